@@ -1,0 +1,2 @@
+export * from './steel';
+export * from './concrete';

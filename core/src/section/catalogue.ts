@@ -1,0 +1,97 @@
+import { BadInput } from '../error';
+import { metricHollowCsv } from './catalogue/metricHollow.csv';
+import { metricRolledCsv } from './catalogue/metricRolled.csv';
+import { usHollowCsv } from './catalogue/usHollow.csv';
+import { usRolledCsv } from './catalogue/usRolled.csv';
+import { sectionProperties } from './properties';
+import type { SectionProperties, Shape } from './shape';
+
+/** One catalogued shape, with the properties computed from its dimensions. */
+export interface Section {
+  readonly designation: string;
+  readonly family: string;
+  readonly region: 'european' | 'american';
+  readonly shape: Shape;
+  readonly properties: SectionProperties;
+  /** Published mass, kg/mm: what own weight is taken from. */
+  readonly mass: number;
+  /** How it is made: which buckling curves and grades apply. */
+  readonly product: 'rolled' | 'hollow' | 'round';
+}
+
+/** Density of steel, kg/mm3. */
+export const STEEL_DENSITY = 7.85e-6;
+const INCH = 25.4;
+const POUND_PER_FOOT = 0.45359237 / 304.8;
+/** Design wall of ASTM A500 hollow shapes over the nominal, AISC 360-16 B4.2. */
+const DESIGN_WALL = 0.93;
+
+type Row = Record<string, string>;
+
+function readCsv(text: string): Row[] {
+  const [header, ...lines] = text.trim().split('\n');
+  const names = header!.split(',');
+  return lines.map((line) => Object.fromEntries(line.split(',').map((cell, i) => [names[i]!, cell])));
+}
+
+const num = (row: Row, name: string) => Number(row[name]);
+
+function hollowShape(row: Row, unit: number, wall: number, outerRadius: number, innerRadius: number): Shape {
+  const t = wall * unit;
+  if (row['outline'] === 'tube') return { outline: 'tube', d: num(row, 'h') * unit, t };
+  return { outline: 'box', h: num(row, 'h') * unit, b: num(row, 'b') * unit, t, ro: outerRadius * t, ri: innerRadius * t };
+}
+
+function section(row: Row, region: Section['region'], shape: Shape, mass: number): Section {
+  const product = shape.outline === 'box' ? 'hollow' : shape.outline === 'tube' ? 'round' : 'rolled';
+  return { designation: row['designation']!, family: row['family']!, region, shape, properties: sectionProperties(shape), mass, product };
+}
+
+function build(): Section[] {
+  const outline = (row: Row) => row['outline'] as 'I' | 'channel';
+  return [
+    ...readCsv(metricRolledCsv).map((row) =>
+      section(row, 'european', { outline: outline(row), h: num(row, 'h'), b: num(row, 'b'), tw: num(row, 'tw'), tf: num(row, 'tf'), r: num(row, 'r') }, num(row, 'mass') / 1000),
+    ),
+    ...readCsv(metricHollowCsv).map((row) => section(row, 'european', hollowShape(row, 1, num(row, 't'), 1.5, 1), num(row, 'mass') / 1000)),
+    ...readCsv(usRolledCsv).map((row) =>
+      section(
+        row,
+        'american',
+        { outline: outline(row), h: num(row, 'd') * INCH, b: num(row, 'bf') * INCH, tw: num(row, 'tw') * INCH, tf: num(row, 'tf') * INCH, r: (num(row, 'kdes') - num(row, 'tf')) * INCH },
+        num(row, 'mass') * POUND_PER_FOOT,
+      ),
+    ),
+    // corners of A500: outside radius twice, inside once the design wall
+    ...readCsv(usHollowCsv).map((row) => section(row, 'american', hollowShape(row, INCH, DESIGN_WALL * num(row, 'tnom'), 2, 1), num(row, 'mass') * POUND_PER_FOOT)),
+  ];
+}
+
+let all: Section[] | undefined;
+let byDesignation: Map<string, Section> | undefined;
+
+/** Every catalogued shape, in the order of the catalogue's files. */
+export function catalogue(): readonly Section[] {
+  return (all ??= build());
+}
+
+/** @throws BadInput when there is no such designation */
+export function findSection(designation: string): Section {
+  byDesignation ??= new Map(catalogue().map((entry) => [entry.designation, entry]));
+  const found = byDesignation.get(designation);
+  if (!found) throw new BadInput(`section "${designation}" is not in the catalogue; write it as UB 457x191x82, SHS 150x150x8 or W16X31`, 'section');
+  return found;
+}
+
+/**
+ * Mass over that of area times density, for the check that every row must pass. American hollow shapes are published by
+ * nominal wall, so their area is taken with the nominal wall here.
+ */
+export function massRatio(entry: Section): number {
+  let shape = entry.shape;
+  if (entry.region === 'american' && shape.outline === 'box') {
+    const t = shape.t / DESIGN_WALL;
+    shape = { ...shape, t, ro: 2 * t, ri: t };
+  } else if (entry.region === 'american' && shape.outline === 'tube') shape = { ...shape, t: shape.t / DESIGN_WALL };
+  return entry.mass / (sectionProperties(shape).A * STEEL_DENSITY);
+}

@@ -1,0 +1,21 @@
+/** Hollow shapes (ASTM A500) in inches and lb/ft by nominal wall; properties use the design wall, 0.93 of the nominal (AISC 360-16 B4.2). */
+export const usHollowCsv = `family,designation,outline,h,b,tnom,mass
+HSS,HSS3X3X1/4,box,3,3,0.25,8.81
+HSS,HSS4X4X1/4,box,4,4,0.25,12.21
+HSS,HSS4X4X3/8,box,4,4,0.375,17.27
+HSS,HSS5X5X1/4,box,5,5,0.25,15.62
+HSS,HSS5X5X3/8,box,5,5,0.375,22.37
+HSS,HSS6X6X1/4,box,6,6,0.25,19.02
+HSS,HSS6X6X3/8,box,6,6,0.375,27.48
+HSS,HSS8X8X1/4,box,8,8,0.25,25.82
+HSS,HSS8X8X3/8,box,8,8,0.375,37.69
+HSS,HSS8X8X1/2,box,8,8,0.5,48.85
+HSS,HSS6X4X1/4,box,6,4,0.25,15.62
+HSS,HSS8X4X1/4,box,8,4,0.25,19.02
+HSS,HSS8X6X3/8,box,8,6,0.375,32.58
+HSS,HSS10X6X3/8,box,10,6,0.375,37.69
+HSS,HSS12X6X3/8,box,12,6,0.375,42.79
+HSS,HSS4.500X0.250,tube,4.500,4.500,0.250,11.36
+HSS,HSS6.000X0.250,tube,6.000,6.000,0.250,15.37
+HSS,HSS6.625X0.280,tube,6.625,6.625,0.280,18.99
+HSS,HSS8.625X0.322,tube,8.625,8.625,0.322,28.58`;

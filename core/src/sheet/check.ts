@@ -1,0 +1,90 @@
+import type { Kind } from '../quantity';
+import type { Sheet } from './sheet';
+
+/** carries: up to 0.95; tight: to 1.00; short: above; unproven: not checked, or outside the range of a formula. */
+export type VerdictWord = 'carries' | 'tight' | 'short' | 'unproven';
+
+/** What loads a check wants. A resistance refuses effects of another basis. */
+export type Basis = 'unfactored' | 'factored' | 'service' | 'allowable' | 'overturning';
+
+/** How the limit state announces itself when it is passed. */
+export type FailureMode = 'ductile' | 'brittle' | 'instability' | 'service';
+
+export interface Check {
+  readonly name: string;
+  readonly clause: string;
+  readonly mode: FailureMode;
+  readonly kind: Kind;
+  /** Null when the check is unproven. */
+  readonly demand: number | null;
+  readonly capacity: number | null;
+  /** Demand over capacity; null when unproven, or when there is no capacity at all. */
+  readonly utilisation: number | null;
+  readonly verdict: VerdictWord;
+  /** Why it is unproven, or what else must be known to read the line. */
+  readonly reason?: string;
+  /** The combination that governs, where one does. */
+  readonly combination?: string;
+}
+
+export function verdictOf(utilisation: number | null): VerdictWord {
+  if (utilisation === null) return 'unproven';
+  if (utilisation <= 0.95) return 'carries';
+  return utilisation <= 1 ? 'tight' : 'short';
+}
+
+export interface CheckInput {
+  readonly name: string;
+  readonly clause: string;
+  readonly mode: FailureMode;
+  readonly kind: Kind;
+  /** The printed formula of the utilisation's two sides are the symbols `demandSymbol` and `capacitySymbol`. */
+  readonly demand: number;
+  readonly demandSymbol: string;
+  readonly capacity: number;
+  readonly capacitySymbol: string;
+  readonly reason?: string;
+  readonly combination?: string;
+}
+
+/** Compares a demand with a capacity (both as magnitudes), records the comparison as a step and returns the check. */
+export function compare(input: CheckInput, sheet?: Sheet): Check {
+  const { demandSymbol, capacitySymbol, ...rest } = input;
+  const demand = Math.abs(input.demand);
+  const hasCapacity = input.capacity > 0;
+  const utilisation = hasCapacity ? demand / input.capacity : demand === 0 ? 0 : null;
+  const check: Check = { ...rest, demand, utilisation, verdict: utilisation === null ? 'short' : verdictOf(utilisation) };
+  if (sheet) {
+    if (hasCapacity)
+      sheet.step('U', `abs(${demandSymbol}) / ${capacitySymbol}`, { [demandSymbol]: input.demand, [capacitySymbol]: input.capacity }, demand / input.capacity, 'ratio', input.clause, 'utilisation');
+    sheet.verdict(check);
+  }
+  return check;
+}
+
+/** A check that the standard requires and that is not written, or that lies outside its formula's range: never a number. */
+export function unproven(name: string, clause: string, mode: FailureMode, reason: string, sheet?: Sheet): Check {
+  const check: Check = { name, clause, mode, kind: 'ratio', demand: null, capacity: null, utilisation: null, verdict: 'unproven', reason };
+  sheet?.verdict(check);
+  return check;
+}
+
+const SEVERITY: Record<VerdictWord, number> = { short: 3, unproven: 2, tight: 1, carries: 0 };
+
+/** The verdict of a whole: short before unproven before tight before carries; no check at all is unproven. */
+export function worstVerdict(checks: readonly { readonly verdict: VerdictWord }[]): VerdictWord {
+  if (checks.length === 0) return 'unproven';
+  return checks.reduce<VerdictWord>((worst, check) => (SEVERITY[check.verdict] > SEVERITY[worst] ? check.verdict : worst), 'carries');
+}
+
+/** The failure ladder: weakest first, what is short without any capacity on top, unproven at the foot. */
+export function failureLadder(checks: readonly Check[]): Check[] {
+  const rank = (check: Check) => (check.verdict === 'unproven' ? -1 : (check.utilisation ?? Number.MAX_VALUE));
+  return [...checks].sort((a, b) => rank(b) - rank(a));
+}
+
+/** The largest utilisation that is proved, or null when none is. */
+export function governing(checks: readonly Check[]): Check | null {
+  const proved = failureLadder(checks).filter((check) => check.verdict !== 'unproven');
+  return proved[0] ?? null;
+}

@@ -1,0 +1,3 @@
+export * from './check';
+export { audit, type Evaluate } from './audit';
+export { entriesOf, Sheet, type Assumption, type Branch, type Entry, type Given, type Lookup, type Note, type Scope, type Step, type Verdict } from './sheet';

@@ -1,0 +1,11 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    projects: [
+      { test: { name: 'core', include: ['core/src/**/*.test.ts', 'api/src/**/*.test.ts'], environment: 'node' } },
+      { test: { name: 'web', include: ['web/src/**/*.test.ts'], environment: 'node' } },
+      { test: { name: 'server', include: ['server/src/**/*.test.ts'], environment: 'node', testTimeout: 30_000, hookTimeout: 60_000 } },
+    ],
+  },
+});
