@@ -51,7 +51,7 @@ describe('catalogue', () => {
 });
 
 /** Independent route: the outline sampled on a fine grid of cells. */
-function byCells(shape: Shape, inside: (x: number, y: number) => boolean, width: number, depth: number) {
+function byCells(inside: (x: number, y: number) => boolean, width: number, depth: number) {
   const n = 900;
   const [dx, dy] = [width / n, depth / n];
   let [A, Sx, Iy] = [0, 0, 0];
@@ -72,7 +72,6 @@ describe('properties against integration over cells', () => {
     const shape: Shape = { outline: 'channel', h, b, tw, tf, r };
     const got = sectionProperties(shape);
     const cells = byCells(
-      shape,
       (x, y) => {
         const edge = h / 2 - Math.abs(y);
         if (x <= tw || edge <= tf) return true;

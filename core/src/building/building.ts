@@ -1,0 +1,72 @@
+import { BadInput } from '../error';
+import type { BuildUp } from '../load';
+import type { Beam, Body, Brief, Column, ExtraLoad, Footing, Hanger, Item, ItemKind, PlanPoint, Wall } from './item';
+
+export interface Named<B> {
+  readonly id: string;
+  readonly body: B;
+}
+
+/** The model by kind: what takedown and design read. Items that are removed stay in the project, not in the building. */
+export interface Building {
+  readonly brief: Brief;
+  readonly levels: readonly Named<Body<'level'>>[];
+  readonly buildUps: ReadonlyMap<string, BuildUp>;
+  readonly beams: ReadonlyMap<string, Beam>;
+  readonly columns: ReadonlyMap<string, Column>;
+  readonly hangers: ReadonlyMap<string, Hanger>;
+  readonly walls: ReadonlyMap<string, Wall>;
+  readonly footings: ReadonlyMap<string, Footing>;
+  readonly loads: readonly Named<ExtraLoad>[];
+  readonly answers: ReadonlyMap<string, Body<'answer'>>;
+  readonly elevation: (level: string) => number;
+}
+
+/**
+ * Sorts items into a building. Levels come from the top down.
+ * @throws BadInput when there is no brief
+ */
+export function assemble(items: readonly Item[]): Building {
+  const of = <K extends ItemKind>(kind: K) => items.filter((item): item is Extract<Item, { kind: K }> => item.kind === kind) as unknown as { id: string; body: Body<K> }[];
+  const standing = <B extends { status: string }>(list: { id: string; body: B }[]) => new Map(list.filter((item) => item.body.status !== 'removed').map((item) => [item.id, item.body]));
+  const brief = of('brief')[0]?.body;
+  if (!brief) throw new BadInput('the project has no brief');
+  const levels = of('level').sort((a, b) => b.body.elevation - a.body.elevation);
+  const elevations = new Map(levels.map((level) => [level.id, level.body.elevation]));
+  return {
+    brief,
+    levels,
+    buildUps: new Map(of('buildUp').map((item) => [item.id, item.body])),
+    beams: standing(of('beam')),
+    columns: standing(of('column')),
+    hangers: standing(of('hanger')),
+    walls: standing(of('wall')),
+    footings: standing(of('footing')),
+    loads: of('load'),
+    answers: new Map(of('answer').map((item) => [item.body.key, item.body])),
+    elevation: (level) => elevations.get(level) ?? 0,
+  };
+}
+
+export function planLength(line: { from: PlanPoint; to: PlanPoint }): number {
+  return Math.hypot(line.to.x - line.from.x, line.to.y - line.from.y);
+}
+
+/** The point at a distance along a line on plan. */
+export function pointAlong(line: { from: PlanPoint; to: PlanPoint }, distance: number): PlanPoint {
+  const length = planLength(line);
+  const t = length === 0 ? 0 : distance / length;
+  return { x: line.from.x + t * (line.to.x - line.from.x), y: line.from.y + t * (line.to.y - line.from.y) };
+}
+
+/** Distance along a line of the foot of the perpendicular from a point: may lie before its start or past its end. */
+export function project(line: { from: PlanPoint; to: PlanPoint }, point: PlanPoint): number {
+  const length = planLength(line);
+  if (length === 0) return 0;
+  return ((point.x - line.from.x) * (line.to.x - line.from.x) + (point.y - line.from.y) * (line.to.y - line.from.y)) / length;
+}
+
+/** The mark of any member, or its id when it has none. */
+export function markOf(building: Building, id: string): string {
+  return (building.beams.get(id) ?? building.columns.get(id) ?? building.walls.get(id) ?? building.hangers.get(id) ?? building.footings.get(id))?.mark ?? id;
+}

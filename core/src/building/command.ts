@@ -1,0 +1,59 @@
+import { z } from 'zod';
+import { BadInput } from '../error';
+import { ITEM_SCHEMAS, itemSchema, referencesOf, type Item } from './item';
+
+/** One change of one item: put writes it (revision null: it is new), remove takes it away. */
+export const changeSchema = z.discriminatedUnion('op', [
+  z.object({ op: z.literal('put'), item: z.object({ id: z.string(), kind: z.string(), body: z.unknown() }), revision: z.number().int().nullable().describe('revision of the item that was seen; null for a new one') }),
+  z.object({ op: z.literal('remove'), id: z.string(), revision: z.number().int().describe('revision of the item that was seen') }),
+]);
+export type Change = z.output<typeof changeSchema>;
+
+export interface StoredItem {
+  readonly id: string;
+  readonly kind: Item['kind'];
+  readonly body: unknown;
+  readonly revision: number;
+}
+
+/**
+ * Reads an item of a change: kind known, body as its schema wants it.
+ * @throws BadInput with the field and what is wrong with it
+ */
+export function readItem(raw: unknown): Item {
+  const parsed = itemSchema.safeParse(raw);
+  if (parsed.success) return parsed.data as Item;
+  const kind = (raw as { kind?: unknown } | null)?.kind;
+  if (typeof kind !== 'string' || !(kind in ITEM_SCHEMAS)) throw new BadInput(`"${String(kind)}" is not a kind of item; kinds are ${Object.keys(ITEM_SCHEMAS).join(', ')}`, 'kind');
+  const issue = parsed.error.issues[0]!;
+  throw new BadInput(issue.message, issue.path.join('.'));
+}
+
+/**
+ * Checks that a project still hangs together: one brief, every reference found and of a kind that may be referred to.
+ * @throws BadInput naming the item and the field
+ */
+export function requireConsistent(items: ReadonlyMap<string, Item>): void {
+  let briefs = 0;
+  const name = (item: Item) => ('mark' in item.body ? item.body.mark : 'name' in item.body ? item.body.name : item.id);
+  for (const item of items.values()) {
+    if (item.kind === 'brief') briefs += 1;
+    for (const { field, id } of referencesOf(item)) {
+      const target = items.get(id);
+      if (!target) throw new BadInput(`${name(item)} refers to "${id}", which is not in the project (it may be in use elsewhere: free it first)`, field);
+      const wanted = KINDS_OF_REFERENCE[field.replace(/\.\d+\./, '.')];
+      if (wanted && !wanted.includes(target.kind)) throw new BadInput(`${name(item)}: ${name(target)} is a ${target.kind}, but a ${wanted.join(' or ')} is wanted here`, field);
+    }
+  }
+  if (briefs !== 1) throw new BadInput('a project has exactly one brief');
+}
+
+const KINDS_OF_REFERENCE: Readonly<Record<string, readonly Item['kind'][]>> = {
+  level: ['level'],
+  base: ['level'],
+  top: ['level'],
+  by: ['beam', 'column', 'wall', 'footing'],
+  'supports.by': ['beam', 'column', 'wall', 'hanger', 'footing'],
+  'strips.buildUp': ['buildUp'],
+  on: ['beam', 'column', 'wall', 'hanger', 'footing'],
+};

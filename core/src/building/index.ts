@@ -1,0 +1,4 @@
+export * from './item';
+export { assemble, markOf, planLength, pointAlong, project, type Building, type Named } from './building';
+export { changeSchema, readItem, requireConsistent, type Change, type StoredItem } from './command';
+export { defaultBrief, item } from './sample';

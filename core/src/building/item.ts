@@ -1,0 +1,220 @@
+import { z } from 'zod';
+import { buildUpSchema, NATURES, USES } from '../load';
+import { quantity } from '../quantity';
+
+/** Items of a building. Positions x, y in mm on plan; elevations in mm; every reference is an item's id. */
+
+const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, 'an id is 1 to 40 letters, digits, - or _');
+const reference = id.nullable();
+const mark = z.string().trim().min(1, 'a mark is needed, such as B1').max(24, 'a mark has at most 24 characters').describe('mark on the drawings');
+const pointSchema = z.object({ x: quantity('position', 'east on plan'), y: quantity('position', 'north on plan') });
+const status = z.enum(['new', 'existing', 'removed']).default('new').describe('new, existing or removed');
+const note = z.string().max(2000).default('').describe('note');
+
+export const briefSchema = z.object({
+  name: z.string().trim().min(1, 'the project needs a name').max(80).describe('name of the building'),
+  family: z.enum(['european', 'american']).describe('code family'),
+  units: z.enum(['SI', 'US']).describe('units in which the project is shown and typed'),
+  combinationRule: z.enum(['6.10', '6.10ab', 'LRFD', 'ASD']).describe('European: 6.10 or 6.10a/6.10b; American: LRFD or ASD'),
+  grade: z.string().describe('steel grade of rolled shapes'),
+  hollowGrade: z.string().describe('steel grade of rectangular hollow shapes'),
+  roundGrade: z.string().describe('steel grade of circular hollow shapes'),
+  concrete: z.string().describe('concrete of footings'),
+  reinforcement: z.enum(['B500B', 'Grade 60']).describe('reinforcing steel'),
+  bar: z.string().describe('bar of footings'),
+  cover: quantity('sectionLength', 'cover to the bars of footings', { min: 0 }),
+  bearing: quantity('bearing', 'allowable bearing pressure', { above: 0 }),
+  bearingBasis: z.enum(['gross', 'net']).describe('gross: on all that presses on the soil; net: on what exceeds the soil taken out'),
+  bearingSource: z.string().max(200).default('').describe('where the bearing pressure comes from'),
+  soilUnitWeight: quantity('unitWeight', 'unit weight of soil and backfill', { min: 0 }),
+  concreteUnitWeight: quantity('unitWeight', 'unit weight of reinforced concrete', { above: 0 }),
+  foundingDepth: quantity('length', 'underside of footings below ground', { min: 0 }),
+  footingStep: quantity('sectionLength', 'footing sizes are rounded up to a multiple of this', { above: 0 }),
+  deflectionVariable: z.number().min(50).max(2000).describe('span over this: limit under variable load'),
+  deflectionTotal: z.number().min(50).max(2000).describe('span over this: limit under total load'),
+  deflectionTransfer: z.number().min(50).max(2000).describe('span over this: limit of beams that carry another member'),
+});
+
+export const levelSchema = z.object({
+  name: z.string().trim().min(1, 'a level needs a name').max(40).describe('name'),
+  elevation: quantity('position', 'elevation above datum'),
+});
+
+const stripSchema = z.object({
+  buildUp: id.describe('build-up that the strip carries'),
+  from: quantity('length', 'start from the beam end', { min: 0 }),
+  to: quantity('length', 'end from the beam end', { min: 0 }),
+  widthStart: quantity('length', 'tributary width at the start', { min: 0 }),
+  widthEnd: quantity('length', 'tributary width at the end', { min: 0 }),
+  pitch: quantity('angle', 'pitch of the plane; layers act per area of slope', { min: 0, max: 1.4 }).default(0),
+  label: z.string().max(60).default('').describe('what the strip is'),
+});
+
+const beamSupportSchema = z.object({
+  at: quantity('length', 'from the start of the beam', { min: 0 }),
+  by: reference.describe('the member that it rests on, or hangs from'),
+  holdsDown: z.boolean().default(false).describe('true when the connection can hold the beam down'),
+});
+
+export const beamSchema = z.object({
+  mark,
+  level: id,
+  from: pointSchema,
+  to: pointSchema,
+  role: z.enum(['beam', 'truss']).default('beam').describe('beam, or truss taken down as a simple beam'),
+  section: z.string().nullable().default(null).describe('designation of the catalogue; null: not chosen'),
+  grade: z.string().nullable().default(null).describe('null: the grade of the brief'),
+  ownWeight: quantity('lineLoad', 'allowance for own weight while no section is chosen', { min: 0 }),
+  supports: z.array(beamSupportSchema).describe('where it rests, and on what'),
+  hinges: z.array(quantity('length', 'from the start of the beam', { min: 0 })).default([]),
+  strips: z.array(stripSchema).default([]).describe('tributary strips of floor or roof'),
+  restraint: z.enum(['supports', 'floor', 'points']).default('supports').describe('what holds the compression flange: only the supports; the floor along its length; points at the positions given'),
+  restraintPoints: z.array(quantity('length', 'from the start of the beam', { min: 0 })).default([]).describe('lateral restraints of the compression flange'),
+  status,
+  note,
+});
+
+export const columnSchema = z.object({
+  mark,
+  at: pointSchema,
+  base: id.describe('level at which it stands'),
+  top: id.describe('level that it reaches'),
+  by: reference.describe('what it stands on'),
+  section: z.string().nullable().default(null),
+  grade: z.string().nullable().default(null),
+  ownWeight: quantity('lineLoad', 'allowance for own weight while no section is chosen', { min: 0 }),
+  factorY: z.number().min(0.5).max(10).default(1).describe('effective length over storey height, buckling about the major axis'),
+  factorZ: z.number().min(0.5).max(10).default(1).describe('effective length over storey height, buckling about the minor axis'),
+  status,
+  note,
+});
+
+export const hangerSchema = z.object({
+  mark,
+  at: pointSchema,
+  top: id.describe('level of the member that it hangs from'),
+  base: id.describe('level of what it carries'),
+  by: reference.describe('the beam above that it hangs from'),
+  ownWeight: quantity('lineLoad', 'own weight', { min: 0 }),
+  status,
+  note,
+});
+
+export const wallSchema = z.object({
+  mark,
+  from: pointSchema,
+  to: pointSchema,
+  base: id.describe('level at which it starts'),
+  top: id.describe('level that it reaches'),
+  weight: quantity('areaLoad', 'weight per area of its face', { min: 0 }),
+  construction: z.string().max(80).default('').describe('construction'),
+  by: reference.describe('the beam that it stands on'),
+  status,
+  note,
+});
+
+export const footingSchema = z.object({
+  mark,
+  at: pointSchema,
+  level: id.describe('level of its top'),
+  width: quantity('length', 'size along x', { above: 0 }).nullable().default(null).describe('null: sized from the load'),
+  length: quantity('length', 'size along y', { above: 0 }).nullable().default(null).describe('null: square'),
+  thickness: quantity('sectionLength', 'thickness', { above: 0 }).nullable().default(null).describe('null: sized'),
+  method: z.enum(['full', 'ruleOfThumb']).default('full').describe('full check, or the small-house rule of thumb'),
+  bearing: quantity('bearing', 'allowable bearing of this footing', { above: 0 }).nullable().default(null).describe('null: as in the brief'),
+  status,
+  note,
+});
+
+export const loadSchema = z.object({
+  label: z.string().trim().min(1, 'a load needs a name').max(60).describe('what the load is'),
+  on: id.describe('member that it acts on'),
+  type: z.enum(['point', 'line']).describe('point or line'),
+  nature: z.enum(NATURES).describe('nature'),
+  use: z.enum(USES).optional().describe('use of an imposed load'),
+  at: quantity('length', 'point load: from the start of the member', { min: 0 }).default(0),
+  force: quantity('force', 'point load, downward').default(0),
+  from: quantity('length', 'line load: start', { min: 0 }).default(0),
+  to: quantity('length', 'line load: end', { min: 0 }).default(0),
+  intensity: quantity('lineLoad', 'line load, downward').default(0),
+});
+
+/** An assumption that somebody has confirmed, with the reason. */
+export const answerSchema = z.object({
+  key: z.string().min(1).max(160).describe('key of the assumption'),
+  reason: z.string().trim().min(1, 'write why it may be taken so').max(500).describe('reason'),
+  by: z.string().trim().min(1, 'write who confirms it').max(60).describe('who confirms it'),
+});
+
+export const ITEM_SCHEMAS = {
+  brief: briefSchema,
+  level: levelSchema,
+  buildUp: buildUpSchema,
+  beam: beamSchema,
+  column: columnSchema,
+  hanger: hangerSchema,
+  wall: wallSchema,
+  footing: footingSchema,
+  load: loadSchema,
+  answer: answerSchema,
+} as const;
+
+export type ItemKind = keyof typeof ITEM_SCHEMAS;
+export type Body<K extends ItemKind> = z.output<(typeof ITEM_SCHEMAS)[K]>;
+export type Item = { [K in ItemKind]: { readonly id: string; readonly kind: K; readonly body: Body<K> } }[ItemKind];
+
+export type Brief = Body<'brief'>;
+export type Beam = Body<'beam'>;
+export type Column = Body<'column'>;
+export type Hanger = Body<'hanger'>;
+export type Wall = Body<'wall'>;
+export type Footing = Body<'footing'>;
+export type ExtraLoad = Body<'load'>;
+export type PlanPoint = z.output<typeof pointSchema>;
+
+export const itemSchema = z.discriminatedUnion('kind', [
+  z.object({ id, kind: z.literal('brief'), body: briefSchema }),
+  z.object({ id, kind: z.literal('level'), body: levelSchema }),
+  z.object({ id, kind: z.literal('buildUp'), body: buildUpSchema }),
+  z.object({ id, kind: z.literal('beam'), body: beamSchema }),
+  z.object({ id, kind: z.literal('column'), body: columnSchema }),
+  z.object({ id, kind: z.literal('hanger'), body: hangerSchema }),
+  z.object({ id, kind: z.literal('wall'), body: wallSchema }),
+  z.object({ id, kind: z.literal('footing'), body: footingSchema }),
+  z.object({ id, kind: z.literal('load'), body: loadSchema }),
+  z.object({ id, kind: z.literal('answer'), body: answerSchema }),
+]);
+
+/** Every id that an item's body refers to, with the field that does so. */
+export function referencesOf(item: Item): { field: string; id: string }[] {
+  const found: { field: string; id: string }[] = [];
+  const add = (field: string, value: string | null) => {
+    if (value !== null) found.push({ field, id: value });
+  };
+  switch (item.kind) {
+    case 'beam':
+      add('level', item.body.level);
+      item.body.supports.forEach((support, i) => add(`supports.${i}.by`, support.by));
+      item.body.strips.forEach((strip, i) => add(`strips.${i}.buildUp`, strip.buildUp));
+      break;
+    case 'column':
+    case 'wall':
+    case 'hanger':
+      add('base', item.body.base);
+      add('top', item.body.top);
+      add('by', item.body.by);
+      break;
+    case 'footing':
+      add('level', item.body.level);
+      break;
+    case 'load':
+      add('on', item.body.on);
+      break;
+    case 'brief':
+    case 'level':
+    case 'buildUp':
+    case 'answer':
+      break;
+  }
+  return found;
+}

@@ -1,0 +1,56 @@
+/** Load natures: what a load is made of, which decides how it may be combined. */
+export const NATURES = ['permanent', 'superimposed', 'imposed', 'roofImposed', 'snow', 'wind', 'seismic'] as const;
+export type Nature = (typeof NATURES)[number];
+
+export const NATURE_LABEL: Record<Nature, string> = {
+  permanent: 'permanent',
+  superimposed: 'superimposed permanent',
+  imposed: 'imposed',
+  roofImposed: 'roof imposed',
+  snow: 'snow',
+  wind: 'wind',
+  seismic: 'seismic',
+};
+
+export function isPermanent(nature: Nature): boolean {
+  return nature === 'permanent' || nature === 'superimposed';
+}
+
+/** Use categories of imposed load, named as in EN 1991-1-1 table 6.1; other families map their own occupancies onto these. */
+export const USES = ['A', 'B', 'C', 'D', 'E', 'F', 'G'] as const;
+export type Use = (typeof USES)[number];
+export const USE_LABEL: Record<Use, string> = {
+  A: 'domestic and residential',
+  B: 'offices',
+  C: 'where people gather',
+  D: 'shops',
+  E: 'storage',
+  F: 'light vehicles',
+  G: 'heavier vehicles',
+};
+
+/** A load case: one nature, and for imposed load one use. Loads of one case rise and fall together. */
+export interface LoadCase {
+  readonly id: string;
+  readonly nature: Nature;
+  readonly use?: Use;
+}
+
+/** The case in which a load of this nature and use travels. */
+export function caseOf(nature: Nature, use?: Use): LoadCase {
+  return nature === 'imposed' ? { id: `imposed-${use ?? 'A'}`, nature, use: use ?? 'A' } : { id: nature, nature };
+}
+
+export function caseFromId(id: string): LoadCase {
+  const [nature, use] = id.split('-') as [Nature, Use | undefined];
+  return caseOf(nature, use);
+}
+
+export function caseLabel(loadCase: LoadCase): string {
+  return loadCase.nature === 'imposed' ? `imposed, ${loadCase.use}` : NATURE_LABEL[loadCase.nature];
+}
+
+/** Cases in the order in which every table and diagram lists them. */
+export function compareCases(a: LoadCase, b: LoadCase): number {
+  return NATURES.indexOf(a.nature) - NATURES.indexOf(b.nature) || a.id.localeCompare(b.id);
+}

@@ -1,0 +1,130 @@
+import type { LoadCase } from '../load';
+
+/** Values by case id: N where they are forces. Permanent and variable never meet here. */
+export type ByCase = Readonly<Record<string, number>>;
+
+/** Where a load comes from, back to the layer of a build-up. */
+export type Source =
+  | { readonly type: 'strip'; readonly buildUp: string; readonly index: number }
+  | { readonly type: 'ownWeight'; readonly allowance: boolean }
+  | { readonly type: 'load'; readonly load: string }
+  | { readonly type: 'member'; readonly member: string; readonly leave: number; readonly through?: string };
+
+/** How an arrival lies on the member: unit point load, or linear unit load between two places (mm from the start). */
+export type ArrivalShape = { readonly type: 'point'; readonly at: number } | { readonly type: 'distributed'; readonly from: number; readonly to: number; readonly start: number; readonly end: number };
+
+/** One thing that lands on a member. The shape times the value of a case is the load of that case. */
+export interface Arrival {
+  readonly id: string;
+  readonly label: string;
+  readonly source: Source;
+  readonly shape: ArrivalShape;
+  readonly byCase: ByCase;
+}
+
+/** What a member hands on at one of its supports. */
+export interface Leave {
+  /** The member that takes it; null when nothing does. */
+  readonly to: string | null;
+  /** mm from the member's start; 0 for columns. */
+  readonly at: number;
+  readonly byCase: ByCase;
+  /** Share of each arrival in this reaction: value by case is share times the arrival's total. Same order as arrivals. */
+  readonly shares: Float64Array;
+  readonly holdsDown: boolean;
+}
+
+export interface MemberLedger {
+  readonly id: string;
+  readonly kind: 'beam' | 'column' | 'wall' | 'hanger' | 'footing';
+  readonly mark: string;
+  /** Number in the order of calculation, from 1; 0 when it cannot be calculated. */
+  readonly order: number;
+  readonly arrivals: readonly Arrival[];
+  readonly leaves: readonly Leave[];
+  readonly sum: ByCase;
+  /** A beam that carries another beam, a column or a wall: the stricter deflection limit applies. */
+  readonly transfer: boolean;
+}
+
+export interface LooseEnd {
+  /** Stable: what it is and where. */
+  readonly key: string;
+  readonly item: string;
+  readonly title: string;
+  readonly why: string;
+  readonly remedy: string;
+  /** Load that is lost here, by case, N. */
+  readonly byCase: ByCase;
+}
+
+/** One line of a case's balance: force, N, and moments about the plan axes, Nmm. */
+export interface BalanceLine {
+  readonly force: number;
+  /** Force times y, and force times x. */
+  readonly aboutX: number;
+  readonly aboutY: number;
+}
+
+export interface CaseBalance {
+  readonly loadCase: LoadCase;
+  readonly applied: BalanceLine;
+  readonly delivered: BalanceLine;
+  /** Load that lands on nothing. */
+  readonly lost: BalanceLine;
+  /** Moments from forces that change their line of action at connections. */
+  readonly offsets: BalanceLine;
+  /** Applied less all others: nothing, to rounding. */
+  readonly gap: BalanceLine;
+}
+
+/** The force through a cut just below a level, hangers counted against it. */
+export interface PlumbLevel {
+  readonly level: string;
+  readonly name: string;
+  readonly elevation: number;
+  readonly byCase: ByCase;
+}
+
+export interface Takedown {
+  readonly cases: readonly LoadCase[];
+  readonly members: ReadonlyMap<string, MemberLedger>;
+  /** Ids in the order of calculation: a member only after everything that lands on it. */
+  readonly order: readonly string[];
+  readonly looseEnds: readonly LooseEnd[];
+  readonly balance: readonly CaseBalance[];
+  readonly plumb: readonly PlumbLevel[];
+}
+
+/** Total force of an arrival's unit shape. */
+export function shapeForce(shape: ArrivalShape): number {
+  return shape.type === 'point' ? 1 : ((shape.start + shape.end) / 2) * (shape.to - shape.from);
+}
+
+/** First moment of an arrival's unit shape about the member's start. */
+export function shapeMoment(shape: ArrivalShape): number {
+  if (shape.type === 'point') return shape.at;
+  const length = shape.to - shape.from;
+  return shape.start * length * (shape.from + length / 2) + ((shape.end - shape.start) / 2) * length * (shape.from + (2 * length) / 3);
+}
+
+/** Total of an arrival in each case, N. */
+export function arrivalTotal(arrival: Arrival): Record<string, number> {
+  return scaled(arrival.byCase, shapeForce(arrival.shape));
+}
+
+export function scaled(byCase: ByCase, factor: number): Record<string, number> {
+  const result: Record<string, number> = {};
+  for (const id in byCase) result[id] = byCase[id]! * factor;
+  return result;
+}
+
+export function addInto(sum: Record<string, number>, byCase: ByCase, factor = 1): void {
+  for (const id in byCase) sum[id] = (sum[id] ?? 0) + byCase[id]! * factor;
+}
+
+export function totalOf(byCase: ByCase): number {
+  let sum = 0;
+  for (const id in byCase) sum += byCase[id]!;
+  return sum;
+}

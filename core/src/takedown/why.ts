@@ -1,0 +1,48 @@
+import { areaLoads } from '../load';
+import type { Building } from '../building';
+import { scaled, shapeForce, type ByCase, type Takedown } from './ledger';
+
+/** A branch of the tree behind a number: what it is, how much of it, and what stands behind that. */
+export interface Cause {
+  readonly label: string;
+  readonly detail: string;
+  readonly member: string | null;
+  readonly byCase: ByCase;
+  readonly causes: readonly Cause[];
+}
+
+/**
+ * The tree behind what a member hands on at one support (or behind its whole load, with `leave` null), down to the layers
+ * of the build-ups. The values of the branches of a node add up to the node.
+ * @param depth how many members to open; deeper ones stay closed
+ */
+export function why(building: Building, takedown: Takedown, member: string, leave: number | null, depth = 12, factor = 1): Cause[] {
+  const ledger = takedown.members.get(member);
+  if (!ledger) return [];
+  const outgoing = leave === null ? undefined : ledger.leaves[leave];
+  return ledger.arrivals.map((arrival, i) => {
+    const whole = shapeForce(arrival.shape);
+    const share = (outgoing ? outgoing.shares[i]! : whole) * factor;
+    const byCase = scaled(arrival.byCase, share);
+    const { source } = arrival;
+    const base = { label: arrival.label, member: null, byCase, causes: [] as Cause[] };
+    if (source.type === 'member') {
+      // a wall passes on each of its arrivals by itself: open just that one
+      const through = source.through === undefined ? undefined : takedown.members.get(source.member)?.arrivals.findIndex((candidate) => candidate.id === source.through);
+      const part = whole === 0 ? 0 : share / whole;
+      const detail = `${((share / (whole || 1)) * 100).toFixed(1)} % of what ${source.through === undefined ? arrival.label : 'it'} brings`;
+      if (depth <= 0) return { ...base, detail, member: source.member };
+      if (through === undefined || through < 0) return { ...base, detail, member: source.member, causes: why(building, takedown, source.member, source.leave, depth - 1, part) };
+      const inner = why(building, takedown, source.member, null, depth - 1, part)[through];
+      return { ...base, detail, member: source.member, causes: inner ? inner.causes : [] };
+    }
+    if (source.type === 'strip') {
+      const strip = building.beams.get(member)!.strips[source.index]!;
+      const buildUp = building.buildUps.get(source.buildUp)!;
+      const causes = areaLoads(buildUp, strip.pitch).map((part): Cause => ({ label: part.name, detail: part.allowance ? 'layer, an allowance' : 'layer or load', member: null, byCase: { [part.loadCase.id]: part.intensity * share }, causes: [] }));
+      return { ...base, detail: `strip of ${buildUp.name}`, causes };
+    }
+    return { ...base, detail: source.type === 'ownWeight' ? (source.allowance ? 'allowance: no section is chosen' : 'from the section or the face') : 'typed load' };
+  });
+}
+
