@@ -1,0 +1,22 @@
+import type { Philosophy, Standard } from '../standard';
+import { AMERICAN_PHILOSOPHIES } from './combinations';
+import { padStrength } from './concrete/pad';
+import { steelBeam } from './steel/beam';
+import { steelColumn } from './steel/column';
+
+const [LRFD, ASD] = AMERICAN_PHILOSOPHIES as [Philosophy, Philosophy];
+
+/** ASCE 7, AISC 360 and ACI 318. Steel by either philosophy; concrete strength always by factored loads. */
+export const american: Standard = {
+  id: 'american',
+  title: 'ASCE 7, AISC 360, ACI 318',
+  editions: ['ASCE 7-16', 'AISC 360-16', 'ACI 318-19'],
+  philosophies: AMERICAN_PHILOSOPHIES,
+  compared: (chosen) => (chosen === 'ASD' ? [ASD, LRFD] : [LRFD, ASD]),
+  steelBeam,
+  steelColumn,
+  padStrength,
+  concretePhilosophy: () => LRFD,
+  webClause: 'AISC 360-16 J10',
+  notCovered: ['vibration', 'fire', 'structural integrity and accidental actions', 'overall stability and sway', 'fatigue', 'wind, snow and seismic loads are typed, not derived'],
+};

@@ -1,0 +1,245 @@
+import { compare, unproven, type Check, type Sheet } from '../../../sheet';
+import { spreadBars } from '../../bars';
+import type { BarLayer, PadInput, PadStrength } from '../../standard';
+
+/** UK annex to EN 1992-1-1, table 2.1N and NA.1. */
+export const GAMMA_C = 1.5;
+export const GAMMA_S = 1.15;
+const ALPHA_CC = 0.85;
+const ALPHA_CT = 1.0;
+
+/** Bars are set out in steps of 25 mm. */
+const SPACING_STEP = 25;
+const CLOSEST = 75;
+
+interface Direction {
+  readonly title: string;
+  /** Extent of the pad along the bars and across them; outline of the column along the bars. mm */
+  readonly span: number;
+  readonly across: number;
+  readonly column: number;
+  readonly d: number;
+}
+
+/** k of EN 1992-1-1 6.2.2(1), d in mm: the standard's 200 carries mm. */
+const sizeFactor = (d: number) => Math.min(2, 1 + Math.sqrt(200 / d));
+
+/** Least shear strength vmin, MPa, EN 1992-1-1 (6.3N): the standard's 0.035 carries MPa. */
+const leastShear = (d: number, fck: number) => 0.035 * sizeFactor(d) ** 1.5 * Math.sqrt(fck);
+
+/** Concrete shear strength without links, MPa, EN 1992-1-1 (6.2), (6.47): 100 is the standard's, strengths in MPa. */
+function shearStrength(d: number, rho: number, fck: number): number {
+  return Math.max((0.18 / GAMMA_C) * sizeFactor(d) * (100 * Math.min(0.02, rho) * fck) ** (1 / 3), leastShear(d, fck));
+}
+
+function recordShearStrength(sheet: Sheet | undefined, d: number, rho: number, fck: number): void {
+  if (!sheet) return;
+  sheet.step('k', 'min(2, 1 + sqrt(200 / d))', { d }, sizeFactor(d), 'ratio', '6.2.2(1)', 'd in mm');
+  sheet.step('v_min', '0.035 * k^1.5 * sqrt(f_ck)', { k: sizeFactor(d), f_ck: fck }, leastShear(d, fck), 'stress', '(6.3N)', 'f_ck in MPa');
+  sheet.step('v_Rdc', 'max(0.18 / gamma_C * k * (100 * min(0.02, rho) * f_ck)^(1/3), v_min)', { gamma_C: GAMMA_C, k: sizeFactor(d), rho, f_ck: fck, v_min: leastShear(d, fck) }, shearStrength(d, rho, fck), 'stress', '(6.2)', 'f_ck in MPa');
+}
+
+/**
+ * Strength of a pad under a concentric column load: bending at the column's face, bars and their anchorage, shear at d from
+ * the face, punching on every perimeter up to 2d. EN 1992-1-1 6.1, 6.2.2, 6.4.4(2), 9.8.2. The pad's own weight and the
+ * backfill press evenly and bend nothing.
+ */
+export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
+  const { width, length, thickness, columnWidth, columnDepth, concrete, bar, cover, fy } = input;
+  const fck = concrete.strength;
+  const N = input.factored.force;
+  const { combination } = input.factored;
+  const checks: Check[] = [];
+  if (N <= 0) return { checks: [unproven('Bending', 'EN 1992-1-1 6.1', 'ductile', `no compression reaches the pad under ${combination}`, sheet)], bars: null };
+  if (columnWidth >= width || columnDepth >= length) return { checks: [unproven('Bending', 'EN 1992-1-1 9.8.2', 'ductile', 'the pad does not project beyond the column', sheet)], bars: null };
+  const dOuter = thickness - cover - bar.diameter / 2;
+  const dInner = dOuter - bar.diameter;
+  if (dInner <= 0) return { checks: [unproven('Bending', 'EN 1992-1-1 6.1', 'ductile', 'cover and bars leave no effective depth', sheet)], bars: null };
+  const p = N / (width * length);
+  if (sheet) {
+    sheet.given('N_Ed', N, 'force', `design load of the column, ${combination}`);
+    sheet.given('B_x', width, 'length', 'pad along x');
+    sheet.given('B_y', length, 'length', 'pad along y');
+    sheet.given('h', thickness, 'sectionLength', 'thickness');
+    sheet.given('c_nom', cover, 'sectionLength', 'cover');
+    sheet.given('phi', bar.diameter, 'sectionLength', 'bar diameter', bar.id);
+    sheet.given('f_ck', fck, 'stress', 'characteristic cylinder strength', concrete.id);
+    sheet.given('f_yk', fy, 'stress', 'characteristic strength of the bars');
+    sheet.given('gamma_C', GAMMA_C, 'ratio', 'partial factor, concrete', 'EN 1992-1-1 NA.1');
+    sheet.given('gamma_S', GAMMA_S, 'ratio', 'partial factor, bars', 'EN 1992-1-1 NA.1');
+    sheet.step('p', 'N_Ed / (B_x * B_y)', { N_Ed: N, B_x: width, B_y: length }, p, 'bearing', '9.8.2.1', 'design pressure from the column alone');
+  }
+  const layers: (BarLayer | null)[] = [];
+  const directions: Direction[] = [
+    { title: 'along x', span: width, across: length, column: columnWidth, d: dOuter },
+    { title: 'along y', span: length, across: width, column: columnDepth, d: dInner },
+  ];
+  for (const direction of directions) layers.push(bend(direction, input, p, combination, checks, sheet?.scope(`Bars ${direction.title}`)));
+  const [alongX, alongY] = layers;
+  if (!alongX || !alongY) return { checks, bars: null };
+  directions.forEach((direction, i) => beamShear(direction, input, p, layers[i]!.provided / (direction.across * direction.d), combination, checks, sheet?.scope(`Shear at d from the face, ${direction.title}`)));
+  const d = (dOuter + dInner) / 2;
+  const rho = Math.sqrt((alongX.provided / (length * dOuter)) * (alongY.provided / (width * dInner)));
+  punch(input, p, d, rho, combination, checks, sheet?.scope('Punching'));
+  return { checks, bars: { alongX, alongY } };
+}
+
+function bend(direction: Direction, input: PadInput, p: number, combination: string, checks: Check[], sheet?: Sheet): BarLayer | null {
+  const { concrete, bar, cover, fy, thickness } = input;
+  const { span, across, column, d } = direction;
+  const fck = concrete.strength;
+  const a = (span - column) / 2;
+  const M = (p * across * a ** 2) / 2;
+  const fyd = fy / GAMMA_S;
+  const fcd = (ALPHA_CC * fck) / GAMMA_C;
+  const K = M / (across * d ** 2 * fcd);
+  const name = `Bending, bars ${direction.title}`;
+  if (sheet) {
+    sheet.given('L_b', span, 'length', 'pad along the bars');
+    sheet.given('L_t', across, 'length', 'pad across the bars');
+    sheet.given('c', column, 'sectionLength', 'column outline along the bars');
+    sheet.given('d', d, 'sectionLength', 'effective depth');
+    sheet.step('a', '(L_b - c) / 2', { L_b: span, c: column }, a, 'length', '9.8.2.1', 'projection beyond the face of the column');
+    sheet.step('M_Ed', 'p * L_t * a^2 / 2', { p, L_t: across, a }, M, 'moment', '9.8.2.1');
+    sheet.step('f_cd', `${ALPHA_CC} * f_ck / gamma_C`, { f_ck: fck, gamma_C: GAMMA_C }, fcd, 'stress', '3.1.6(1)');
+    sheet.step('f_yd', 'f_yk / gamma_S', { f_yk: fy, gamma_S: GAMMA_S }, fyd, 'stress', '3.2.7(2)');
+    sheet.step('K', 'M_Ed / (L_t * d^2 * f_cd)', { M_Ed: M, L_t: across, d, f_cd: fcd }, K, 'ratio', '6.1');
+  }
+  // neutral axis at 0.45 d, 0.8 * 0.45 * (1 - 0.4 * 0.45): beyond it compression bars would be wanted
+  const limit = 0.2952;
+  sheet?.branch(`K <= ${limit}`, { K }, K <= limit, '5.5(4)', K <= limit ? 'single layer of bars is enough' : 'the section is too shallow');
+  if (K > limit) {
+    checks.push({ name, clause: 'EN 1992-1-1 6.1', mode: 'brittle', kind: 'moment', demand: M, capacity: limit * across * d ** 2 * fcd, utilisation: K / limit, verdict: 'short', combination, reason: 'the pad is too thin for bars in one layer' });
+    return null;
+  }
+  const z = Math.min(0.95 * d, (d / 2) * (1 + Math.sqrt(1 - 2 * K)));
+  const required = M / (fyd * z);
+  const fctm = concrete.fctm ?? 0;
+  const least = Math.max((0.26 * fctm) / fy, 0.0013) * across * d;
+  const needed = Math.max(required, least);
+  if (sheet) {
+    sheet.step('z', 'min(0.95 * d, d / 2 * (1 + sqrt(1 - 2 * K)))', { d, K }, z, 'sectionLength', '6.1', 'lever arm, rectangular stress block');
+    sheet.step('A_s1', 'M_Ed / (f_yd * z)', { M_Ed: M, f_yd: fyd, z }, required, 'area', '6.1');
+    sheet.lookup('f_ctm', fctm, 'stress', 'table 3.1', concrete.id, 'table 3.1');
+    sheet.step('A_smin', 'max(0.26 * f_ctm / f_yk, 0.0013) * L_t * d', { f_ctm: fctm, f_yk: fy, L_t: across, d }, least, 'area', '9.2.1.1(1)', 'least area');
+    sheet.step('A_sreq', 'max(A_s1, A_smin)', { A_s1: required, A_smin: least }, needed, 'area', '9.3.1.1');
+  }
+  const layer = spreadBars(across, needed, bar, cover, Math.min(3 * thickness, 400), CLOSEST, SPACING_STEP);
+  if (!layer) {
+    checks.push({ name, clause: 'EN 1992-1-1 6.1', mode: 'ductile', kind: 'area', demand: needed, capacity: null, utilisation: null, verdict: 'short', combination, reason: `bars ${bar.id} at ${CLOSEST} mm do not give the area needed` });
+    return null;
+  }
+  const MRd = layer.provided * fyd * z;
+  if (sheet) {
+    sheet.given('n', layer.count, 'count', `bars ${bar.id} at ${Math.round(layer.spacing)} mm`);
+    sheet.given('A_bar', bar.area, 'area', 'area of one bar', bar.id);
+    sheet.step('A_s', 'n * A_bar', { n: layer.count, A_bar: bar.area }, layer.provided, 'area', 'bars chosen');
+    sheet.step('M_Rd', 'A_s * f_yd * z', { A_s: layer.provided, f_yd: fyd, z }, MRd, 'moment', '6.1', 'with the lever arm at the design moment');
+  }
+  checks.push(compare({ name, clause: 'EN 1992-1-1 6.1', mode: 'ductile', kind: 'moment', demand: M, demandSymbol: 'M_Ed', capacity: MRd, capacitySymbol: 'M_Rd', combination }, sheet));
+  anchorage(direction, input, p, layer, z, combination, checks, sheet?.scope('Anchorage of the bars'));
+  return layer;
+}
+
+/** Straight bars to the edge: force at x = h/2 from the edge must be anchored in what is left, EN 1992-1-1 9.8.2.2(5), 8.4. */
+function anchorage(direction: Direction, input: PadInput, p: number, layer: BarLayer, z: number, combination: string, checks: Check[], sheet?: Sheet): void {
+  const { concrete, bar, cover, thickness } = input;
+  const { span, across, column, d } = direction;
+  const name = `Anchorage, bars ${direction.title}`;
+  const x = thickness / 2;
+  const a = (span - column) / 2;
+  if (x >= a) {
+    sheet?.note('The pad projects less than half its thickness: the bars are not needed for bending at their ends.');
+    return;
+  }
+  const R = p * across * x;
+  const ze = a - x / 2 + 0.15 * column;
+  const zi = Math.min(z, 0.9 * d);
+  const Fs = (R * ze) / zi;
+  const fctd = (ALPHA_CT * 0.7 * (concrete.fctm ?? 0)) / GAMMA_C;
+  const eta2 = bar.diameter <= 32 ? 1 : (132 - bar.diameter) / 100;
+  const fbd = 2.25 * eta2 * fctd;
+  const sigma = Fs / layer.provided;
+  const lb = Math.max(((bar.diameter / 4) * sigma) / fbd, 10 * bar.diameter, 100);
+  const available = x - cover;
+  if (sheet) {
+    sheet.given('A_s', layer.provided, 'area', 'bars chosen');
+    sheet.given('z', z, 'sectionLength', 'lever arm, from above');
+    sheet.given('f_ctm', concrete.fctm ?? 0, 'stress', 'mean tensile strength', concrete.id);
+    sheet.step('x', 'h / 2', { h: thickness }, x, 'sectionLength', '9.8.2.2(5)', 'distance from the edge');
+    sheet.step('R', 'p * L_t * x', { p, L_t: across, x }, R, 'force', '9.8.2.2(2)', 'pressure over x');
+    sheet.step('z_e', 'a - x / 2 + 0.15 * c', { a, x, c: column }, ze, 'sectionLength', '9.8.2.2(2)', 'external lever arm');
+    sheet.step('z_i', 'min(z, 0.9 * d)', { z, d }, zi, 'sectionLength', '9.8.2.2(3)');
+    sheet.step('F_s', 'R * z_e / z_i', { R, z_e: ze, z_i: zi }, Fs, 'force', '(9.13)', 'force to be anchored');
+    sheet.step('f_ctd', '0.7 * f_ctm / gamma_C', { f_ctm: concrete.fctm ?? 0, gamma_C: GAMMA_C }, fctd, 'stress', '3.1.6(2)');
+    sheet.given('eta_2', eta2, 'ratio', 'bar size', 'EN 1992-1-1 8.4.2(2)');
+    sheet.step('f_bd', '2.25 * eta_2 * f_ctd', { eta_2: eta2, f_ctd: fctd }, fbd, 'stress', '(8.2)', 'bond strength, good conditions');
+    sheet.step('l_b', 'max(phi / 4 * F_s / A_s / f_bd, 10 * phi, 100)', { phi: bar.diameter, F_s: Fs, A_s: layer.provided, f_bd: fbd }, lb, 'sectionLength', '8.4.3, (8.6)', 'anchorage length, straight bars; 100 mm is the standard’s');
+    sheet.step('l_av', 'x - c_nom', { x, c_nom: cover }, available, 'sectionLength', '9.8.2.2(4)', 'length available');
+  }
+  checks.push(compare({ name, clause: 'EN 1992-1-1 9.8.2.2', mode: 'brittle', kind: 'sectionLength', demand: lb, demandSymbol: 'l_b', capacity: available, capacitySymbol: 'l_av', combination }, sheet));
+}
+
+function beamShear(direction: Direction, input: PadInput, p: number, rho: number, combination: string, checks: Check[], sheet?: Sheet): void {
+  const { span, across, column, d } = direction;
+  const fck = input.concrete.strength;
+  const beyond = Math.max(0, (span - column) / 2 - d);
+  const V = p * across * beyond;
+  const VRd = shearStrength(d, rho, fck) * across * d;
+  if (sheet) {
+    sheet.given('L_b', span, 'length', 'pad along the bars');
+    sheet.given('L_t', across, 'length', 'pad across the bars');
+    sheet.given('c', column, 'sectionLength', 'column outline along the bars');
+    sheet.given('d', d, 'sectionLength', 'effective depth');
+    sheet.given('rho', rho, 'ratio', 'bars over concrete area');
+    sheet.step('a_v', 'max(0, (L_b - c) / 2 - d)', { L_b: span, c: column, d }, beyond, 'length', '6.2.1(8)', 'pad beyond d from the face');
+    sheet.step('V_Ed', 'p * L_t * a_v', { p, L_t: across, a_v: beyond }, V, 'force', '6.2.1(8)');
+    recordShearStrength(sheet, d, rho, fck);
+    sheet.step('V_Rdc', 'v_Rdc * L_t * d', { v_Rdc: shearStrength(d, rho, fck), L_t: across, d }, VRd, 'force', '(6.2)');
+  }
+  checks.push(compare({ name: `Shear, bars ${direction.title}`, clause: 'EN 1992-1-1 6.2.2', mode: 'brittle', kind: 'force', demand: V, demandSymbol: 'V_Ed', capacity: VRd, capacitySymbol: 'V_Rdc', combination }, sheet));
+}
+
+/** Perimeters between the face and 2d, round the corners, as far as they lie within the pad; the pressure inside helps. */
+function punch(input: PadInput, p: number, d: number, rho: number, combination: string, checks: Check[], sheet?: Sheet): void {
+  const { width, length, columnWidth: c1, columnDepth: c2, concrete } = input;
+  const fck = concrete.strength;
+  const N = input.factored.force;
+  const reach = Math.min(2 * d, (width - c1) / 2, (length - c2) / 2);
+  const at = (a: number) => {
+    const u = 2 * (c1 + c2) + 2 * Math.PI * a;
+    const inside = c1 * c2 + 2 * a * (c1 + c2) + Math.PI * a ** 2;
+    const V = Math.max(0, N - p * inside);
+    const vRd = (shearStrength(d, rho, fck) * 2 * d) / a;
+    return { a, u, inside, V, v: V / (u * d), vRd };
+  };
+  let worst = at(reach);
+  for (let i = 1; i <= 40; i += 1) {
+    const trial = at((reach * i) / 40);
+    if (trial.v / trial.vRd > worst.v / worst.vRd) worst = trial;
+  }
+  const u0 = 2 * (c1 + c2);
+  const nu = 0.6 * (1 - fck / 250);
+  const fcd = fck / GAMMA_C;
+  const vFace = (N - p * c1 * c2) / (u0 * d);
+  const vMax = 0.5 * nu * fcd;
+  sheet?.given('c_1', c1, 'sectionLength', 'column along x');
+  sheet?.given('c_2', c2, 'sectionLength', 'column along y');
+  sheet?.given('d', d, 'sectionLength', 'mean effective depth');
+  sheet?.given('rho', rho, 'ratio', 'geometric mean of the bars both ways');
+  const face = sheet?.scope('At the face of the column');
+  face?.step('v_Ed', '(N_Ed - p * c_1 * c_2) / (2 * (c_1 + c_2) * d)', { N_Ed: N, p, c_1: c1, c_2: c2, d }, vFace, 'stress', '6.4.5(3)');
+  face?.step('nu', '0.6 * (1 - f_ck / 250)', { f_ck: fck }, nu, 'ratio', '(6.6N)', 'f_ck in MPa');
+  face?.step('f_cd', 'f_ck / gamma_C', { f_ck: fck, gamma_C: GAMMA_C }, fcd, 'stress', 'NA.1: alpha_cc 1.0 in shear');
+  face?.step('v_Rdmax', '0.5 * nu * f_cd', { nu, f_cd: fcd }, vMax, 'stress', '6.4.5(3), NA.1');
+  checks.push(compare({ name: 'Punching at the column', clause: 'EN 1992-1-1 6.4.5(3)', mode: 'brittle', kind: 'stress', demand: vFace, demandSymbol: 'v_Ed', capacity: vMax, capacitySymbol: 'v_Rdmax', combination }, face));
+  const ring = sheet?.scope('On the governing perimeter');
+  ring?.given('a', worst.a, 'sectionLength', 'distance from the face: the worst of 40 perimeters up to 2d within the pad');
+  ring?.step('u', '2 * (c_1 + c_2) + 2 * pi * a', { c_1: c1, c_2: c2, a: worst.a }, worst.u, 'sectionLength', '6.4.2');
+  ring?.step('A_i', 'c_1 * c_2 + 2 * a * (c_1 + c_2) + pi * a^2', { c_1: c1, c_2: c2, a: worst.a }, worst.inside, 'area', '6.4.4(2)', 'area inside the perimeter');
+  ring?.step('V_red', 'max(0, N_Ed - p * A_i)', { N_Ed: N, p, A_i: worst.inside }, worst.V, 'force', '(6.48)', 'the pressure inside is deducted');
+  ring?.step('v_Ed', 'V_red / (u * d)', { V_red: worst.V, u: worst.u, d }, worst.v, 'stress', '(6.49)');
+  recordShearStrength(ring, d, rho, fck);
+  ring?.step('v_Rd', 'v_Rdc * 2 * d / a', { v_Rdc: shearStrength(d, rho, fck), d, a: worst.a }, worst.vRd, 'stress', '(6.50)');
+  checks.push(compare({ name: 'Punching', clause: 'EN 1992-1-1 6.4.4(2)', mode: 'brittle', kind: 'stress', demand: worst.v, demandSymbol: 'v_Ed', capacity: worst.vRd, capacitySymbol: 'v_Rd', combination }, ring));
+}

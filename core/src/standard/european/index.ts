@@ -1,0 +1,22 @@
+import type { Philosophy, Standard } from '../standard';
+import { EUROPEAN_PHILOSOPHIES } from './combinations';
+import { padStrength } from './concrete/pad';
+import { steelBeam } from './steel/beam';
+import { steelColumn } from './steel/column';
+
+const find = (id: string): Philosophy => EUROPEAN_PHILOSOPHIES.find((philosophy) => philosophy.id === id) ?? EUROPEAN_PHILOSOPHIES[0]!;
+
+/** The Eurocodes with their UK annexes. */
+export const european: Standard = {
+  id: 'european',
+  title: 'Eurocodes, UK annexes',
+  editions: ['EN 1990:2002', 'EN 1991-1-1:2002', 'EN 1992-1-1:2004', 'EN 1993-1-1:2005', 'EN 1997-1:2004', 'UK national annexes'],
+  philosophies: EUROPEAN_PHILOSOPHIES,
+  compared: (chosen) => [find(chosen)],
+  steelBeam,
+  steelColumn,
+  padStrength,
+  concretePhilosophy: find,
+  webClause: 'EN 1993-1-5 6',
+  notCovered: ['vibration', 'fire', 'robustness and accidental actions', 'overall stability and sway', 'fatigue', 'wind, snow and seismic loads are typed, not derived'],
+};

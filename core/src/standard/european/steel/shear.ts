@@ -1,0 +1,64 @@
+import type { Section } from '../../../section';
+import type { Sheet } from '../../../sheet';
+import { GAMMA_M0 } from './bending';
+
+/** eta of EN 1993-1-5 5.1, UK annex NA.2.4. */
+const ETA = 1.0;
+
+/** Shear area for load along the depth, mm2, EN 1993-1-1 6.2.6(3); rolled shapes. */
+export function shearArea(section: Section, sheet?: Sheet): number {
+  const { shape, properties } = section;
+  const { A } = properties;
+  sheet?.given('A', A, 'area', 'area', section.designation);
+  switch (shape.outline) {
+    case 'I': {
+      const { h, b, tw, tf, r } = shape;
+      const Av = Math.max(A - 2 * b * tf + (tw + 2 * r) * tf, ETA * (h - 2 * tf) * tw);
+      sheet?.given('eta', ETA, 'ratio', 'eta', 'EN 1993-1-5 NA.2.4');
+      sheet?.step('A_v', 'max(A - 2 * b * t_f + (t_w + 2 * r) * t_f, eta * (h - 2 * t_f) * t_w)', { A, b, t_f: tf, t_w: tw, r, eta: ETA, h }, Av, 'area', '6.2.6(3)a');
+      return Av;
+    }
+    case 'channel': {
+      const { b, tw, tf, r } = shape;
+      const Av = A - 2 * b * tf + (tw + r) * tf;
+      sheet?.step('A_v', 'A - 2 * b * t_f + (t_w + r) * t_f', { A, b, t_f: tf, t_w: tw, r }, Av, 'area', '6.2.6(3)b');
+      return Av;
+    }
+    case 'box': {
+      const { h, b } = shape;
+      const Av = (A * h) / (b + h);
+      sheet?.step('A_v', 'A * h / (b + h)', { A, h, b }, Av, 'area', '6.2.6(3)f');
+      return Av;
+    }
+    case 'tube': {
+      const Av = (2 * A) / Math.PI;
+      sheet?.step('A_v', '2 * A / pi', { A }, Av, 'area', '6.2.6(3)g');
+      return Av;
+    }
+  }
+}
+
+/** Plastic shear resistance along the depth, N, EN 1993-1-1 (6.18). Av: mm2; fy: MPa. */
+export function shearResistance(Av: number, fy: number, sheet?: Sheet): number {
+  const VplRd = (Av * (fy / Math.sqrt(3))) / GAMMA_M0;
+  sheet?.step('V_plRd', 'A_v * (f_y / sqrt(3)) / gamma_M0', { A_v: Av, f_y: fy, gamma_M0: GAMMA_M0 }, VplRd, 'force', '(6.18)', 'plastic shear resistance');
+  return VplRd;
+}
+
+/** Whether the web is stocky enough to need no shear buckling check, EN 1993-1-1 6.2.6(6): hw/tw at most 72 epsilon / eta. */
+export function isWebStocky(section: Section, fy: number, sheet?: Sheet): boolean {
+  const { shape } = section;
+  if (shape.outline === 'tube') return true;
+  const epsilon = Math.sqrt(235 / fy);
+  const isBox = shape.outline === 'box';
+  const hw = isBox ? shape.h - 3 * shape.t : shape.h - 2 * shape.tf;
+  const tw = isBox ? shape.t : shape.tw;
+  const stocky = hw / tw <= (72 * epsilon) / ETA;
+  if (sheet) {
+    if (isBox) sheet.step('h_w', 'h - 3 * t', { h: shape.h, t: shape.t }, hw, 'sectionLength', '6.2.6(6)');
+    else sheet.step('h_w', 'h - 2 * t_f', { h: shape.h, t_f: shape.tf }, hw, 'sectionLength', '6.2.6(6)');
+    const web = isBox ? 't' : 't_w';
+    sheet.branch(`h_w / ${web} <= 72 * epsilon / 1.0`, { h_w: hw, [web]: tw, epsilon }, stocky, '6.2.6(6)', stocky ? 'the web does not buckle in shear' : 'shear buckling must be checked');
+  }
+  return stocky;
+}

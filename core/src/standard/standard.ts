@@ -1,0 +1,115 @@
+import { BadInput } from '../error';
+import type { LoadRules } from '../load';
+import type { Concrete, Bar, SteelGrade } from '../material';
+import type { Section } from '../section';
+import type { Basis, Check, Sheet } from '../sheet';
+
+/** A way of proving safety within a family: which loads it wants and how it is called on the sheet. */
+export interface Philosophy {
+  readonly id: string;
+  readonly title: string;
+  readonly basis: Basis;
+  readonly rules: LoadRules;
+}
+
+/** A stretch of a beam between two places where its compression flange is held sideways, with the moments along it. */
+export interface Segment {
+  /** mm from the beam's start */
+  readonly from: number;
+  readonly to: number;
+  /** Signed moments, Nmm, sagging positive: at quarter points, and the one of largest magnitude. */
+  readonly quarters: readonly [number, number, number];
+  readonly peak: number;
+  /** The segment ends in a free tip that nothing holds sideways. */
+  readonly freeTip: boolean;
+  /** The tension flange is held along the segment and the other is not: the diagram must not be relied on. */
+  readonly tensionFlangeHeld: boolean;
+}
+
+/** What one combination does to a beam: concurrent, and of one basis. Nmm, N. */
+export interface BeamActions {
+  readonly basis: Basis;
+  readonly combination: string;
+  readonly moment: number;
+  readonly shear: number;
+  /** Segments in which the compression flange is not held along its length. */
+  readonly segments: readonly Segment[];
+}
+
+export interface SteelBeamInput {
+  readonly section: Section;
+  readonly grade: SteelGrade;
+  readonly actions: BeamActions;
+}
+
+export interface SteelColumnInput {
+  readonly section: Section;
+  readonly grade: SteelGrade;
+  /** Compression positive, N. */
+  readonly axial: number;
+  readonly basis: Basis;
+  readonly combination: string;
+  /** Effective lengths for buckling about y (major), z (minor) and in torsion, mm. */
+  readonly lengthY: number;
+  readonly lengthZ: number;
+  readonly lengthT: number;
+}
+
+/** A concentrically loaded pad. mm, N, MPa. */
+export interface PadInput {
+  /** Along x and y. */
+  readonly width: number;
+  readonly length: number;
+  readonly thickness: number;
+  /** Outline through which the load enters, along x and y. */
+  readonly columnWidth: number;
+  readonly columnDepth: number;
+  readonly concrete: Concrete;
+  readonly bar: Bar;
+  readonly fy: number;
+  readonly cover: number;
+  /** Column load on the pad that the strength of concrete is designed for. */
+  readonly factored: { readonly force: number; readonly combination: string };
+}
+
+export interface PadStrength {
+  readonly checks: Check[];
+  /** Bars each way: number and area needed and given, mm2; null when the section cannot be reinforced enough. */
+  readonly bars: { readonly alongX: BarLayer; readonly alongY: BarLayer } | null;
+}
+
+export interface BarLayer {
+  readonly count: number;
+  readonly spacing: number;
+  readonly needed: number;
+  readonly provided: number;
+}
+
+/** What a family of standards must offer. Everything above this interface is the same for all families. */
+export interface Standard {
+  readonly id: 'european' | 'american';
+  readonly title: string;
+  readonly editions: readonly string[];
+  readonly philosophies: readonly Philosophy[];
+  /** Philosophies to be shown side by side for a member of a project that works by `chosen`. */
+  readonly compared: (chosen: string) => readonly Philosophy[];
+  readonly steelBeam: (input: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
+  readonly steelColumn: (input: SteelColumnInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
+  readonly padStrength: (input: PadInput, sheet?: Sheet) => PadStrength;
+  /** The philosophy whose loads concrete strength is designed for. */
+  readonly concretePhilosophy: (chosen: string) => Philosophy;
+  /** Clauses that the sheets cite for load entering a web through a flange. */
+  readonly webClause: string;
+  readonly notCovered: readonly string[];
+}
+
+/**
+ * Refuses effects of another basis than a resistance wants.
+ * @throws BadInput naming both
+ */
+export function requireBasis(given: Basis, wanted: Basis): void {
+  if (given !== wanted) throw new BadInput(`${given} effects were given to a resistance that wants ${wanted} ones`, 'basis');
+}
+
+/** Names of the two buckling axes, for sheets. */
+export type Axis = 'y' | 'z';
