@@ -81,8 +81,8 @@ function flexure(direction: Direction, input: PadInput, qu: number, combination:
     sheet.step('M_u', 'q_u * L_t * a_p^2 / 2', { q_u: qu, L_t: across, a_p: a }, Mu, 'moment', '13.2.6.5');
     sheet.step('R_u', 'M_u / (phi * L_t * d^2 * 0.85 * f_c)', { M_u: Mu, phi: PHI_FLEXURE, L_t: across, d, f_c: fc }, R, 'ratio', '22.2.2.4');
   }
-  // tension-controlled at a strain of 0.005 in the bars keeps phi at 0.9: a/d at most 0.375 beta1, with beta1 0.65 the lowest
-  const limit = 0.2140;
+  // tension-controlled: strain of the bars at least fy/Es + 0.003 = 0.00507, so c/d at most 0.3718; a/d with beta1 at its lowest, 0.65
+  const limit = 0.2125;
   sheet?.branch(`R_u <= ${limit}`, { R_u: R }, R <= limit, '21.2.2', R <= limit ? 'tension-controlled' : 'the section is too shallow');
   if (R > limit) {
     checks.push({ name, clause, mode: 'brittle', kind: 'moment', demand: Mu, capacity: (Mu * limit) / R, utilisation: R / limit, verdict: 'short', combination, reason: 'the pad is too thin for bars in one layer' });
@@ -111,20 +111,25 @@ function flexure(direction: Direction, input: PadInput, qu: number, combination:
     sheet.step('M_c', 'phi * A_s * f_y * (d - a_s / 2)', { phi: PHI_FLEXURE, A_s: layer.provided, f_y: fy, d, a_s: block }, capacity, 'moment', '22.3', 'design strength');
   }
   checks.push(compare({ name, clause, mode: 'ductile', kind: 'moment', demand: Mu, demandSymbol: 'M_u', capacity, capacitySymbol: 'M_c', combination }, sheet));
-  development(direction, input, combination, checks, sheet?.scope('Development of the bars'));
+  development(direction, input, { required, provided: layer.provided }, combination, checks, sheet?.scope('Development of the bars'));
   return layer;
 }
 
-/** Development length of bottom bars without hooks, ACI 318-19 25.4.2.3: clear spacing at least 2 db, cover at least db. */
-function development(direction: Direction, input: PadInput, combination: string, checks: Check[], sheet?: Sheet): void {
+/**
+ * Development length of bottom bars without hooks, ACI 318-19 25.4.2.3 (clear spacing at least 2 db, cover at least db),
+ * reduced for bars in excess of what flexure asks (25.4.10), never under 12 in.
+ */
+function development(direction: Direction, input: PadInput, area: { required: number; provided: number }, combination: string, checks: Check[], sheet?: Sheet): void {
   const { bar, concrete, cover, fy } = input;
   const divisor = bar.diameter > 0.8 * INCH ? 20 : 25;
-  const ld = Math.max(((fy / PSI) * bar.diameter) / (divisor * rootPsi(concrete.strength)), 12 * INCH);
+  const excess = area.required / area.provided;
+  const ld = Math.max((((fy / PSI) * bar.diameter) / (divisor * rootPsi(concrete.strength))) * excess, 12 * INCH);
   const available = (direction.span - direction.column) / 2 - cover;
   if (sheet) {
     sheet.lookup('k_d', divisor, 'ratio', 'table 25.4.2.3', bar.diameter > 0.8 * INCH ? 'No. 7 and larger' : 'No. 6 and smaller', '25.4.2.3');
-    sheet.given('in', INCH, 'sectionLength', 'one inch');
-    sheet.step('l_d', 'max(f_y / psi * d_b / (k_d * s_c), 12 * in)', { f_y: fy, psi: PSI, d_b: bar.diameter, k_d: divisor, s_c: rootPsi(concrete.strength), in: INCH }, ld, 'sectionLength', '25.4.2.1, 25.4.2.3', 'development length');
+    sheet.given('inch', INCH, 'sectionLength', 'one inch');
+    sheet.step('r_e', 'A_s1 / A_s', { A_s1: area.required, A_s: area.provided }, excess, 'ratio', '25.4.10.1', 'bars needed over bars given');
+    sheet.step('l_d', 'max(f_y / psi * d_b / (k_d * s_c) * r_e, 12 * inch)', { f_y: fy, psi: PSI, d_b: bar.diameter, k_d: divisor, s_c: rootPsi(concrete.strength), r_e: excess, inch: INCH }, ld, 'sectionLength', '25.4.2.1, 25.4.2.3', 'development length');
     sheet.step('l_av', 'a_p - c_c', { a_p: (direction.span - direction.column) / 2, c_c: cover }, available, 'sectionLength', '13.2.8.3', 'length beyond the face');
   }
   checks.push(compare({ name: `Development, bars ${direction.title}`, clause: 'ACI 318-19 25.4.2', mode: 'brittle', kind: 'sectionLength', demand: ld, demandSymbol: 'l_d', capacity: available, capacitySymbol: 'l_av', combination }, sheet));

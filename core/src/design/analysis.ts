@@ -1,0 +1,93 @@
+import { BeamSystem, type BeamLoad, type BeamSolution } from '../beam';
+import { planLength, type Beam } from '../building';
+import { combine, type Combination } from '../load';
+import type { BeamActions, Segment } from '../standard';
+import type { Arrival } from '../takedown';
+
+/** A beam ready to be solved for any combination of its arrivals. EI: Nmm2. */
+export class BeamModel {
+  readonly length: number;
+  private readonly system: BeamSystem;
+
+  /** @throws BadInput or Unstable as the beam solver does */
+  constructor(
+    readonly beam: Beam,
+    readonly arrivals: readonly Arrival[],
+    EI: number,
+  ) {
+    this.length = planLength(beam);
+    this.system = new BeamSystem({ length: this.length, EI, supports: beam.supports.map(({ at }) => ({ at: Math.min(at, this.length) })), hinges: beam.hinges });
+  }
+
+  /** The loads of one combination, N and N/mm. */
+  loads(combination: Combination): BeamLoad[] {
+    const loads: BeamLoad[] = [];
+    for (const { shape, byCase } of this.arrivals) {
+      const factor = combine(byCase, combination);
+      if (factor === 0) continue;
+      if (shape.type === 'point') loads.push({ type: 'point', at: Math.min(shape.at, this.length), force: factor });
+      else loads.push({ type: 'distributed', from: shape.from, to: Math.min(shape.to, this.length), start: shape.start * factor, end: shape.end * factor });
+    }
+    return loads;
+  }
+
+  solve(combination: Combination): BeamSolution {
+    return this.system.solve(this.loads(combination));
+  }
+
+  /** The combinations that differ in what this beam feels: of those that give it the same loads only the first stays. */
+  distinct(combinations: readonly Combination[]): Combination[] {
+    const cases = [...new Set(this.arrivals.flatMap((arrival) => Object.keys(arrival.byCase)))];
+    const seen = new Set<string>();
+    return combinations.filter((combination) => {
+      const key = cases.map((id) => combination.factors[id] ?? 0).join();
+      return seen.has(key) ? false : Boolean(seen.add(key));
+    });
+  }
+}
+
+/** Places where both flanges of a beam are held sideways: its supports, and the points that are named as restraints. */
+function heldPlaces(beam: Beam, length: number): number[] {
+  const points = beam.restraint === 'points' ? beam.restraintPoints.filter((at) => at <= length + 1e-6) : [];
+  return [...new Set([...beam.supports.map((support) => support.at), ...points])].sort((a, b) => a - b);
+}
+
+/**
+ * Segments in which the compression flange is free to move sideways. A floor holds the top flange along the beam: what is
+ * left are the lengths in which the bottom flange is in compression, from held place to held place.
+ */
+export function unbracedSegments(beam: Beam, length: number, solution: BeamSolution): Segment[] {
+  const held = heldPlaces(beam, length);
+  const places = [...new Set([0, ...held, length])].filter((at) => at >= 0 && at <= length).sort((a, b) => a - b);
+  const { max, min } = solution.extremes('moment');
+  const nothing = 1e-9 * Math.max(Math.abs(max.value), Math.abs(min.value), 1);
+  const segments: Segment[] = [];
+  for (let i = 0; i + 1 < places.length; i += 1) {
+    const [from, to] = [places[i]!, places[i + 1]!];
+    if (to - from < 1) continue;
+    const within = solution.extremes('moment', from, to);
+    const sagging = beam.restraint === 'floor' ? 0 : within.max.value;
+    const peak = Math.abs(within.min.value) > Math.abs(sagging) ? within.min.value : sagging;
+    if (Math.abs(peak) <= nothing || (beam.restraint === 'floor' && peak >= -nothing)) continue;
+    const isHeld = (at: number) => held.some((place) => Math.abs(place - at) < 1);
+    const quarter = (n: number) => solution.at('moment', from + ((to - from) * n) / 4);
+    segments.push({ from, to, quarters: [quarter(1), quarter(2), quarter(3)], peak, freeTip: !isHeld(from) || !isHeld(to), tensionFlangeHeld: beam.restraint === 'floor' });
+  }
+  return segments;
+}
+
+/** The actions of one combination on a beam, as a family's check wants them. */
+export function beamActions(model: BeamModel, combination: Combination): { actions: BeamActions; solution: BeamSolution } {
+  const solution = model.solve(combination);
+  const moment = solution.extremes('moment');
+  const shear = solution.extremes('shear');
+  const larger = (a: number, b: number) => (Math.abs(a) >= Math.abs(b) ? a : b);
+  const actions: BeamActions = {
+    basis: combination.basis,
+    combination: combination.name,
+    moment: larger(moment.max.value, moment.min.value),
+    shear: larger(shear.max.value, shear.min.value),
+    segments: unbracedSegments(model.beam, model.length, solution),
+  };
+  return { actions, solution };
+}

@@ -1,0 +1,155 @@
+import type { Beam, Building } from '../building';
+import { PlinthError } from '../error';
+import type { Combination } from '../load';
+import { steelGrade, type SteelGrade } from '../material';
+import { GRAVITY } from '../quantity';
+import { findSection, type Section } from '../section';
+import { governing, Sheet, unproven, worstVerdict, type Assumption, type Check } from '../sheet';
+import { philosophyOf, STANDARDS, type Philosophy, type Standard } from '../standard';
+import { shapeForce, type Arrival, type MemberLedger, type Takedown } from '../takedown';
+import { BeamModel, beamActions } from './analysis';
+import { deflectionChecks } from './deflection';
+import { mergeWorst, type MemberDesign, type PhilosophyResult } from './result';
+
+export interface Context {
+  readonly building: Building;
+  readonly takedown: Takedown;
+  readonly standard: Standard;
+  readonly philosophy: Philosophy;
+  /** Combinations of the project's cases by a philosophy: made once. */
+  readonly combinations: (philosophy: Philosophy) => { readonly strength: readonly Combination[]; readonly service: readonly Combination[] };
+}
+
+/** What every design of a project needs. @throws BadInput when the brief's philosophy is not one of its family */
+export function contextOf(building: Building, takedown: Takedown): Context {
+  const standard = STANDARDS[building.brief.family];
+  const made = new Map<string, { strength: Combination[]; service: Combination[] }>();
+  const combinations: Context['combinations'] = ({ id, rules }) => {
+    let found = made.get(id);
+    if (!found) made.set(id, (found = { strength: rules.strength(takedown.cases), service: rules.service(takedown.cases) }));
+    return found;
+  };
+  return { building, takedown, standard, philosophy: philosophyOf(standard, building.brief.combinationRule), combinations };
+}
+
+/** The grade of a member: its own, or that of the brief for such a product. */
+export function gradeFor(building: Building, member: { grade: string | null }, section: Section): SteelGrade {
+  const { brief } = building;
+  return steelGrade(member.grade ?? (section.product === 'rolled' ? brief.grade : section.product === 'hollow' ? brief.hollowGrade : brief.roundGrade));
+}
+
+/** What a beam's checks take for true, to be confirmed by somebody. */
+export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Standard): Assumption[] {
+  const list: Assumption[] = [];
+  const assume = (key: string, text: string, reason: string) => list.push({ type: 'assumption', key, text, reason });
+  if (beam.restraint === 'floor') assume('restraint-floor', 'The floor holds the top flange sideways along the whole beam.', 'Friction and fixings of the floor are taken to be enough; a strict reading wants them shown.');
+  if (beam.restraint === 'points') assume('restraint-points', 'What meets the beam at the places named holds both flanges sideways and against twisting.', 'Members and bracing there are taken to be stiff and strong enough.');
+  assume('web-connection', 'At its supports the beam is connected through its web.', `So no force enters the web through a flange there (${standard.webClause}).`);
+  if (beam.restraint !== 'floor') assume('load-height', 'Load acts at the shear centre or is held in place by what brings it.', 'Load that sits on a free top flange and can move with it would lower the resistance to lateral-torsional buckling.');
+  if (beam.role === 'truss') assume('truss-as-beam', 'The truss is taken down as a simple beam.', 'Its chords, branches and joints are not checked here.');
+  if (ledger.leaves.length > 2) assume('continuity', 'The beam runs through over its inner supports with one section.', 'Continuity is what its supports were calculated with.');
+  return list;
+}
+
+/** Checks that a transfer beam needs where others stand on its flange, and that are not written yet. */
+function standingLoads(ledger: MemberLedger, context: Context): Check[] {
+  const { building, takedown, standard } = context;
+  const standing = [...new Set(ledger.arrivals.map((arrival) => (arrival.source.type === 'member' ? arrival.source.member : '')))].filter((id) => building.columns.has(id) || building.walls.has(id));
+  if (standing.length === 0) return [];
+  const marks = standing.map((id) => takedown.members.get(id)!.mark).join(', ');
+  return [unproven('Web under what stands on it', standard.webClause, 'instability', `${marks} ${standing.length > 1 ? 'press' : 'presses'} on the flange: web bearing, crippling and buckling are not written yet`)];
+}
+
+/** The arrivals of a beam with its own weight changed to that of a section. */
+export function withOwnWeight(arrivals: readonly Arrival[], section: Section): Arrival[] {
+  return arrivals.map((arrival) => (arrival.source.type === 'ownWeight' ? { ...arrival, byCase: { permanent: section.mass * GRAVITY } } : arrival));
+}
+
+/** One section tried on one beam by one philosophy. Without a sheet nothing is recorded. */
+export function checkBeam(context: Context, beam: Beam, ledger: MemberLedger, arrivals: readonly Arrival[], section: Section, philosophy: Philosophy, sheet?: Sheet): Check[] {
+  const { building, takedown, standard } = context;
+  const grade = gradeFor(building, beam, section);
+  const EI = grade.E * section.properties.Iy;
+  const model = new BeamModel(beam, arrivals, EI);
+  const worst = new Map<string, Check>();
+  const combinations = model.distinct(context.combinations(philosophy).strength);
+  const prepared = combinations.map((combination) => ({ combination, ...beamActions(model, combination) }));
+  for (const { actions } of prepared) mergeWorst(worst, standard.steelBeam({ section, grade, actions }, philosophy));
+  if (sheet) {
+    // every combination that governs some check is printed whole; the others cannot be worse anywhere
+    const governingNames = new Set([...worst.values()].map((check) => check.combination));
+    const printed = prepared.filter(({ combination }) => governingNames.has(combination.name));
+    for (const { actions, combination } of printed.length ? printed : prepared.slice(0, 1)) standard.steelBeam({ section, grade, actions }, philosophy, sheet.scope(`${combination.name} (${combination.clause})`));
+  }
+  const { service } = context.combinations(philosophy);
+  const deflections = beam.role === 'truss' ? [] : deflectionChecks(model, service, takedown.cases, building.brief, ledger.transfer, EI, sheet?.scope('Deflection'));
+  const standing = standingLoads(ledger, context);
+  for (const check of standing) sheet?.verdict(check);
+  return [...worst.values(), ...deflections, ...standing];
+}
+
+/** The whole design of a beam: every philosophy that the project shows, and what it assumes. */
+export function designBeam(context: Context, id: string): MemberDesign {
+  const { building, takedown, standard, philosophy } = context;
+  const beam = building.beams.get(id)!;
+  const ledger = takedown.members.get(id)!;
+  const assumptions = beamAssumptions(beam, ledger, standard);
+  const base = { id, kind: 'beam' as const, mark: beam.mark, section: beam.section, assumptions };
+  const nothing = (reason: string): MemberDesign => ({ ...base, grade: beam.grade, results: [], verdict: 'unproven', governing: null, reason });
+  if (beam.role === 'truss') return nothing('A truss: its members are not designed yet; it is taken down as a simple beam.');
+  if (beam.section === null) return nothing('No section is chosen.');
+  try {
+    const section = findSection(beam.section);
+    const results: PhilosophyResult[] = standard.compared(philosophy.id).map((p) => ({ philosophy: p.id, title: p.title, checks: checkBeam(context, beam, ledger, ledger.arrivals, section, p) }));
+    const { checks } = results[0]!;
+    const missing = beam.status === 'existing' && beam.section === null;
+    return { ...base, grade: gradeFor(building, beam, section).id, results, verdict: missing ? 'unproven' : worstVerdict(checks), governing: governing(checks), reason: null };
+  } catch (error) {
+    if (!(error instanceof PlinthError)) throw error;
+    return nothing(error.message);
+  }
+}
+
+/** The calculation sheet of a beam: what lands on it, what it does, and every check by the philosophy given. */
+export function beamSheet(context: Context, id: string, philosophy: Philosophy = context.philosophy): Sheet {
+  const { building, takedown, standard } = context;
+  const beam = building.beams.get(id)!;
+  const ledger = takedown.members.get(id)!;
+  const sheet = new Sheet();
+  sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}. By ${philosophy.title}.`);
+  for (const assumption of beamAssumptions(beam, ledger, standard)) sheet.assume(assumption.key, assumption.text, assumption.reason);
+  recordReactions(ledger, sheet.scope('What leaves at the supports, unfactored'));
+  if (beam.section === null || beam.role === 'truss') {
+    sheet.note(beam.role === 'truss' ? 'A truss: its members are not designed yet.' : 'No section is chosen: nothing is checked.');
+    return sheet;
+  }
+  checkBeam(context, beam, ledger, ledger.arrivals, findSection(beam.section), philosophy, sheet);
+  sheet.note(`Not covered: ${standard.notCovered.join('; ')}.`);
+  return sheet;
+}
+
+/** Reactions as sums over arrivals: share of the arrival times its value, case by case. */
+export function recordReactions(ledger: MemberLedger, sheet: Sheet): void {
+  ledger.leaves.forEach((leave, j) => {
+    const inner = sheet.scope(ledger.leaves.length > 1 ? `Support ${j + 1}, at ${+(leave.at / 1000).toFixed(3)} m` : 'Below');
+    for (const caseId of Object.keys(leave.byCase)) {
+      const part = inner.scope(caseId.replace('-', ', '));
+      const names: string[] = [];
+      const inputs: Record<string, number> = {};
+      let sum = 0;
+      ledger.arrivals.forEach((arrival, i) => {
+        const value = arrival.byCase[caseId];
+        if (!value) return;
+        const whole = shapeForce(arrival.shape);
+        const [W, k] = [`W_${i + 1}`, `k_${i + 1}`];
+        part.given(W, value * whole, 'force', arrival.label);
+        part.given(k, whole === 0 ? 0 : leave.shares[i]! / whole, 'ratio', 'share that goes to this support, by the lever or by the beam solution');
+        names.push(`${k} * ${W}`);
+        inputs[k] = whole === 0 ? 0 : leave.shares[i]! / whole;
+        inputs[W] = value * whole;
+        sum += inputs[k]! * inputs[W]!;
+      });
+      if (names.length) part.step('R', names.join(' + '), inputs, sum, 'force', 'statics', 'reaction, unfactored');
+    }
+  });
+}

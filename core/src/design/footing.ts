@@ -1,0 +1,220 @@
+import type { Building, Footing } from '../building';
+import { PlinthError } from '../error';
+import { combine, type Combination } from '../load';
+import { BARS, concrete as concreteById, REINFORCEMENT } from '../material';
+import { findSection } from '../section';
+import { compare, governing, Sheet, unproven, worstVerdict, type Assumption, type Check, type VerdictWord } from '../sheet';
+import type { PadStrength } from '../standard';
+import type { MemberLedger } from '../takedown';
+import { recordReactions, type Context } from './beam';
+import { ruleOfThumbPad } from './ruleOfThumb';
+
+export interface FootingDesign {
+  readonly id: string;
+  readonly mark: string;
+  /** mm; sized here or as typed. Zero when nothing could be sized. */
+  readonly width: number;
+  readonly length: number;
+  readonly thickness: number;
+  readonly sized: boolean;
+  /** Outline through which the load enters, mm. */
+  readonly column: { readonly width: number; readonly depth: number };
+  /** Weight of pad and of backfill on it, N, and pressure on the soil under the governing service combination, MPa. */
+  readonly padWeight: number;
+  readonly backfillWeight: number;
+  readonly pressure: number;
+  readonly allowable: number;
+  readonly bars: PadStrength['bars'];
+  readonly barId: string;
+  readonly checks: readonly Check[];
+  readonly verdict: VerdictWord;
+  readonly governing: Check | null;
+  readonly assumptions: readonly Assumption[];
+  readonly reason: string | null;
+}
+
+interface Ground {
+  readonly allowable: number;
+  readonly basis: 'gross' | 'net';
+  readonly soil: number;
+  readonly concrete: number;
+  readonly depth: number;
+}
+
+const LARGEST = 8000;
+const THICKEST = 2000;
+
+function groundOf(building: Building, footing: Footing): Ground {
+  const { brief } = building;
+  return { allowable: footing.bearing ?? brief.bearing, basis: brief.bearingBasis, soil: brief.soilUnitWeight, concrete: brief.concreteUnitWeight, depth: brief.foundingDepth };
+}
+
+/** Pressure on the soil, MPa: all that presses on it (gross), less the weight of the soil that was there (net). */
+export function bearingPressure(load: number, width: number, length: number, thickness: number, ground: Ground, sheet?: Sheet): number {
+  const cover = Math.max(0, ground.depth - thickness);
+  const padWeight = width * length * thickness * ground.concrete;
+  const backfill = width * length * cover * ground.soil;
+  const gross = (load + padWeight + backfill) / (width * length);
+  const net = gross - ground.depth * ground.soil;
+  if (sheet) {
+    sheet.given('N_s', load, 'force', 'service load of the column');
+    sheet.given('B_x', width, 'length', 'pad along x');
+    sheet.given('B_y', length, 'length', 'pad along y');
+    sheet.given('h', thickness, 'sectionLength', 'thickness');
+    sheet.given('D', ground.depth, 'length', 'founding depth');
+    sheet.given('gamma_c', ground.concrete, 'unitWeight', 'concrete');
+    sheet.given('gamma_s', ground.soil, 'unitWeight', 'soil and backfill');
+    sheet.step('W_p', 'B_x * B_y * h * gamma_c', { B_x: width, B_y: length, h: thickness, gamma_c: ground.concrete }, padWeight, 'force', 'weight', 'pad');
+    sheet.step('W_b', 'B_x * B_y * max(0, D - h) * gamma_s', { B_x: width, B_y: length, D: ground.depth, h: thickness, gamma_s: ground.soil }, backfill, 'force', 'weight', 'backfill on the pad');
+    sheet.step('q', '(N_s + W_p + W_b) / (B_x * B_y)', { N_s: load, W_p: padWeight, W_b: backfill, B_x: width, B_y: length }, gross, 'bearing', 'statics', 'gross pressure');
+    if (ground.basis === 'net') sheet.step('q_n', 'q - D * gamma_s', { q: gross, D: ground.depth, gamma_s: ground.soil }, net, 'bearing', 'statics', 'net pressure: soil taken out is deducted');
+  }
+  return ground.basis === 'gross' ? gross : net;
+}
+
+/** The outline of what stands on the footing, mm: its section's, or a fifth of a metre when none is chosen. */
+function columnOutline(building: Building, ledger: MemberLedger): { width: number; depth: number; known: boolean } {
+  const from = ledger.arrivals.map((arrival) => (arrival.source.type === 'member' ? building.columns.get(arrival.source.member) : undefined)).find((column) => column);
+  if (!from?.section) return { width: 200, depth: 200, known: false };
+  try {
+    const { properties } = findSection(from.section);
+    return { width: properties.width, depth: properties.depth, known: true };
+  } catch {
+    return { width: 200, depth: 200, known: false };
+  }
+}
+
+function eccentricity(building: Building, footing: Footing, ledger: MemberLedger): number {
+  let most = 0;
+  for (const arrival of ledger.arrivals) {
+    if (arrival.source.type !== 'member') continue;
+    const column = building.columns.get(arrival.source.member);
+    if (column) most = Math.max(most, Math.hypot(column.at.x - footing.at.x, column.at.y - footing.at.y));
+  }
+  return most;
+}
+
+function largest(ledger: MemberLedger, combinations: readonly Combination[]): { force: number; combination: Combination } | null {
+  let best: { force: number; combination: Combination } | null = null;
+  for (const combination of combinations) {
+    const force = combine(ledger.sum, combination);
+    if (!best || force > best.force) best = { force, combination };
+  }
+  return best;
+}
+
+/** Least pad on a grid of sizes whose pressure is allowed; sides may be typed. Null when the soil can never carry it. */
+function sizeByBearing(load: number, footing: Footing, step: number, thickness: number, ground: Ground): { width: number; length: number } | null {
+  const start = Math.max(step * Math.ceil(400 / step), step);
+  for (let side = start; side <= LARGEST; side += step) {
+    const width = footing.width ?? (footing.length ? side : side);
+    const length = footing.length ?? (footing.width ? side : side);
+    if (bearingPressure(load, width, length, thickness, ground) <= ground.allowable) return { width, length };
+    if (footing.width && footing.length) return { width, length };
+  }
+  return null;
+}
+
+interface Trial {
+  readonly width: number;
+  readonly length: number;
+  readonly thickness: number;
+  readonly checks: Check[];
+  readonly bars: PadStrength['bars'];
+}
+
+/** Sizes (where not typed) and checks one pad: bearing on service load, strength on factored load, from the same reactions. */
+export function designFooting(context: Context, id: string, record = false): { design: FootingDesign; sheet: Sheet } {
+  const { building, takedown, standard, philosophy } = context;
+  const { brief } = building;
+  const footing = building.footings.get(id)!;
+  const ledger = takedown.members.get(id)!;
+  const ground = groundOf(building, footing);
+  const outline = columnOutline(building, ledger);
+  const sheet = new Sheet();
+  const assumptions: Assumption[] = [
+    { type: 'assumption', key: 'bearing', text: `The ground bears ${+(ground.allowable * 1000).toFixed(1)} kPa, ${ground.basis}.`, reason: brief.bearingSource || 'No source is given in the brief; to be confirmed by a ground investigation.' },
+    { type: 'assumption', key: 'outline', text: outline.known ? 'Load enters the pad through the outline of the column; a base plate is not counted.' : 'Nothing with a section stands on the pad: an outline of 200 mm square is taken.', reason: 'Smaller than a base plate would be, so conservative for bending and punching.' },
+  ];
+  const barId = brief.bar;
+  const base = { id, mark: footing.mark, column: outline, allowable: ground.allowable, barId, assumptions };
+  const nothing = (reason: string): { design: FootingDesign; sheet: Sheet } => {
+    sheet.note(reason);
+    return { design: { ...base, width: 0, length: 0, thickness: 0, sized: false, padWeight: 0, backfillWeight: 0, pressure: 0, bars: null, checks: [], verdict: 'unproven', governing: null, reason }, sheet };
+  };
+  const service = largest(ledger, context.combinations(philosophy).service);
+  const strength = largest(ledger, context.combinations(standard.concretePhilosophy(philosophy.id)).strength);
+  if (!service || !strength || service.force <= 0) return nothing(ledger.arrivals.length === 0 ? 'Nothing stands on it.' : 'No compression reaches it.');
+  try {
+    const bar = BARS.find((candidate) => candidate.id === barId);
+    if (!bar) return nothing(`Bar "${barId}" of the brief is not known.`);
+    const concrete = concreteById(brief.concrete);
+    const fy = REINFORCEMENT[brief.reinforcement].fyk;
+    const shift = eccentricity(building, footing, ledger);
+    const attempt = (thickness: number, inner?: Sheet): Trial | null => {
+      const size = sizeByBearing(service.force, footing, brief.footingStep, thickness, ground);
+      if (!size) return null;
+      const checks: Check[] = [];
+      const bearing = inner?.scope(`Bearing on the soil, ${service.combination.name} (${service.combination.clause})`);
+      const pressure = bearingPressure(service.force, size.width, size.length, thickness, ground, bearing);
+      bearing?.given('q_a', ground.allowable, 'bearing', `allowable bearing, ${ground.basis}`, brief.bearingSource || 'brief');
+      if (shift > 25) checks.push(unproven('Bearing', 'allowable bearing', 'service', `the column stands ${Math.round(shift)} mm off the pad’s middle; eccentric pads are not written yet`, bearing));
+      else checks.push(compare({ name: 'Bearing', clause: `allowable bearing, ${ground.basis}`, mode: 'service', kind: 'bearing', demand: pressure, demandSymbol: ground.basis === 'gross' ? 'q' : 'q_n', capacity: ground.allowable, capacitySymbol: 'q_a', combination: service.combination.name }, bearing));
+      if (footing.method === 'ruleOfThumb') {
+        checks.push(...ruleOfThumbPad({ load: service.force, width: Math.max(size.width, size.length), column: Math.min(outline.width, outline.depth), thickness }, inner?.scope('Thickness')));
+        return { ...size, thickness, checks, bars: null };
+      }
+      const pad = standard.padStrength({ ...size, thickness, columnWidth: outline.width, columnDepth: outline.depth, concrete, bar, fy, cover: brief.cover, factored: { force: strength.force, combination: strength.combination.name } }, inner?.scope(`Strength, ${strength.combination.name} (${strength.combination.clause})`));
+      return { ...size, thickness, checks: [...checks, ...pad.checks], bars: pad.bars };
+    };
+    const passes = (trial: Trial) => trial.checks.every((check) => check.verdict !== 'short' && (check.verdict !== 'unproven' || check.name === 'Bearing'));
+    const step = brief.units === 'SI' ? 50 : 76.2;
+    const startThickness = footing.method === 'ruleOfThumb' ? 150 : brief.units === 'SI' ? 250 : 304.8;
+    let trial = footing.thickness === null ? null : attempt(footing.thickness);
+    if (footing.thickness === null) {
+      const faults = (candidate: Trial) => candidate.checks.filter((check) => check.verdict === 'short').length;
+      for (let thickness = startThickness; thickness <= THICKEST; thickness += step) {
+        const next = attempt(thickness);
+        // the weight of a thicker pad may be more than the soil can still take: the best one so far stands
+        if (!next) break;
+        if (!trial || faults(next) < faults(trial)) trial = next;
+        // the rule of thumb cannot be met by thickness when it lies outside its limits
+        if (passes(next) || (footing.method === 'ruleOfThumb' && next.checks.some((check) => check.verdict === 'unproven'))) {
+          trial = next;
+          break;
+        }
+      }
+    }
+    if (!trial) return nothing(`The soil cannot carry it: even a pad of ${LARGEST / 1000} m presses harder than allowed.`);
+    if (record) {
+      sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}.`);
+      for (const assumption of assumptions) sheet.assume(assumption.key, assumption.text, assumption.reason);
+      recordReactions(ledger, sheet.scope('What arrives, unfactored'));
+      attempt(trial.thickness, sheet);
+      sheet.note('Not covered: settlement, sliding, eccentric load, uplift; bearing capacity is declared, not derived. Ground needs the judgement of a licensed engineer.');
+    }
+    const { width, length, thickness, checks, bars } = trial;
+    const area = width * length;
+    return {
+      design: {
+        ...base,
+        width,
+        length,
+        thickness,
+        sized: footing.width === null || footing.length === null || footing.thickness === null,
+        padWeight: area * thickness * ground.concrete,
+        backfillWeight: area * Math.max(0, ground.depth - thickness) * ground.soil,
+        pressure: bearingPressure(service.force, width, length, thickness, ground),
+        bars,
+        checks,
+        verdict: worstVerdict(checks),
+        governing: governing(checks),
+        reason: null,
+      },
+      sheet,
+    };
+  } catch (error) {
+    if (!(error instanceof PlinthError)) throw error;
+    return nothing(error.message);
+  }
+}

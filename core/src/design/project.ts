@@ -1,0 +1,88 @@
+import { assemble, markOf, type Building, type Item } from '../building';
+import type { Sheet } from '../sheet';
+import { STANDARDS, philosophyOf } from '../standard';
+import { takeDown, type CaseBalance, type LooseEnd, type Takedown } from '../takedown';
+import { beamSheet, contextOf, designBeam, type Context } from './beam';
+import { columnSheet, designColumn } from './column';
+import { designFooting, type FootingDesign } from './footing';
+import type { MemberDesign, RecordedAssumption } from './result';
+
+/** Everything that follows from the items of a project: recomputed, never stored. */
+export interface ProjectResult {
+  readonly building: Building;
+  readonly takedown: Takedown;
+  readonly members: ReadonlyMap<string, MemberDesign>;
+  readonly footings: ReadonlyMap<string, FootingDesign>;
+  /** Balance with the weight of pads and backfill on both sides. */
+  readonly balance: readonly CaseBalance[];
+  readonly looseEnds: readonly LooseEnd[];
+  readonly assumptions: readonly RecordedAssumption[];
+}
+
+/** Takes down and designs a whole project. @throws BadInput when it has no brief, or a philosophy that its family has not */
+export function computeProject(items: readonly Item[]): ProjectResult {
+  const building = assemble(items);
+  const philosophy = philosophyOf(STANDARDS[building.brief.family], building.brief.combinationRule);
+  const takedown = takeDown(building, philosophy.rules.lifting);
+  const context = contextOf(building, takedown);
+  const members = new Map<string, MemberDesign>();
+  for (const id of building.beams.keys()) members.set(id, designBeam(context, id));
+  for (const id of building.columns.keys()) members.set(id, designColumn(context, id));
+  const footings = new Map<string, FootingDesign>();
+  for (const id of building.footings.keys()) footings.set(id, designFooting(context, id).design);
+  return { building, takedown, members, footings, balance: withPads(building, takedown.balance, footings), looseEnds: [...takedown.looseEnds, ...designLooseEnds(building, members, footings)], assumptions: assumptionsOf(building, members, footings) };
+}
+
+/** The sheet of any member or footing of a project. Null when there is no such item. */
+export function sheetFor(result: ProjectResult, id: string, philosophyId?: string): Sheet | null {
+  const context: Context = contextOf(result.building, result.takedown);
+  const philosophy = philosophyId ? philosophyOf(context.standard, philosophyId) : context.philosophy;
+  if (result.building.beams.has(id)) return beamSheet(context, id, philosophy);
+  if (result.building.columns.has(id)) return columnSheet(context, id, philosophy);
+  return result.building.footings.has(id) ? designFooting(context, id, true).sheet : null;
+}
+
+/** Pads and backfill are permanent load that goes straight into the ground where it lies. */
+function withPads(building: Building, balance: readonly CaseBalance[], footings: ReadonlyMap<string, FootingDesign>): CaseBalance[] {
+  let [force, x, y] = [0, 0, 0];
+  for (const [id, { padWeight, backfillWeight }] of footings) {
+    const { at } = building.footings.get(id)!;
+    const weight = padWeight + backfillWeight;
+    force += weight;
+    x += weight * at.x;
+    y += weight * at.y;
+  }
+  return balance.map((line) => {
+    if (line.loadCase.id !== 'permanent' || force === 0) return line;
+    const add = (book: CaseBalance['applied']) => ({ force: book.force + force, aboutX: book.aboutX + y, aboutY: book.aboutY + x });
+    return { ...line, applied: add(line.applied), delivered: add(line.delivered) };
+  });
+}
+
+/** What design finds missing, beside what the takedown found. */
+function designLooseEnds(building: Building, members: ReadonlyMap<string, MemberDesign>, footings: ReadonlyMap<string, FootingDesign>): LooseEnd[] {
+  const ends: LooseEnd[] = [];
+  for (const [id, member] of members) {
+    const isTruss = building.beams.get(id)?.role === 'truss';
+    if (member.section === null && !isTruss) ends.push({ key: `no-section:${id}`, item: id, title: `${member.mark} has no section`, why: 'It is taken down with an allowance for its own weight, and nothing about it is proved.', remedy: 'Size it, or choose a section.', byCase: {} });
+    else if (member.reason && !isTruss) ends.push({ key: `not-designed:${id}`, item: id, title: `${member.mark} could not be checked`, why: member.reason, remedy: 'Put right what the message names.', byCase: {} });
+  }
+  for (const [id, footing] of footings)
+    if (footing.reason) ends.push({ key: `no-pad:${id}`, item: id, title: `${footing.mark}: ${footing.reason}`, why: 'The pad cannot be sized.', remedy: 'Put right what the message names.', byCase: {} });
+  if (building.beams.size + building.columns.size > 0 && building.footings.size === 0)
+    ends.push({ key: 'no-footing', item: 'brief', title: 'There is no footing', why: 'No load reaches the ground.', remedy: 'Add a footing under each column.', byCase: {} });
+  return ends;
+}
+
+/** Every assumption of the project with its answer, keyed by item. Overall stability is open until somebody answers it. */
+function assumptionsOf(building: Building, members: ReadonlyMap<string, MemberDesign>, footings: ReadonlyMap<string, FootingDesign>): RecordedAssumption[] {
+  const list: RecordedAssumption[] = [];
+  const add = (item: string | null, key: string, text: string, reason: string) => {
+    const full = `${item ?? 'project'}:${key}`;
+    const answer = building.answers.get(full);
+    list.push({ item, key: full, mark: item === null ? 'project' : markOf(building, item), text, reason, answer: answer ? { reason: answer.reason, by: answer.by } : null });
+  };
+  add(null, 'stability', 'Something resists wind and notional sway in each direction.', 'Overall stability is not calculated here: name what resists it.');
+  for (const source of [members, footings]) for (const [id, design] of source) for (const { key, text, reason } of design.assumptions) add(id, key, text, reason);
+  return list;
+}

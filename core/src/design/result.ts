@@ -1,0 +1,38 @@
+import type { Assumption, Check, VerdictWord } from '../sheet';
+
+/** An assumption on an item: it stays open until somebody confirms it with a reason. */
+export interface RecordedAssumption extends Omit<Assumption, 'type'> {
+  readonly item: string | null;
+  readonly mark: string;
+  readonly answer: { readonly reason: string; readonly by: string } | null;
+}
+
+export interface PhilosophyResult {
+  readonly philosophy: string;
+  readonly title: string;
+  readonly checks: readonly Check[];
+}
+
+export interface MemberDesign {
+  readonly id: string;
+  readonly kind: 'beam' | 'column';
+  readonly mark: string;
+  readonly section: string | null;
+  readonly grade: string | null;
+  /** Strength by the project's philosophy first, then those shown beside it; service checks stand in each. */
+  readonly results: readonly PhilosophyResult[];
+  readonly verdict: VerdictWord;
+  readonly governing: Check | null;
+  readonly assumptions: readonly Assumption[];
+  /** Why there is nothing to show, when there is nothing. */
+  readonly reason: string | null;
+}
+
+/** Keeps, name by name, the check that comes out worst over all combinations. */
+export function mergeWorst(into: Map<string, Check>, checks: readonly Check[]): void {
+  const rank = (check: Check) => (check.verdict === 'unproven' ? Number.MAX_VALUE : (check.utilisation ?? Number.MAX_VALUE));
+  for (const check of checks) {
+    const held = into.get(check.name);
+    if (!held || rank(check) > rank(held)) into.set(check.name, check);
+  }
+}

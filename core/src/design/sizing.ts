@@ -1,0 +1,75 @@
+import { catalogue } from '../section';
+import { failureLadder, governing, type Check, type VerdictWord } from '../sheet';
+import { PlinthError } from '../error';
+import { checkBeam, withOwnWeight, type Context } from './beam';
+import { checkColumn } from './column';
+
+/** One section tried for a member. */
+export interface Candidate {
+  readonly designation: string;
+  readonly family: string;
+  /** kg/mm, mm */
+  readonly mass: number;
+  readonly depth: number;
+  readonly width: number;
+  readonly utilisation: number | null;
+  /** Worst of what is proved; what no section can prove (rows that are not written) does not count against one of them. */
+  readonly verdict: VerdictWord;
+  readonly governing: Check | null;
+}
+
+export interface SizingRequest {
+  /** Families allowed; all of the project's region when empty. */
+  readonly families?: readonly string[];
+  readonly maxDepth?: number;
+}
+
+const BEAM_FAMILIES = { european: ['UB', 'UC', 'IPE', 'HEA', 'HEB'], american: ['W'] } as const;
+const COLUMN_FAMILIES = { european: ['UC', 'SHS', 'HEA', 'HEB', 'CHS'], american: ['W', 'HSS'] } as const;
+
+/** Families from which a member of this kind is usually chosen. */
+export function usualFamilies(region: 'european' | 'american', kind: 'beam' | 'column'): readonly string[] {
+  return (kind === 'beam' ? BEAM_FAMILIES : COLUMN_FAMILIES)[region];
+}
+
+/**
+ * Tries every allowed shape on a beam or column under all combinations, each with its own weight, by ascending mass. The
+ * loads that land on the member stay as they are: they come from above.
+ */
+export function trySections(context: Context, id: string, request: SizingRequest = {}): Candidate[] {
+  const { building, takedown, standard, philosophy } = context;
+  const beam = building.beams.get(id);
+  const column = building.columns.get(id);
+  const ledger = takedown.members.get(id);
+  if (!ledger || (!beam && !column)) return [];
+  const families = request.families?.length ? request.families : usualFamilies(standard.id, beam ? 'beam' : 'column');
+  const allowed = catalogue().filter((section) => section.region === standard.id && families.includes(section.family) && (request.maxDepth === undefined || section.properties.depth <= request.maxDepth));
+  const tried = allowed.map((section): Candidate => {
+    const base = { designation: section.designation, family: section.family, mass: section.mass, depth: section.properties.depth, width: section.properties.width };
+    let checks: Check[];
+    try {
+      checks = beam ? checkBeam(context, beam, ledger, withOwnWeight(ledger.arrivals, section), section, philosophy) : checkColumn(context, column!, ledger, section, philosophy);
+    } catch (error) {
+      if (!(error instanceof PlinthError)) throw error;
+      return { ...base, utilisation: null, verdict: 'unproven', governing: null };
+    }
+    return { ...base, ...summary(checks) };
+  });
+  return tried.sort((a, b) => a.mass - b.mass || a.depth - b.depth);
+}
+
+/** Rows that stand open whatever section is tried. */
+const NEVER_WRITTEN = new Set(['Moments from the beams', 'Web under what stands on it']);
+
+function summary(checks: readonly Check[]): Pick<Candidate, 'utilisation' | 'verdict' | 'governing'> {
+  const counted = checks.filter((check) => !NEVER_WRITTEN.has(check.name));
+  const top = governing(counted);
+  const open = counted.some((check) => check.verdict === 'unproven');
+  return { utilisation: top?.utilisation ?? null, verdict: open ? 'unproven' : (top?.verdict ?? 'unproven'), governing: failureLadder(counted)[0] ?? null };
+}
+
+/** The lightest of the candidates that carries, or null. */
+export function lightest(candidates: readonly Candidate[]): Candidate | null {
+  return candidates.find((candidate) => candidate.verdict === 'carries' || candidate.verdict === 'tight') ?? null;
+}
+

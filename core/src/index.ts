@@ -1,0 +1,14 @@
+/** The computation: everything that is true of structures, with no interface code. */
+export * from './error';
+export * from './quantity';
+export * from './sheet';
+export * from './material';
+export * from './section';
+export * from './load';
+export * from './beam';
+export * from './building';
+export * from './takedown';
+export * from './standard';
+export * from './design';
+export * from './exchange';
+export * from './tool';

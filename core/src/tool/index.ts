@@ -1,0 +1,17 @@
+import { BadInput } from '../error';
+import { STANDARDS } from '../standard';
+import { familyTools } from './tools/family';
+import * as general from './tools/general';
+import type { Tool } from './tool';
+
+export { BadFields, inputSchema, readInput, runTool, type FieldIssue, type Tool, type ToolReply } from './tool';
+
+/** Every calculation there is, by id. */
+export const TOOLS: ReadonlyMap<string, Tool> = new Map([...Object.values(general), ...Object.values(STANDARDS).flatMap(familyTools)].sort((a, b) => a.id.localeCompare(b.id)).map((tool) => [tool.id, tool]));
+
+/** @throws BadInput when there is no tool of that id */
+export function findTool(id: string): Tool {
+  const tool = TOOLS.get(id);
+  if (!tool) throw new BadInput(`there is no tool "${id}"; the list names all ${TOOLS.size}`, 'tool');
+  return tool;
+}

@@ -1,0 +1,72 @@
+import { z } from 'zod';
+import { BadInput } from '../error';
+import type { Kind } from '../quantity';
+import { entriesOf, Sheet, type Assumption, type Check, type Entry } from '../sheet';
+
+/** One field that is wrong, in words. */
+export interface FieldIssue {
+  readonly field: string;
+  readonly message: string;
+}
+
+/** Input that a schema refuses: every fault at its field. */
+export class BadFields extends BadInput {
+  constructor(readonly issues: readonly FieldIssue[]) {
+    super(issues.map((issue) => (issue.field ? `${issue.field}: ${issue.message}` : issue.message)).join('; '), issues[0]?.field);
+  }
+}
+
+export interface ToolOutput {
+  readonly result: unknown;
+  readonly checks?: readonly Check[];
+}
+
+/** A calculation, declared once: the command line, the HTTP API, the Bench and the sheets are made from it. */
+export interface Tool {
+  readonly id: string;
+  readonly title: string;
+  readonly summary: string;
+  readonly input: z.ZodType;
+  /** Kinds of the numbers in the result, by name; numbers not named are plain. */
+  readonly kinds: Readonly<Record<string, Kind>>;
+  /** An input that works: shown on the API page and run by the tests. */
+  readonly example: unknown;
+  readonly run: (input: never, sheet?: Sheet) => ToolOutput;
+}
+
+export interface ToolReply {
+  readonly tool: string;
+  readonly result: unknown;
+  readonly kinds: Readonly<Record<string, Kind>>;
+  readonly checks: readonly Check[];
+  readonly steps: readonly Entry[];
+  readonly assumptions: readonly Assumption[];
+}
+
+/** Keeps the types of input and run together; erased in the registry. */
+export function defineTool<S extends z.ZodType>(tool: Omit<Tool, 'input' | 'run' | 'kinds'> & { input: S; kinds?: Tool['kinds']; run: (input: z.output<S>, sheet?: Sheet) => ToolOutput }): Tool {
+  return { kinds: {}, ...tool } as unknown as Tool;
+}
+
+/**
+ * Reads input by a schema.
+ * @throws BadFields with every fault at its field
+ */
+export function readInput<S extends z.ZodType>(schema: S, raw: unknown): z.output<S> {
+  const parsed = schema.safeParse(raw);
+  if (parsed.success) return parsed.data;
+  throw new BadFields(parsed.error.issues.map((issue) => ({ field: issue.path.join('.'), message: issue.message })));
+}
+
+/** Runs a tool on raw input, with its sheet. @throws BadFields, or what the calculation throws */
+export function runTool(tool: Tool, raw: unknown): ToolReply {
+  const input = readInput(tool.input, raw);
+  const sheet = new Sheet();
+  const { result, checks = [] } = tool.run(input as never, sheet);
+  return { tool: tool.id, result, kinds: tool.kinds, checks, steps: sheet.entries, assumptions: entriesOf(sheet.entries, 'assumption') };
+}
+
+/** JSON Schema of a tool's input side: what may be sent. */
+export function inputSchema(tool: Tool): unknown {
+  return z.toJSONSchema(tool.input, { io: 'input', unrepresentable: 'any' });
+}

@@ -1,0 +1,128 @@
+import { z } from 'zod';
+import { BadInput } from '../../error';
+import { caseOf, NATURES, USES } from '../../load';
+import { BARS, concrete, REINFORCEMENT, steelGrade } from '../../material';
+import { quantity } from '../../quantity';
+import { findSection } from '../../section';
+import { philosophyOf, type BeamActions, type Standard } from '../../standard';
+import { defineTool, type Tool } from '../tool';
+
+interface Examples {
+  readonly grade: string;
+  readonly beam: string;
+  readonly column: string;
+  readonly concrete: string;
+  readonly reinforcement: keyof typeof REINFORCEMENT;
+  readonly bar: string;
+}
+
+const EXAMPLES: Record<Standard['id'], Examples> = {
+  european: { grade: 'S355', beam: 'UB 457x191x67', column: 'UC 203x203x46', concrete: 'C30/37', reinforcement: 'B500B', bar: '16' },
+  american: { grade: 'A992', beam: 'W18X50', column: 'W8X31', concrete: '4000 psi', reinforcement: 'Grade 60', bar: '#5' },
+};
+
+/** The tools that every family offers, made from its `Standard`: ids are `family.topic.thing`. */
+export function familyTools(standard: Standard): Tool[] {
+  const example = EXAMPLES[standard.id];
+  const philosophyIds = standard.philosophies.map((philosophy) => philosophy.id) as [string, ...string[]];
+  const philosophy = z.enum(philosophyIds).default(philosophyIds[0]).describe('philosophy: what the effects have been combined by');
+  const section = z.string().describe('designation of the catalogue');
+  const grade = z.string().describe('steel grade');
+  const effects = z.string().default('typed').describe('name of the combination');
+  const { editions } = standard;
+  const named = (title: string) => `${title} (${editions.join(', ')})`;
+
+  const combinations = defineTool({
+    id: `${standard.id}.combinations`,
+    title: named('Combinations'),
+    summary: 'Combinations for strength, service and lifting of the load cases given.',
+    input: z.object({ cases: z.array(z.object({ nature: z.enum(NATURES), use: z.enum(USES).optional().describe('use of an imposed load') })).min(1, 'name at least one case'), philosophy }),
+    example: { cases: [{ nature: 'permanent' }, { nature: 'imposed', use: 'B' }, { nature: 'snow' }, { nature: 'wind' }] },
+    run: (input) => {
+      const cases = input.cases.map(({ nature, use }) => caseOf(nature, use));
+      const { rules } = philosophyOf(standard, input.philosophy);
+      return { result: { strength: rules.strength(cases), service: rules.service(cases), lifting: rules.lifting(cases) } };
+    },
+  });
+
+  const beam = defineTool({
+    id: `${standard.id}.steel.beam`,
+    title: named('Rolled steel beam'),
+    summary: 'Bending, shear and lateral-torsional buckling of one segment under effects that are already combined.',
+    input: z.object({
+      section,
+      grade,
+      philosophy,
+      combination: effects,
+      moment: quantity('moment', 'largest moment, sagging positive'),
+      shear: quantity('force', 'largest shear'),
+      unbraced: quantity('length', 'length between lateral restraints; 0: held along its length', { min: 0 }),
+      quarters: z.tuple([quantity('moment', 'at a quarter'), quantity('moment', 'at the middle'), quantity('moment', 'at three quarters')]).optional().describe('moments along the segment; left out: constant, which is conservative'),
+    }),
+    example: { section: example.beam, grade: example.grade, moment: '210 kNm', shear: '140 kN', unbraced: '3 m', quarters: ['160 kNm', '210 kNm', '160 kNm'] },
+    run: ({ moment, shear, unbraced, quarters, ...input }, sheet) => {
+      const chosen = philosophyOf(standard, input.philosophy);
+      const actions: BeamActions = {
+        basis: chosen.basis,
+        combination: input.combination,
+        moment,
+        shear,
+        segments: unbraced === 0 ? [] : [{ from: 0, to: unbraced, peak: moment, quarters: quarters ?? [moment, moment, moment], freeTip: false, tensionFlangeHeld: false }],
+      };
+      sheet?.assume('load-height', 'Load acts at the shear centre.', 'Load on a free top flange would lower the resistance to lateral-torsional buckling.');
+      if (unbraced === 0) sheet?.assume('restraint', 'The compression flange is held along its length.', 'Typed: unbraced length 0.');
+      return { result: {}, checks: standard.steelBeam({ section: findSection(input.section), grade: steelGrade(input.grade), actions }, chosen, sheet) };
+    },
+  });
+
+  const column = defineTool({
+    id: `${standard.id}.steel.column`,
+    title: named('Steel column in axial load'),
+    summary: 'Cross-section, flexural and torsional buckling under a compression that is already combined.',
+    input: z.object({
+      section,
+      grade,
+      philosophy,
+      combination: effects,
+      axial: quantity('force', 'compression positive'),
+      lengthY: quantity('length', 'effective length, major axis', { above: 0 }),
+      lengthZ: quantity('length', 'effective length, minor axis', { above: 0 }),
+      lengthT: quantity('length', 'length between restraints against twisting', { above: 0 }),
+    }),
+    example: { section: example.column, grade: example.grade, axial: '600 kN', lengthY: '4 m', lengthZ: '4 m', lengthT: '4 m' },
+    run: (input, sheet) => {
+      const chosen = philosophyOf(standard, input.philosophy);
+      return { result: {}, checks: standard.steelColumn({ ...input, basis: chosen.basis, section: findSection(input.section), grade: steelGrade(input.grade) }, chosen, sheet) };
+    },
+  });
+
+  const pad = defineTool({
+    id: `${standard.id}.footing.pad`,
+    title: named('Strength of a pad footing'),
+    summary: 'Bars, anchorage, shear and punching of a concentrically loaded pad under a factored column load.',
+    input: z.object({
+      width: quantity('length', 'pad along x', { above: 0 }),
+      length: quantity('length', 'pad along y', { above: 0 }),
+      thickness: quantity('sectionLength', 'thickness', { above: 0 }),
+      columnWidth: quantity('sectionLength', 'column along x', { above: 0 }),
+      columnDepth: quantity('sectionLength', 'column along y', { above: 0 }),
+      concrete: z.string().describe('concrete, such as C30/37 or 4000 psi'),
+      reinforcement: z.enum(Object.keys(REINFORCEMENT) as [keyof typeof REINFORCEMENT]).describe('reinforcing steel'),
+      bar: z.string().describe('bar: 16, or #5'),
+      cover: quantity('sectionLength', 'cover', { min: 0 }),
+      force: quantity('force', 'factored column load'),
+      combination: effects,
+    }),
+    kinds: { needed: 'area', provided: 'area', spacing: 'sectionLength' },
+    example: { width: '1.8 m', length: '1.8 m', thickness: '450 mm', columnWidth: '254 mm', columnDepth: '254 mm', concrete: example.concrete, reinforcement: example.reinforcement, bar: example.bar, cover: 50, force: '680 kN' },
+    run: (input, sheet) => {
+      const bar = BARS.find((candidate) => candidate.id === input.bar && candidate.family === standard.id);
+      if (!bar) throw new BadInput(`bar "${input.bar}" is not known; known are ${BARS.filter((b) => b.family === standard.id).map((b) => b.id).join(', ')}`, 'bar');
+      const { force, combination, reinforcement, ...rest } = input;
+      const { checks, bars } = standard.padStrength({ ...rest, bar, concrete: concrete(input.concrete), fy: REINFORCEMENT[reinforcement].fyk, factored: { force, combination } }, sheet);
+      return { result: { bars }, checks };
+    },
+  });
+
+  return [combinations, beam, column, pad];
+}

@@ -1,0 +1,192 @@
+import { z } from 'zod';
+import { solveBeam, type BeamLoad } from '../../beam';
+import { itemSchema, type Item } from '../../building';
+import { bearingPressure, computeProject, ruleOfThumbPad } from '../../design';
+import { buildUpSchema, sumByCase } from '../../load';
+import { KINDS, formatQuantity, parseQuantity, quantity, type Kind } from '../../quantity';
+import { findSection, sectionProperties, type SectionProperties, type Shape } from '../../section';
+import { compare } from '../../sheet';
+import { totalOf } from '../../takedown';
+import { defineTool } from '../tool';
+
+const PROPERTY_KINDS: Record<keyof SectionProperties, Kind> = {
+  A: 'area',
+  Iy: 'secondMoment',
+  Iz: 'secondMoment',
+  Wely: 'sectionModulus',
+  Welz: 'sectionModulus',
+  Wply: 'sectionModulus',
+  Wplz: 'sectionModulus',
+  iy: 'sectionLength',
+  iz: 'sectionLength',
+  It: 'torsionConstant',
+  Iw: 'warpingConstant',
+  cz: 'sectionLength',
+  shearCentre: 'sectionLength',
+  depth: 'sectionLength',
+  width: 'sectionLength',
+};
+
+const size = (description: string) => quantity('sectionLength', description, { above: 0 });
+const radius = (description: string) => quantity('sectionLength', description, { min: 0 }).default(0);
+
+const shapeSchema = z.discriminatedUnion('outline', [
+  z.object({ outline: z.literal('I'), h: size('overall depth'), b: size('flange width'), tw: size('web'), tf: size('flange'), r: radius('root radius') }),
+  z.object({ outline: z.literal('channel'), h: size('overall depth'), b: size('flange width'), tw: size('web'), tf: size('flange'), r: radius('root radius') }),
+  z.object({ outline: z.literal('box'), h: size('overall depth'), b: size('overall width'), t: size('wall'), ro: radius('outer corner radius'), ri: radius('inner corner radius') }),
+  z.object({ outline: z.literal('tube'), d: size('outside diameter'), t: size('wall') }),
+]);
+
+export const quantityRead = defineTool({
+  id: 'quantity.read',
+  title: 'Read a quantity',
+  summary: 'Reads what a person types, such as 10\'6", 285 plf or 3*0.85, and shows it in both unit systems.',
+  input: z.object({ text: z.string().describe('what was typed'), kind: z.enum(KINDS).describe('kind of quantity'), system: z.enum(['SI', 'US']).describe('units of a bare number') }),
+  example: { text: `10'6"`, kind: 'length', system: 'US' },
+  run: ({ text, kind, system }) => {
+    const value = parseQuantity(text, kind, system);
+    return { result: { value, SI: formatQuantity(value, kind, 'SI', { figures: 6 }), US: formatQuantity(value, kind, 'US', { figures: 6 }) } };
+  },
+});
+
+export const sectionOf = defineTool({
+  id: 'section.properties',
+  title: 'Section properties from dimensions',
+  summary: 'Area, moduli, second moments, torsion and warping constants of an I, channel, box or tube, root radii included.',
+  input: z.object({ shape: shapeSchema.describe('outline and dimensions') }),
+  kinds: PROPERTY_KINDS,
+  example: { shape: { outline: 'I', h: 300, b: 150, tw: 7.1, tf: '10.7 mm', r: 15 } },
+  run: ({ shape }) => ({ result: sectionProperties(shape as Shape) }),
+});
+
+export const sectionCatalogued = defineTool({
+  id: 'section.catalogued',
+  title: 'Catalogued section',
+  summary: 'Dimensions, mass and properties of a catalogued shape.',
+  input: z.object({ section: z.string().describe('designation, such as UB 457x191x82 or W16X31') }),
+  kinds: { ...PROPERTY_KINDS, mass: 'massPerLength' },
+  example: { section: 'UB 457x191x82' },
+  run: ({ section }) => {
+    const { properties, shape, mass, family } = findSection(section);
+    return { result: { designation: section, family, mass, shape, ...properties } };
+  },
+});
+
+export const buildUpSum = defineTool({
+  id: 'load.buildUp',
+  title: 'Load build-up',
+  summary: 'Sums the layers and variable loads of a build-up by case, per area on plan; layers act per area of slope.',
+  input: z.object({ buildUp: buildUpSchema, pitch: quantity('angle', 'pitch of the plane', { min: 0, max: 1.4 }).default(0) }),
+  example: { buildUp: { name: 'Roof', layers: [{ name: 'slates', load: '0.6 kN/m2' }, { name: 'battens and felt', load: '0.1 kN/m2' }], variable: [{ name: 'snow', load: '0.6 kN/m2', nature: 'snow' }] }, pitch: '35 deg' },
+  run: ({ buildUp, pitch }, sheet) => ({ result: { byCase: Object.fromEntries(sumByCase(buildUp, pitch, sheet)) } }),
+});
+
+const loadSchema = z.discriminatedUnion('type', [
+  z.object({ type: z.literal('point'), at: quantity('length', 'from the left end'), force: quantity('force', 'downward') }),
+  z.object({ type: z.literal('distributed'), from: quantity('length', 'start'), to: quantity('length', 'end'), start: quantity('lineLoad', 'at the start, downward'), end: quantity('lineLoad', 'at the end, downward') }),
+  z.object({ type: z.literal('moment'), at: quantity('length', 'from the left end'), moment: quantity('moment', 'clockwise') }),
+]);
+
+export const beamLine = defineTool({
+  id: 'beam.line',
+  title: 'Line beam',
+  summary: 'Exact reactions and extremes of moment, shear and deflection of a beam of any number of spans, with cantilevers and hinges.',
+  input: z.object({
+    length: quantity('length', 'length of the beam', { above: 0 }),
+    EI: quantity('stiffness', 'flexural stiffness', { above: 0 }),
+    supports: z.array(z.object({ at: quantity('length', 'from the left end'), fixed: z.boolean().default(false).describe('holds rotation') })).min(1, 'a beam needs a support'),
+    hinges: z.array(quantity('length', 'from the left end')).default([]),
+    loads: z.array(loadSchema).default([]),
+  }),
+  kinds: { force: 'force', moment: 'moment', at: 'length', shear: 'force', deflection: 'sectionLength' },
+  example: { length: '10 m', EI: '42000 kN*m^2', supports: [{ at: 0 }, { at: '4 m' }, { at: '10 m' }], loads: [{ type: 'distributed', from: 0, to: '10 m', start: '12 kN/m', end: '12 kN/m' }, { type: 'point', at: '7 m', force: '40 kN' }] },
+  run: ({ loads, ...beam }) => {
+    const solution = solveBeam(beam, loads as BeamLoad[]);
+    const [moment, shear, deflection] = (['moment', 'shear', 'deflection'] as const).map((effect) => solution.extremes(effect));
+    return { result: { reactions: solution.reactions, moment, shear, deflection, contraflexures: solution.contraflexures() } };
+  },
+});
+
+const itemsSchema = z.object({ items: z.array(itemSchema).min(1).describe('items of a project file') });
+
+const smallBuilding = {
+  items: [
+    {
+      id: 'brief',
+      kind: 'brief',
+      body: { name: 'One bay', family: 'european', units: 'SI', combinationRule: '6.10', grade: 'S355', hollowGrade: 'S355H', roundGrade: 'S355H', concrete: 'C30/37', reinforcement: 'B500B', bar: '12', cover: 50, bearing: '150 kPa', bearingBasis: 'gross', soilUnitWeight: '18 kN/m3', concreteUnitWeight: '25 kN/m3', foundingDepth: '1 m', footingStep: 50, deflectionVariable: 360, deflectionTotal: 250, deflectionTransfer: 500 },
+    },
+    { id: 'L1', kind: 'level', body: { name: 'Floor', elevation: '3 m' } },
+    { id: 'L0', kind: 'level', body: { name: 'Ground', elevation: 0 } },
+    { id: 'floor', kind: 'buildUp', body: { name: 'Floor', layers: [{ name: 'deck', load: '1.2 kN/m2' }], variable: [{ name: 'office', load: '3 kN/m2', nature: 'imposed', use: 'B' }] } },
+    { id: 'F1', kind: 'footing', body: { mark: 'F1', at: { x: 0, y: 0 }, level: 'L0' } },
+    { id: 'F2', kind: 'footing', body: { mark: 'F2', at: { x: '6 m', y: 0 }, level: 'L0' } },
+    { id: 'C1', kind: 'column', body: { mark: 'C1', at: { x: 0, y: 0 }, base: 'L0', top: 'L1', by: 'F1', section: 'UC 152x152x23', ownWeight: '0.3 kN/m' } },
+    { id: 'C2', kind: 'column', body: { mark: 'C2', at: { x: '6 m', y: 0 }, base: 'L0', top: 'L1', by: 'F2', section: 'UC 152x152x23', ownWeight: '0.3 kN/m' } },
+    { id: 'B1', kind: 'beam', body: { mark: 'B1', level: 'L1', from: { x: 0, y: 0 }, to: { x: '6 m', y: 0 }, section: 'UB 356x127x33', ownWeight: '0.4 kN/m', supports: [{ at: 0, by: 'C1' }, { at: '6 m', by: 'C2' }], strips: [{ buildUp: 'floor', from: 0, to: '6 m', widthStart: '3 m', widthEnd: '3 m' }], restraint: 'floor' } },
+  ],
+};
+
+export const takedownBuilding = defineTool({
+  id: 'takedown.building',
+  title: 'Load takedown of a building',
+  summary: 'Takes every case down to the ground, unfactored: reactions, balance and loose ends.',
+  input: itemsSchema,
+  example: smallBuilding,
+  run: ({ items }) => {
+    const { takedown, balance, looseEnds } = computeProject(items as Item[]);
+    const members = takedown.order.map((id) => {
+      const ledger = takedown.members.get(id)!;
+      return { id, mark: ledger.mark, kind: ledger.kind, order: ledger.order, transfer: ledger.transfer, sum: ledger.sum, leaves: ledger.leaves.map(({ to, at, byCase }) => ({ to, at, byCase })) };
+    });
+    return { result: { cases: takedown.cases, members, balance, looseEnds } };
+  },
+});
+
+export const designProject = defineTool({
+  id: 'design.project',
+  title: 'Design of a whole project',
+  summary: 'Takedown and every check of every member and footing.',
+  input: itemsSchema,
+  example: smallBuilding,
+  run: ({ items }) => {
+    const result = computeProject(items as Item[]);
+    const members = [...result.members.values()].map(({ id, mark, section, verdict, governing, results, reason }) => ({ id, mark, section, verdict, governing, results, reason }));
+    const footings = [...result.footings.values()].map(({ id, mark, width, length, thickness, pressure, allowable, verdict, governing, checks, reason }) => ({ id, mark, width, length, thickness, pressure, allowable, verdict, governing, checks, reason }));
+    return { result: { members, footings, looseEnds: result.looseEnds, assumptions: result.assumptions, load: result.balance.map((line) => ({ case: line.loadCase.id, applied: line.applied.force, delivered: line.delivered.force, lost: line.lost.force })), total: totalOf(Object.fromEntries(result.balance.map((line) => [line.loadCase.id, line.applied.force]))) } };
+  },
+});
+
+export const footingBearing = defineTool({
+  id: 'footing.bearing',
+  title: 'Bearing pressure of a pad',
+  summary: 'Gross or net pressure under a concentrically loaded pad with its own weight and backfill, against an allowable value.',
+  input: z.object({
+    load: quantity('force', 'service load of the column', { above: 0 }),
+    width: quantity('length', 'pad along x', { above: 0 }),
+    length: quantity('length', 'pad along y', { above: 0 }),
+    thickness: quantity('sectionLength', 'thickness', { above: 0 }),
+    depth: quantity('length', 'founding depth', { min: 0 }),
+    concrete: quantity('unitWeight', 'unit weight of concrete', { above: 0 }).default(25e-6),
+    soil: quantity('unitWeight', 'unit weight of soil', { min: 0 }).default(18e-6),
+    allowable: quantity('bearing', 'allowable bearing', { above: 0 }),
+    basis: z.enum(['gross', 'net']).describe('what the allowable bearing is stated for'),
+  }),
+  kinds: { pressure: 'bearing' },
+  example: { load: '320 kN', width: '1.6 m', length: '1.6 m', thickness: '400 mm', depth: '1.2 m', allowable: '150 kPa', basis: 'gross' },
+  run: ({ load, width, length, thickness, depth, concrete, soil, allowable, basis }, sheet) => {
+    const pressure = bearingPressure(load, width, length, thickness, { allowable, basis, soil, concrete, depth }, sheet);
+    sheet?.given('q_a', allowable, 'bearing', `allowable bearing, ${basis}`);
+    const check = compare({ name: 'Bearing', clause: `allowable bearing, ${basis}`, mode: 'service', kind: 'bearing', demand: pressure, demandSymbol: basis === 'gross' ? 'q' : 'q_n', capacity: allowable, capacitySymbol: 'q_a' }, sheet);
+    return { result: { pressure }, checks: [check] };
+  },
+});
+
+export const footingRuleOfThumb = defineTool({
+  id: 'footing.ruleOfThumb',
+  title: 'Plain pad of a small house',
+  summary: 'Thickness of a plain concrete pad by 45 degree spread; a rule of thumb with stated limits.',
+  input: z.object({ load: quantity('force', 'service load'), width: quantity('length', 'larger side of the pad', { above: 0 }), column: quantity('sectionLength', 'smaller side of the column', { above: 0 }), thickness: quantity('sectionLength', 'thickness', { above: 0 }) }),
+  example: { load: '60 kN', width: '0.75 m', column: 150, thickness: 300 },
+  run: (input, sheet) => ({ result: {}, checks: ruleOfThumbPad(input, sheet) }),
+});
