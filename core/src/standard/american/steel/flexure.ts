@@ -8,7 +8,7 @@ import type { Segment } from '../../standard';
  */
 export function momentGradientFactor(segment: Segment, sheet?: Sheet): number {
   const Mmax = Math.abs(segment.peak);
-  if (Mmax === 0 || segment.freeTip || segment.tensionFlangeHeld) {
+  if (Mmax < 1e-3 || segment.freeTip || segment.tensionFlangeHeld) {
     sheet?.step('C_b', '1', {}, 1, 'ratio', 'F1', 'moment gradient factor');
     return 1;
   }

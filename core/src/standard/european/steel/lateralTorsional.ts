@@ -7,6 +7,8 @@ import { IMPERFECTION, type Curve } from './buckling';
 /** UK annex NA.2.17 for rolled sections: plateau and beta of 6.3.2.3. */
 const LAMBDA_LT0 = 0.4;
 const BETA = 0.75;
+/** A moment smaller than this, Nmm, has no diagram worth reading. */
+const NOTHING = 1e-3;
 
 /**
  * Moment gradient factor of a segment held at both ends, from the moments at its quarter points
@@ -15,7 +17,7 @@ const BETA = 0.75;
 export function momentGradientFactor(segment: Segment, sheet?: Sheet): number {
   const M = Math.abs(segment.peak);
   const [M2, M3, M4] = segment.quarters;
-  if (M === 0 || segment.freeTip || segment.tensionFlangeHeld) {
+  if (M < NOTHING || segment.freeTip || segment.tensionFlangeHeld) {
     sheet?.step('C_1', '1', {}, 1, 'ratio', 'conservative', 'moment gradient factor');
     return 1;
   }
