@@ -10,5 +10,6 @@ export * from './building';
 export * from './takedown';
 export * from './standard';
 export * from './design';
+export * from './drawing';
 export * from './exchange';
 export * from './tool';

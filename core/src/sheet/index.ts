@@ -1,3 +1,4 @@
 export * from './check';
 export { audit, type Evaluate } from './audit';
 export { entriesOf, Sheet, type Assumption, type Branch, type Entry, type Given, type Lookup, type Note, type Scope, type Step, type Verdict } from './sheet';
+export { substitute, symbolKinds, type SymbolKinds } from './print';

@@ -1,0 +1,93 @@
+/** Contracts of the HTTP API: what is sent and what comes back, shared by server and web. */
+import { z } from 'zod';
+import { changeSchema } from '@plinth/core';
+
+export const createProjectSchema = z.object({
+  name: z.string().trim().min(1, 'give the project a name').max(80, 'a name has at most 80 characters'),
+  family: z.enum(['european', 'american']),
+});
+export type CreateProject = z.input<typeof createProjectSchema>;
+
+const who = z.string().trim().min(1, 'say who makes the change').max(60);
+const commandId = z.string().min(8).max(64).describe('made by the client; a resend with the same id is harmless');
+
+/** A change of a project: all of it happens, or none. */
+export const commandSchema = z.object({
+  commandId,
+  who,
+  summary: z.string().trim().min(1).max(200).describe('what was done, in words'),
+  reason: z.string().max(500).default(''),
+  changes: z.array(changeSchema).min(1, 'a command changes something').max(20_000),
+});
+export type CommandInput = z.input<typeof commandSchema>;
+export type Command = z.output<typeof commandSchema>;
+
+export const undoSchema = z.object({ commandId, who });
+export type UndoInput = z.input<typeof undoSchema>;
+
+export interface ProjectSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly family: 'european' | 'american';
+  /** Number of the last journal entry. */
+  readonly version: number;
+  readonly items: number;
+  readonly updatedAt: string;
+}
+
+export interface ApiItem {
+  readonly id: string;
+  readonly kind: string;
+  readonly body: unknown;
+  readonly revision: number;
+}
+
+export interface ProjectSnapshot extends ProjectSummary {
+  readonly list: readonly ApiItem[];
+}
+
+/** What changed since a journal number: a client that was away catches up by it. */
+export interface ProjectChanges {
+  readonly version: number;
+  readonly changed: readonly ApiItem[];
+  readonly removed: readonly string[];
+}
+
+export interface CommandReply {
+  /** Journal number of the command. */
+  readonly version: number;
+  readonly changed: readonly ApiItem[];
+  readonly removed: readonly string[];
+  readonly summary: string;
+}
+
+export interface JournalEntry {
+  readonly version: number;
+  readonly who: string;
+  readonly summary: string;
+  readonly reason: string;
+  readonly at: string;
+  readonly mode: 'do' | 'undo' | 'redo';
+  readonly items: readonly string[];
+}
+
+/** What a live screen is told: which items to ask for again. */
+export interface ProjectEvent {
+  readonly project: string;
+  readonly version: number;
+}
+
+export const ERROR_CODES = ['bad-input', 'unstable', 'outside-scope', 'not-found', 'stale', 'blocked', 'too-large', 'too-many', 'internal'] as const;
+export type ErrorCode = (typeof ERROR_CODES)[number];
+
+/** Every error has this shape, everywhere. */
+export interface ApiError {
+  readonly error: {
+    readonly code: ErrorCode;
+    readonly message: string;
+    readonly field?: string;
+    readonly issues?: readonly { readonly field: string; readonly message: string }[];
+    /** For stale and blocked commands: the items as they are now, and who changed them. */
+    readonly current?: readonly { readonly item: ApiItem | null; readonly id: string; readonly changedBy: string; readonly summary: string }[];
+  };
+}

@@ -1,0 +1,7 @@
+export { Pencil, type AreaMark, type BandMark, type Drawing, type Fill, type LineMark, type Mark, type Pen, type TextMark } from './drawing';
+export { arrowPoints, bandPath, PAPER, PATTERNS, pointList, toSvg, type Palette } from './svg';
+export { beamDiagram, type BeamDiagramInput } from './beamDiagram';
+export { sectionDrawing } from './sectionDrawing';
+export { footingDrawing } from './footingDrawing';
+export { planDrawing, type PlanInput } from './plan';
+export { riverDrawing, riverLayout, type RiverInput, type RiverNode } from './river';

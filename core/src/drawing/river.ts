@@ -1,0 +1,203 @@
+import { planLength, project, type Building } from '../building';
+import { NATURES, type Nature } from '../load';
+import { formatQuantity } from '../quantity';
+import { addInto, arrivalTotal, totalOf, type ByCase, type Leave, type Takedown } from '../takedown';
+import { Pencil, type Drawing } from './drawing';
+
+export interface RiverInput {
+  readonly building: Building;
+  readonly takedown: Takedown;
+  readonly selected: string | null;
+  /** Factor of each case: 1 for all shows them unfactored; those of a combination show it. */
+  readonly factor: (caseId: string) => number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Where a member stands in the river. Beams and walls are bars from x1 to x2 at y; columns and hangers shafts from y to foot. */
+export interface RiverNode {
+  readonly id: string;
+  readonly kind: 'beam' | 'column' | 'wall' | 'hanger' | 'footing';
+  readonly x1: number;
+  readonly x2: number;
+  readonly y: number;
+  readonly foot: number;
+  /** x at a distance along the member. */
+  readonly along: (at: number) => number;
+}
+
+const BAR = 8;
+const LEFT = 20;
+const TOP = 58;
+const FOOT = 60;
+
+const natureOf = (caseId: string) => caseId.split('-')[0] as Nature;
+
+/** Sums by nature, times the factor of each case, in the order in which natures are drawn. */
+function byNature(byCase: ByCase, factor: RiverInput['factor']): [Nature, number][] {
+  const sums = new Map<Nature, number>();
+  for (const id in byCase) sums.set(natureOf(id), (sums.get(natureOf(id)) ?? 0) + byCase[id]! * factor(id));
+  return NATURES.filter((nature) => sums.get(nature)).map((nature) => [nature, sums.get(nature)!]);
+}
+
+/**
+ * Places every member: levels one below the other, the ground's columns side by side in the order of their place on plan,
+ * everything else over what it rests on. Beams of one level that carry each other, or would lie in one place, take lanes.
+ */
+export function riverLayout({ building, takedown, width, height }: Pick<RiverInput, 'building' | 'takedown' | 'width' | 'height'>): Map<string, RiverNode> {
+  const nodes = new Map<string, RiverNode>();
+  const { levels } = building;
+  if (levels.length === 0) return nodes;
+  const pitch = (height - TOP - FOOT) / Math.max(1, levels.length - 1);
+  const levelY = new Map(levels.map((level, i) => [level.id, TOP + i * pitch]));
+  const y = (level: string) => levelY.get(level) ?? TOP;
+
+  const roots = takedown.order.filter((id) => takedown.members.get(id)!.leaves.every((leave) => leave.to === 'ground' || leave.to === null));
+  const placeOf = (id: string) => building.footings.get(id)?.at ?? building.columns.get(id)?.at ?? building.beams.get(id)?.from ?? building.walls.get(id)?.from ?? building.hangers.get(id)!.at;
+  roots.sort((a, b) => placeOf(a).x - placeOf(b).x || placeOf(a).y - placeOf(b).y);
+  const slot = (width - 2 * LEFT) / Math.max(1, roots.length);
+  const rootX = new Map(roots.map((id, i) => [id, LEFT + (i + 0.5) * slot]));
+
+  const lanes = lanesOf(building, takedown, pitch);
+  const target = (leave: Leave | undefined, atPoint: { x: number; y: number }): number | undefined => {
+    const node = leave?.to ? nodes.get(leave.to) : undefined;
+    if (!node) return undefined;
+    const line = building.beams.get(node.id) ?? building.walls.get(node.id);
+    return node.along(line ? project(line, atPoint) : 0);
+  };
+  for (const id of [...takedown.order].reverse()) {
+    const ledger = takedown.members.get(id)!;
+    const fallback = rootX.get(id) ?? LEFT + slot / 2;
+    const { kind } = ledger;
+    if (kind === 'footing' || kind === 'column' || kind === 'hanger') {
+      const member = building.footings.get(id) ?? building.columns.get(id) ?? building.hangers.get(id)!;
+      const x = target(ledger.leaves[0], member.at) ?? fallback;
+      const top = 'top' in member ? y(member.top) : y(member.level);
+      const foot = 'base' in member ? y(member.base) : top;
+      nodes.set(id, { id, kind, x1: x, x2: x, y: top, foot, along: () => x });
+      continue;
+    }
+    const line = building.beams.get(id) ?? building.walls.get(id)!;
+    const length = planLength(line);
+    const direction = { x: (line.to.x - line.from.x) / (length || 1), y: (line.to.y - line.from.y) / (length || 1) };
+    const pointAt = (at: number) => ({ x: line.from.x + at * direction.x, y: line.from.y + at * direction.y });
+    const ends = kind === 'wall' ? [0, length].map((at) => ({ at, x: target(ledger.leaves[0], pointAt(at)) })) : ledger.leaves.map((leave) => ({ at: leave.at, x: target(leave, pointAt(leave.at)) }));
+    const known = ends.filter((end): end is { at: number; x: number } => end.x !== undefined);
+    const a = known[0] ?? { at: 0, x: fallback };
+    const b = known.at(-1) ?? a;
+    // two supports over one place would leave no bar to see
+    const rate = Math.abs(b.at - a.at) < 1 ? 40 / Math.max(length, 1) : Math.abs(b.x - a.x) < 24 ? (24 / (b.at - a.at)) * (b.x < a.x ? -1 : 1) : (b.x - a.x) / (b.at - a.at);
+    const along = (at: number) => a.x + rate * (at - a.at);
+    const levelId = kind === 'beam' ? building.beams.get(id)!.level : building.walls.get(id)!.base;
+    const bar = y(levelId) + (kind === 'wall' ? -0.34 * pitch : (lanes.get(id) ?? 0));
+    nodes.set(id, { id, kind, x1: Math.min(along(0), along(length)), x2: Math.max(along(0), along(length)), y: bar, foot: bar + BAR, along });
+  }
+  return nodes;
+}
+
+/** Depth below its level's line of each beam: those that others of the level rest on lie lower. */
+function lanesOf(building: Building, takedown: Takedown, pitch: number): Map<string, number> {
+  const lane = new Map<string, number>();
+  let most = 0;
+  for (const id of takedown.order) {
+    const beam = building.beams.get(id);
+    if (!beam) continue;
+    const carried = takedown.members.get(id)!.arrivals.map((arrival) => (arrival.source.type === 'member' ? arrival.source.member : ''));
+    const above = carried.filter((other) => building.beams.get(other)?.level === beam.level).map((other) => lane.get(other)! + 1);
+    const mine = Math.max(0, ...above);
+    lane.set(id, mine);
+    most = Math.max(most, mine);
+  }
+  const step = Math.min(30, (0.45 * pitch) / Math.max(1, most));
+  return new Map([...lane].map(([id, n]) => [id, n * step]));
+}
+
+/** All members that carry load of the one selected, and all whose load it carries, with itself. */
+function pathOf(takedown: Takedown, selected: string): Set<string> {
+  const path = new Set([selected]);
+  const order = takedown.order;
+  for (const id of order) if (path.has(id)) for (const leave of takedown.members.get(id)!.leaves) if (leave.to) path.add(leave.to);
+  const up = new Set([selected]);
+  for (const id of [...order].reverse()) if (up.has(id)) for (const arrival of takedown.members.get(id)!.arrivals) if (arrival.source.type === 'member') up.add(arrival.source.member);
+  for (const id of up) path.add(id);
+  return path;
+}
+
+/** The load river: from roof to ground each member a bar at its level, each load path a band as wide as its kN. */
+export function riverDrawing(input: RiverInput): Drawing {
+  const { building, takedown, selected, factor, width, height } = input;
+  const pencil = new Pencil();
+  const units = building.brief.units;
+  const nodes = riverLayout(input);
+  const path = selected && takedown.members.has(selected) ? pathOf(takedown, selected) : null;
+  const total = (byCase: ByCase) => byNature(byCase, factor).reduce((sum, [, value]) => sum + value, 0);
+  const heaviest = Math.max(1, ...[...takedown.members.values()].map((ledger) => Math.abs(total(ledger.sum))));
+  const roots = [...nodes.values()].filter((node) => node.kind === 'footing').length || 1;
+  // the widest band takes a bit over half of a ground column's place
+  const scale = Math.min(54, (0.5 * (width - 2 * LEFT)) / roots) / heaviest;
+  const { levels } = building;
+  const pitch = (height - TOP - FOOT) / Math.max(1, levels.length - 1);
+  levels.forEach((_, i) => pencil.line([[LEFT, TOP + i * pitch], [width - LEFT, TOP + i * pitch]], 'faint', { width: 0.7, dash: [2, 4] }));
+
+  const stripes = (id: string, title: string, byCase: ByCase, x1: number, y1: number, x2: number, y2: number) => {
+    const parts = byNature(byCase, factor);
+    const whole = parts.reduce((sum, [, value]) => sum + Math.abs(value), 0) * scale;
+    let offset = -whole / 2;
+    for (const [nature, value] of parts) {
+      const band = Math.abs(value) * scale;
+      const opacity = path && !path.has(id) ? 0.22 : 1;
+      // what lifts is shown in the colour that asks for attention
+      pencil.band({ x1: x1 + offset + band / 2, y1, x2: x2 + offset + band / 2, y2, width: Math.max(band, 0.4), fill: value < 0 ? 'accent' : nature, opacity, item: id, title });
+      offset += band;
+    }
+  };
+
+  for (const [id, ledger] of takedown.members) {
+    const node = nodes.get(id);
+    if (!node) continue;
+    if (node.kind === 'column') stripes(id, `${ledger.mark}: ${formatQuantity(total(ledger.sum), 'force', units)}`, ledger.sum, node.x1, node.y, node.x1, node.foot);
+    if (node.kind === 'hanger') stripes(id, `${ledger.mark}: hung load ${formatQuantity(total(ledger.sum), 'force', units)}`, ledger.sum, node.x1, node.foot, node.x1, node.y);
+    for (const leave of ledger.leaves) {
+      const to = leave.to ? nodes.get(leave.to) : undefined;
+      if (!to || node.kind === 'column' || node.kind === 'hanger' || node.kind === 'footing') continue;
+      const x1 = node.kind === 'wall' ? (node.x1 + node.x2) / 2 : node.along(leave.at);
+      const line = building.beams.get(to.id) ?? building.walls.get(to.id);
+      const from = building.beams.get(id);
+      const x2 = from && line ? to.along(project(line, { x: from.from.x + (leave.at / (planLength(from) || 1)) * (from.to.x - from.from.x), y: from.from.y + (leave.at / (planLength(from) || 1)) * (from.to.y - from.from.y) })) : line ? (to.x1 + to.x2) / 2 : to.x1;
+      stripes(id, `${ledger.mark} to ${takedown.members.get(to.id)!.mark}: ${formatQuantity(total(leave.byCase), 'force', units)}`, leave.byCase, x1, node.y + BAR, x2, to.kind === 'hanger' ? to.foot : to.y);
+    }
+    // load that enters here from outside comes as a short band from above
+    const own: Record<string, number> = {};
+    for (const arrival of ledger.arrivals) if (arrival.source.type === 'strip' || arrival.source.type === 'load') addInto(own, arrivalTotal(arrival));
+    if (totalOf(own) !== 0 && node.kind === 'beam') stripes(id, `on ${ledger.mark}: ${formatQuantity(total(own), 'force', units)}`, own, (node.x1 + node.x2) / 2, node.y - 17, (node.x1 + node.x2) / 2, node.y);
+  }
+
+  const faded = (id: string) => (path && !path.has(id) ? 'soft' : 'ink');
+  for (const [id, node] of nodes) {
+    const ledger = takedown.members.get(id)!;
+    const chosen = id === selected;
+    if (node.kind === 'beam' || node.kind === 'wall') {
+      pencil.rectangle(node.x1, node.y, Math.max(6, node.x2 - node.x1), BAR, chosen ? 'accent' : node.kind === 'wall' ? 'masonry' : 'paper', { pen: chosen ? 'accent' : faded(id), width: 1.2, item: id });
+      pencil.text(node.x2 + 5, node.y + BAR, ledger.transfer && node.kind === 'beam' ? `${ledger.mark} transfer` : ledger.mark, { size: 11, bold: true, pen: chosen ? 'accent' : faded(id), item: id, halo: true });
+    } else if (node.kind === 'column') {
+      pencil.rectangle(node.x1 - 5, node.y - 2, 10, 4, chosen ? 'accent' : 'paper', { pen: chosen ? 'accent' : faded(id), width: 1.2, item: id });
+    } else if (node.kind === 'hanger') {
+      pencil.line([[node.x1, node.y], [node.x1, node.foot]], chosen ? 'accent' : faded(id), { width: 1.2, dash: [5, 2], item: id, arrow: 'start' });
+    } else {
+      const half = Math.max(14, (Math.abs(total(ledger.sum)) * scale) / 2 + 6);
+      pencil.rectangle(node.x1 - half, node.y + 1, 2 * half, 11, 'concrete', { pen: chosen ? 'accent' : faded(id), width: 1.3, item: id });
+      pencil.text(node.x1, node.y + 26, ledger.mark, { size: 11, bold: true, anchor: 'middle', pen: chosen ? 'accent' : faded(id), item: id });
+      pencil.text(node.x1, node.y + 40, formatQuantity(total(ledger.sum), 'force', units, { figures: 3, bare: true }), { size: 11, anchor: 'middle', pen: 'soft', item: id });
+    }
+  }
+  for (const [id, node] of nodes) {
+    if (node.kind !== 'column' && node.kind !== 'hanger') continue;
+    const ledger = takedown.members.get(id)!;
+    const half = (Math.abs(total(ledger.sum)) * scale) / 2;
+    const middle = node.kind === 'column' ? node.y + (node.foot - node.y) * 0.66 : (node.y + node.foot) / 2;
+    pencil.text(node.x1 + half + 5, middle, ledger.mark, { size: 10.5, bold: true, pen: id === selected ? 'accent' : faded(id), item: id, halo: true });
+  }
+  const grounds = TOP + (levels.length - 1) * pitch + 13;
+  pencil.rectangle(LEFT, grounds, width - 2 * LEFT, 5, 'ground');
+  return { width, height, title: 'Load river from roof to ground; band widths are proportional to force', marks: pencil.marks };
+}
