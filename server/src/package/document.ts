@@ -1,0 +1,278 @@
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
+import {
+  beamDiagram,
+  BeamModel,
+  caseLabel,
+  combine,
+  contextOf,
+  failureLadder,
+  findSection,
+  footingDrawing,
+  formatNumber,
+  formatQuantity,
+  gradeFor,
+  planDrawing,
+  riverDrawing,
+  sheetFor,
+  STANDARDS,
+  substitute,
+  symbolKinds,
+  toSvg,
+  unitLabel,
+  type Check,
+  type Entry,
+  type Kind,
+  type ProjectResult,
+  type SymbolKinds,
+} from '@plinth/core';
+import { typesetStep } from './mathematics';
+
+export interface PackageOptions {
+  readonly paper: 'A4' | 'LETTER';
+  readonly version: number;
+}
+
+export const CAUTION =
+  'Design aid. Every number in this package must be confirmed by a licensed engineer against the codes in force where the building stands. Loads, ground and connections must be verified before anything is built, altered or taken away.';
+
+const SANS = 'SourceSans';
+
+function heading(text: string, level: 1 | 2 | 3, more: object = {}): Content {
+  return { text, style: `h${level}`, ...more };
+}
+
+function table(widths: (string | number)[], head: string[], rows: TableCell[][], align: ('left' | 'right')[] = []): Content {
+  const cell = (text: TableCell, i: number): TableCell => (typeof text === 'string' ? { text, alignment: align[i] ?? 'left', font: SANS } : text);
+  return {
+    table: { headerRows: 1, dontBreakRows: true, widths, body: [head.map((text, i) => ({ text, style: 'th', alignment: align[i] ?? 'left' })), ...rows.map((row) => row.map(cell))] },
+    layout: { hLineWidth: (i, node) => (i === 0 || i === node.table.body.length ? 0.8 : 0.3), vLineWidth: () => 0, hLineColor: () => '#9a968b', paddingTop: () => 2, paddingBottom: () => 2, paddingLeft: () => 0, paddingRight: () => 8 },
+    margin: [0, 2, 0, 10],
+  };
+}
+
+const word = (check: Check) => (check.utilisation === null ? check.verdict : `${check.utilisation.toFixed(2)}  ${check.verdict}`);
+
+const LETTERS: Record<string, string> = { alpha: 'α', beta: 'β', gamma: 'γ', delta: 'δ', epsilon: 'ε', eta: 'η', theta: 'θ', lambda: 'λ', mu: 'μ', nu: 'ν', rho: 'ρ', sigma: 'σ', phi: 'φ', chi: 'χ', psi: 'ψ', Phi: 'Φ', Omega: 'Ω' };
+
+/** A symbol alone as text with its subscript: lighter than mathematics where there is no formula. */
+function symbolText(symbol: string): Content[] {
+  const [head, sub] = symbol.split('_', 2) as [string, string | undefined];
+  return [{ text: LETTERS[head] ?? head, italics: true }, ...(sub ? [{ text: sub, sub: { offset: '20%', fontSize: 7 } } as unknown as Content] : [])];
+}
+
+/** A formula without fractions, roots and powers reads the same in a line of text; null when it needs to be set. */
+function inlineFormula(formula: string): Content[] | null {
+  const ratio = /^abs\((\w+)\) \/ (\w+)$/.exec(formula);
+  if (ratio) return ['|', ...symbolText(ratio[1]!), '| / ', ...symbolText(ratio[2]!)];
+  return /^[\w\s*+.()-]+$/.test(formula) && !/[a-z]\(/.test(formula) ? conditionText(formula) : null;
+}
+
+/** A condition, or a formula, in a line of text with its symbols and signs. */
+function conditionText(text: string): Content[] {
+  return text
+    .split(/([A-Za-z]\w*)/)
+    .filter(Boolean)
+    .flatMap((part) => (/^[A-Za-z]/.test(part) ? (part === 'sqrt' ? ['√'] : part === 'abs' ? [''] : symbolText(part)) : [part.replaceAll('<=', '≤').replaceAll(' * ', ' · ').replaceAll(' - ', ' − ')]));
+}
+
+/** Shares of what lands, case by case, in one line: "0.500 of own weight 10.9 kN". Null for any other scope. */
+function reactionLine(title: string, entries: readonly Entry[], value: (number: number, kind: Kind) => string): Content[] | null {
+  const last = entries.at(-1);
+  if (last?.type !== 'step' || last.symbol !== 'R' || !entries.slice(0, -1).every((entry) => entry.type === 'given' && /^[Wk]_\d+$/.test(entry.symbol))) return null;
+  const parts: string[] = [];
+  for (let i = 0; i + 1 < entries.length - 1; i += 2) {
+    const [whole, share] = [entries[i], entries[i + 1]] as [Extract<Entry, { type: 'given' }>, Extract<Entry, { type: 'given' }>];
+    parts.push(`${formatNumber(share.value, 4)} · ${value(whole.value, 'force')} (${whole.meaning})`);
+  }
+  return [{ text: `${title}: `, bold: true }, `${parts.join(' + ')} = `, { text: value(last.value, 'force'), bold: true }];
+}
+
+/** A sheet's entries as lines: symbol and formula as mathematics, numbers with units, result, clause in the margin. */
+function sheetLines(entries: readonly Entry[], units: 'SI' | 'US', outer: SymbolKinds, depth = 0): Content[] {
+  const kinds = symbolKinds(entries, outer);
+  const lines: Content[] = [];
+  const row = (left: Content, clause: string): Content => ({ columns: [{ width: '*', stack: [left] }, { width: 118, text: clause, style: 'clause' }], columnGap: 8, margin: [depth * 10, 1, 0, 1] }) as unknown as Content;
+  const value = (number: number, kind: Kind) => (kind === 'ratio' ? formatNumber(number, 4) : formatQuantity(number, kind, units));
+  for (const entry of entries) {
+    switch (entry.type) {
+      case 'scope': {
+        const reaction = reactionLine(entry.title, entry.entries, value);
+        if (reaction) {
+          lines.push(row({ text: reaction }, 'statics'));
+          break;
+        }
+        lines.push({ text: entry.title, style: 'scope', margin: [depth * 10, 5, 0, 1] }, ...sheetLines(entry.entries, units, kinds, depth + 1));
+        break;
+      }
+      case 'given':
+      case 'lookup': {
+        const text = entry.type === 'given' ? entry.meaning : `${entry.table}, ${entry.row}`;
+        lines.push(row({ text: [...symbolText(entry.symbol), { text: ` = ${value(entry.value, entry.kind)}   `, bold: true }, { text, color: '#63666b' }] }, entry.type === 'given' ? (entry.source ?? '') : entry.clause));
+        break;
+      }
+      case 'step': {
+        const numbers = substitute(entry.formula, entry.inputs, kinds, units);
+        const result: Content[] = [{ text: `= ${numbers} = ` }, { text: value(entry.value, entry.kind), bold: true }, entry.meaning ? { text: `   ${entry.meaning}`, color: '#63666b' } : ''];
+        const inline = inlineFormula(entry.formula);
+        if (inline) {
+          lines.push(row({ text: [...symbolText(entry.symbol), ' = ', ...inline, '  ', ...result] }, entry.clause));
+          break;
+        }
+        const { svg, width, height } = typesetStep(entry.symbol, entry.formula);
+        const fits = Math.min(1, 330 / width);
+        const stack: Content[] = [{ svg, width: width * fits, height: height * fits }, { text: result }];
+        lines.push(row({ stack }, entry.clause));
+        break;
+      }
+      case 'branch': {
+        lines.push(row({ text: [...conditionText(entry.condition), `   ${entry.holds ? 'holds' : 'does not hold'}: ${entry.consequence}`] }, entry.clause));
+        break;
+      }
+      case 'assumption':
+        lines.push({ text: [{ text: 'Assumed: ', bold: true, color: '#a3431f' }, entry.text, ' ', { text: entry.reason, color: '#63666b' }], margin: [depth * 10, 1, 0, 1] });
+        break;
+      case 'verdict':
+        lines.push({ text: [{ text: `${entry.check.name}: `, bold: true }, { text: word(entry.check), bold: true }, entry.check.reason ? `  (${entry.check.reason})` : ''], margin: [depth * 10, 2, 0, 3] });
+        break;
+      case 'note':
+        lines.push({ text: entry.text, italics: true, color: '#63666b', margin: [depth * 10, 1, 0, 1] });
+        break;
+    }
+  }
+  return lines;
+}
+
+/** Assumptions of one wording together, with all places where they are made. */
+function grouped(list: ProjectResult['assumptions']): { marks: string[]; text: string; reason: string }[] {
+  const groups = new Map<string, { marks: string[]; text: string; reason: string }>();
+  for (const { mark, text, reason } of list) {
+    const group = groups.get(text) ?? { marks: [], text, reason };
+    group.marks.push(mark);
+    groups.set(text, group);
+  }
+  return [...groups.values()];
+}
+
+function ladder(checks: readonly Check[], units: 'SI' | 'US'): Content {
+  const value = (number: number | null, kind: Kind) => (number === null ? '—' : kind === 'ratio' ? formatNumber(number) : formatQuantity(number, kind, units));
+  return table(
+    ['*', 118, 66, 66, 74],
+    ['limit state', 'clause', 'demand', 'capacity', 'utilisation'],
+    failureLadder(checks).map((check) => [{ text: [check.name, check.reason ? { text: `  ${check.reason}`, color: '#63666b', fontSize: 8 } : ''] }, check.clause, value(check.demand, check.kind), value(check.capacity, check.kind), word(check)]),
+    ['left', 'left', 'right', 'right', 'right'],
+  );
+}
+
+/** The whole package: basis, loads, load path, schedules, sheets, assumptions, loose ends. */
+export function packageDocument(result: ProjectResult, { paper, version }: PackageOptions): TDocumentDefinitions {
+  const { building, takedown, members, footings, balance, looseEnds, assumptions } = result;
+  const { brief } = building;
+  const units = brief.units;
+  const standard = STANDARDS[brief.family];
+  const context = contextOf(building, takedown);
+  const force = (value: number) => formatQuantity(value, 'force', units, { bare: true });
+  const open = assumptions.filter((assumption) => !assumption.answer);
+  const drawn = 515;
+  const content: Content[] = [
+    { text: brief.name, style: 'title' },
+    { text: `Calculation package · journal entry ${version} · ${standard.title} · ${context.philosophy.title}`, color: '#63666b', margin: [0, 0, 0, 10] },
+    { table: { widths: ['*'], body: [[{ text: CAUTION, margin: [6, 4, 6, 4] }]] }, layout: { hLineColor: () => '#a3431f', vLineColor: () => '#a3431f', hLineWidth: () => 0.8, vLineWidth: () => 0.8 }, margin: [0, 0, 0, 12] },
+    heading('Basis', 2),
+    table(['30%', '*'], ['', ''], [
+      ['Codes', standard.editions.join(', ')],
+      ['Steel', `${brief.grade}; hollow ${brief.hollowGrade}, ${brief.roundGrade}`],
+      ['Concrete and bars', `${brief.concrete}, ${brief.reinforcement}, cover ${formatQuantity(brief.cover, 'sectionLength', units)}`],
+      ['Ground', `${formatQuantity(brief.bearing, 'bearing', units)} ${brief.bearingBasis}${brief.bearingSource ? `; ${brief.bearingSource}` : '; no source given'}`],
+      ['Deflection', `variable L/${brief.deflectionVariable}, total L/${brief.deflectionTotal}, transfer L/${brief.deflectionTransfer}`],
+      ['Not covered', standard.notCovered.join('; ')],
+    ]),
+    heading('Load build-ups', 2),
+    table(
+      ['26%', '*', 90, 90],
+      ['build-up', 'layer or load', 'nature', `load [${unitLabel('areaLoad', units)}]`],
+      [...building.buildUps.values()].flatMap((buildUp) => [
+        ...buildUp.layers.map((layer, i): TableCell[] => [i === 0 ? buildUp.name : '', `${layer.name}${layer.allowance ? ' (allowance)' : ''}${layer.carriedBy === 'joists' ? ', hangs on the joists' : ''}`, layer.nature, formatQuantity(layer.load, 'areaLoad', units, { bare: true })]),
+        ...buildUp.variable.map((load): TableCell[] => ['', load.name, load.use ? `${load.nature}, ${load.use}` : load.nature, formatQuantity(load.load, 'areaLoad', units, { bare: true })]),
+      ]),
+      ['left', 'left', 'left', 'right'],
+    ),
+    heading('Load path', 2, { pageBreak: 'before' }),
+    { svg: toSvg(riverDrawing({ building, takedown, selected: null, factor: () => 1, width: 760, height: 520 })), width: drawn },
+    heading('Balance', 2),
+    table(
+      ['*', 80, 80, 80, 80],
+      [`case, ${unitLabel('force', units)}`, 'applied', 'to the ground', 'lands nowhere', 'gap'],
+      balance.map((line) => [caseLabel(line.loadCase), force(line.applied.force), force(line.delivered.force), force(line.lost.force), force(Math.abs(line.gap.force) < 1 ? 0 : line.gap.force)]),
+      ['left', 'right', 'right', 'right', 'right'],
+    ),
+    heading('Reactions at the ground, unfactored', 2),
+    table(
+      ['*', ...takedown.cases.map(() => 'auto' as const)],
+      [`footing, ${unitLabel('force', units)}`, ...takedown.cases.map(caseLabel)],
+      [...building.footings].map(([id, footing]) => [footing.mark, ...takedown.cases.map((c) => force(takedown.members.get(id)!.sum[c.id] ?? 0))]),
+      ['left', ...takedown.cases.map(() => 'right' as const)],
+    ),
+  ];
+  for (const level of building.levels) {
+    const holds = [...building.beams.values()].some((beam) => beam.level === level.id) || [...building.footings.values()].some((footing) => footing.level === level.id);
+    if (holds) content.push({ stack: [heading(`Plan: ${level.body.name}`, 2), { svg: toSvg(planDrawing({ building, level: level.id, selected: null, transfers: new Set([...takedown.members.values()].filter((m) => m.transfer).map((m) => m.id)), width: 720, height: 420 })), width: drawn }], unbreakable: true } as unknown as Content);
+  }
+  content.push(
+    heading('Schedule of members', 2, { pageBreak: 'before' }),
+    table(
+      [28, 56, 106, '*', 60, 60],
+      ['order', 'mark', 'section', 'governing check', 'utilisation', 'state'],
+      takedown.order.filter((id) => members.has(id)).map((id) => {
+        const member = members.get(id)!;
+        return [String(takedown.members.get(id)!.order || '—'), member.mark, member.section ?? '—', member.governing?.name ?? member.reason ?? '', member.governing?.utilisation?.toFixed(2) ?? '—', member.verdict];
+      }),
+      ['right', 'left', 'left', 'left', 'right', 'left'],
+    ),
+    heading('Assumptions still open', 2),
+    open.length === 0 ? { text: 'None.' } : table(['*', '*', '*'], ['where', 'assumption', 'why it matters'], grouped(open).map(({ marks, text, reason }) => [marks.join(', '), text, reason])),
+    heading('Assumptions confirmed', 2),
+    open.length === assumptions.length ? { text: 'None.' } : table([60, '*', '*', 70], ['where', 'assumption', 'reason', 'by'], assumptions.filter((a) => a.answer).map((a) => [a.mark, a.text, a.answer!.reason, a.answer!.by])),
+    heading('Loose ends', 2),
+    looseEnds.length === 0 ? { text: 'None.' } : table(['*', '*', '*'], ['what', 'why', 'what to do'], looseEnds.map((end) => [end.title, end.why, end.remedy])),
+  );
+  for (const id of takedown.order) {
+    const member = members.get(id);
+    const footing = footings.get(id);
+    if (!member && !footing) continue;
+    const sheet = sheetFor(result, id);
+    if (!sheet) continue;
+    content.push(heading(`${(member ?? footing)!.mark}${member?.section ? `  ${member.section} ${member.grade}` : ''}`, 2, { pageBreak: 'before' }));
+    const beam = building.beams.get(id);
+    if (member && beam?.section && member.results.length) {
+      const ledger = takedown.members.get(id)!;
+      const section = findSection(beam.section);
+      const model = new BeamModel(beam, ledger.arrivals, gradeFor(building, beam, section).E * section.properties.Iy);
+      const combination = context.combinations(context.philosophy).strength.reduce((worst, c) => (Math.abs(combine(ledger.sum, c)) > Math.abs(combine(ledger.sum, worst)) ? c : worst));
+      const solution = model.solve(combination);
+      for (const effect of ['moment', 'shear', 'deflection'] as const)
+        content.push({ svg: toSvg(beamDiagram({ mark: beam.mark, solution, supports: beam.supports.map((s) => s.at), effect, combination: combination.name, units, width: 520, height: 110 })), width: drawn });
+    }
+    if (footing) content.push({ svg: toSvg(footingDrawing(footing, brief.foundingDepth, units, 520, 230)), width: drawn });
+    for (const philosophy of member?.results ?? []) content.push(heading(philosophy.title, 3), ladder(philosophy.checks, units));
+    if (footing) content.push(ladder(footing.checks, units));
+    content.push(heading('Sheet', 3), ...sheetLines(sheet.entries, units, new Map()));
+  }
+  return {
+    pageSize: paper,
+    pageMargins: [40, 46, 40, 46],
+    info: { title: `${brief.name}: calculation package` },
+    header: { text: brief.name, alignment: 'right', margin: [40, 20, 40, 0], fontSize: 8, color: '#63666b', font: SANS },
+    footer: (page, pages) => ({ columns: [{ text: 'To be confirmed by a licensed engineer', fontSize: 8, color: '#63666b', font: SANS }, { text: `${page} of ${pages}`, alignment: 'right', fontSize: 8, color: '#63666b', font: SANS }], margin: [40, 12, 40, 0] }),
+    content,
+    defaultStyle: { font: 'SourceSerif', fontSize: 9.5, color: '#23262b', lineHeight: 1.1 },
+    styles: {
+      title: { fontSize: 22, bold: true, font: SANS, margin: [0, 0, 0, 2] },
+      h1: { fontSize: 18, bold: true, font: SANS },
+      h2: { fontSize: 13, bold: true, font: SANS, margin: [0, 12, 0, 4] },
+      h3: { fontSize: 10.5, bold: true, font: SANS, margin: [0, 8, 0, 2] },
+      scope: { bold: true, font: SANS, fontSize: 9.5 },
+      th: { fontSize: 8, color: '#63666b', font: SANS },
+      clause: { fontSize: 8, color: '#63666b', font: SANS },
+    },
+  };
+}

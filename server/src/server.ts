@@ -1,0 +1,61 @@
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { pino, type Logger } from 'pino';
+import { DEMONSTRATIONS } from '@plinth/core';
+import { createApp } from './app';
+import { Packager } from './package/packager';
+import { openDatabase, type Connection } from './store/database';
+import { LiveChanges } from './store/live';
+import { insertProject, projectExists } from './store/projects';
+
+export interface ServerOptions {
+  readonly databaseUrl: string;
+  /** 0 takes any free port. */
+  readonly port: number;
+  readonly web: string | null;
+  readonly demonstration: boolean;
+  readonly log?: Logger;
+}
+
+export interface RunningServer {
+  readonly url: string;
+  readonly connection: Connection;
+  readonly close: () => Promise<void>;
+}
+
+/** Stores the demonstration buildings that are not there yet; what somebody did with them stays. */
+export async function loadDemonstrations(connection: Connection): Promise<void> {
+  for (const { id, items } of DEMONSTRATIONS) {
+    if (await projectExists(connection.db, id)) continue;
+    const list = items();
+    const brief = list.find((item) => item.kind === 'brief')!;
+    await insertProject(connection.db, brief.body.name, list, 'Lofty Plinth', 'Demonstration building', id);
+  }
+}
+
+/** Opens database and port. @throws with code EADDRINUSE when the port is taken */
+export async function startServer({ databaseUrl, port, web, demonstration, log = pino({ level: 'warn' }) }: ServerOptions): Promise<RunningServer> {
+  const connection = await openDatabase(databaseUrl);
+  const live = new LiveChanges(databaseUrl);
+  const packager = new Packager();
+  try {
+    if (demonstration) await loadDemonstrations(connection);
+    await live.start();
+    const app = createApp({ db: connection.db, live, packager, web, log });
+    const server = await new Promise<Server>((resolve, reject) => {
+      const listening = app.listen(port, '127.0.0.1', (error?: Error) => (error ? reject(error) : resolve(listening)));
+    });
+    const close = async () => {
+      server.closeAllConnections();
+      await new Promise((resolve) => server.close(resolve));
+      await live.close();
+      await packager.close();
+      await connection.close();
+    };
+    return { url: `http://127.0.0.1:${(server.address() as AddressInfo).port}`, connection, close };
+  } catch (error) {
+    await live.close();
+    await connection.close();
+    throw error;
+  }
+}
