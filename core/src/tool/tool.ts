@@ -55,7 +55,8 @@ export function defineTool<S extends z.ZodType>(tool: Omit<Tool, 'input' | 'run'
 export function readInput<S extends z.ZodType>(schema: S, raw: unknown): z.output<S> {
   const parsed = schema.safeParse(raw);
   if (parsed.success) return parsed.data;
-  throw new BadFields(parsed.error.issues.map((issue) => ({ field: issue.path.join('.'), message: issue.message })));
+  const at = (path: readonly PropertyKey[]) => path.reduce<unknown>((value, key) => (value as Record<PropertyKey, unknown> | null | undefined)?.[key], raw);
+  throw new BadFields(parsed.error.issues.map(({ path, message }) => ({ field: path.join('.'), message: path.length > 0 && at(path) === undefined ? 'is missing' : message })));
 }
 
 /** Runs a tool on raw input, with its sheet. @throws BadFields, or what the calculation throws */

@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import { createInterface } from 'node:readline';
-import { BadInput, findTool, inputSchema, runTool, TOOLS } from '@plinth/core';
-import { describeError } from '../errors';
+import { findTool, inputSchema, runTool, TOOLS } from '@plinth/core';
+import { describeError, runLine } from '../calc';
 
 /** OpenAPI document of the tools, made from their declarations. */
 export function openApi(): unknown {
@@ -59,16 +59,4 @@ export function toolRoutes(): Router {
     response.json(runTool(findTool(request.params.id), request.body));
   });
   return router;
-}
-
-/** One line of a batch: `{"tool": id, "input": {...}}`. */
-export function runLine(line: string): unknown {
-  let parsed: { tool?: unknown; input?: unknown };
-  try {
-    parsed = JSON.parse(line) as typeof parsed;
-  } catch {
-    throw new BadInput('the line is not JSON that can be read');
-  }
-  if (typeof parsed?.tool !== 'string') throw new BadInput('the line names no tool: {"tool": "beam.line", "input": {...}}', 'tool');
-  return runTool(findTool(parsed.tool), parsed.input);
 }

@@ -12,8 +12,8 @@ const at = (line: Line, row: Row) => ({ x: X[line], y: Y[row] });
 const PLACES = LINES.flatMap((line) => ROWS.map((row) => ({ line, row, name: `${line}${row}` })));
 
 const storeys = [
-  { level: 'roof', prefix: 'R', below: 'second', buildUp: 'roof', base: '16 ft', section: 'W14X22', girder: 'W12X19' },
-  { level: 'second', prefix: 'S', below: 'ground', buildUp: 'stacks', base: '0', section: 'W21X62', girder: 'W12X26' },
+  { level: 'roof', prefix: 'R', below: 'second', buildUp: 'roof-deck', section: 'W14X22', girder: 'W12X19' },
+  { level: 'second', prefix: 'S', below: 'ground', buildUp: 'stack-floor', section: 'W21X62', girder: 'W12X26' },
 ] as const;
 
 /** Beams along y at every grid line take the joists; spandrels along x tie the columns and take the wall. */
@@ -79,7 +79,7 @@ export function quillfernToolLibrary(): Item[] {
     item('level', 'roof', { name: 'Roof', elevation: '28 ft' }),
     item('level', 'second', { name: 'Second', elevation: '14 ft' }),
     item('level', 'ground', { name: 'Ground', elevation: 0 }),
-    item('buildUp', 'roof', {
+    item('buildUp', 'roof-deck', {
       name: 'Roof',
       layers: [
         { name: 'membrane and cover board', load: '3 psf' },
@@ -94,7 +94,7 @@ export function quillfernToolLibrary(): Item[] {
         { name: 'snow', load: '25 psf', nature: 'snow' },
       ],
     }),
-    item('buildUp', 'stacks', {
+    item('buildUp', 'stack-floor', {
       name: 'Tool stacks',
       layers: [
         { name: 'concrete on deck', load: '42 psf' },

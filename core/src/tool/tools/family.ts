@@ -29,8 +29,7 @@ export function familyTools(standard: Standard): Tool[] {
   const section = z.string().describe('designation of the catalogue');
   const grade = z.string().describe('steel grade');
   const effects = z.string().default('typed').describe('name of the combination');
-  const { editions } = standard;
-  const named = (title: string) => `${title} (${editions.join(', ')})`;
+  const named = (title: string) => `${title} (${standard.title})`;
 
   const combinations = defineTool({
     id: `${standard.id}.combinations`,

@@ -1,0 +1,4 @@
+import { serve } from './serve';
+import { main } from './system';
+
+main(() => serve(true));

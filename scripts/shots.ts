@@ -1,0 +1,64 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { Browser } from '../e2e/browser';
+import { startServer } from '../server/src';
+import { buildWeb, WEB_DIST } from './build';
+import { Cluster } from './cluster';
+import { main, ROOT } from './system';
+
+interface Shot {
+  readonly name: string;
+  readonly path: string;
+  readonly wait: string;
+  readonly dark?: boolean;
+  /** Buttons to press first, by their text. */
+  readonly press?: readonly string[];
+}
+
+const EBBWICK = '/projects/ebbwick-sail-loft';
+const QUILLFERN = '/projects/quillfern-tool-library';
+
+const SHOTS: readonly Shot[] = [
+  { name: 'projects', path: '/', wait: 'Ebbwick' },
+  { name: 'brief', path: `${EBBWICK}/brief`, wait: 'Load build-ups' },
+  { name: 'survey', path: `${EBBWICK}/survey?level=loft&item=TG1`, wait: 'Rests on' },
+  { name: 'descent', path: `${EBBWICK}/descent?item=TG1&level=loft`, wait: 'Failure ladder' },
+  { name: 'members', path: `${EBBWICK}/members?item=TG1`, wait: 'Failure ladder', press: ['Size this beam'] },
+  { name: 'sheet', path: `${EBBWICK}/members?item=HB1&sheet=HB1`, wait: 'Lateral-torsional' },
+  { name: 'ground', path: `${EBBWICK}/ground?item=F-C1`, wait: 'Failure ladder' },
+  { name: 'package', path: `${EBBWICK}/package`, wait: 'Journal' },
+  { name: 'members-us', path: `${QUILLFERN}/members?item=SB2`, wait: 'Ladder, ASD' },
+  { name: 'descent-dark', path: `${EBBWICK}/descent?item=P3`, wait: 'Failure ladder', dark: true },
+];
+
+/** Pictures of every main view, from the demonstration buildings in a database of their own. */
+main(async () => {
+  const [only] = process.argv.slice(2);
+  const cluster = new Cluster('test');
+  const databaseUrl = await cluster.start(`plinth_shots_${process.pid}`);
+  await buildWeb();
+  const server = await startServer({ databaseUrl, port: 0, web: WEB_DIST, demonstration: true });
+  const browser = await Browser.open(1280, 800);
+  const folder = process.env['PLINTH_SHOTS'] ?? join(ROOT, 'docs', 'screenshots');
+  mkdirSync(folder, { recursive: true });
+  try {
+    await browser.go(server.url);
+    for (const shot of SHOTS.filter(({ name }) => !only || name === only)) {
+      await browser.driver.executeScript(`localStorage.setItem('plinth.theme', '${shot.dark ? 'dark' : 'light'}')`);
+      await browser.go(server.url + shot.path);
+      await browser.until(() => browser.driver.executeScript<string>('return document.body.textContent'), (text) => text.includes(shot.wait), `${shot.name} never showed "${shot.wait}"`);
+      for (const button of shot.press ?? []) {
+        await browser.clickText(button);
+        await browser.text('Lightest that carries', 'p');
+      }
+      await browser.driver.executeAsyncScript('const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(done)))');
+      const path = join(folder, `${shot.name}.png`);
+      writeFileSync(path, Buffer.from(await browser.driver.takeScreenshot(), 'base64'));
+      console.log(path.slice(ROOT.length));
+    }
+  } finally {
+    await browser.close();
+    await server.close();
+    cluster.stop();
+  }
+});

@@ -1,0 +1,37 @@
+import { Link, useParams } from 'react-router';
+import { caseLabel, formatQuantity } from '@plinth/core';
+import { useProject, useProjectState } from '../project/context';
+
+/** Balance of every case, loose ends, open assumptions, and whether everything is saved: in every room. */
+export function FootStrip() {
+  const { computed, units } = useProject();
+  const { save } = useProjectState();
+  const { project } = useParams();
+  const force = (value: number) => formatQuantity(value, 'force', units, { figures: 5, bare: true });
+  const open = computed.assumptions.filter((assumption) => !assumption.answer).length;
+  return (
+    <footer className="no-print flex h-8 shrink-0 items-center gap-5 overflow-hidden border-t border-rule bg-wash px-4 text-[12.5px] whitespace-nowrap">
+      <b className="font-semibold">Balance, {units === 'SI' ? 'kN' : 'kip'}</b>
+      <ul className="flex min-w-0 flex-1 gap-4 overflow-hidden" aria-label="Balance">
+        {computed.balance.map((line) => {
+          const lost = Math.abs(line.lost.force) > 1;
+          return (
+            <li key={line.loadCase.id} className={lost ? 'font-semibold text-oxide' : ''} title={`${caseLabel(line.loadCase)}: applied ${force(line.applied.force)}, to the ground ${force(line.delivered.force)}, lands nowhere ${force(line.lost.force)}`}>
+              {caseLabel(line.loadCase)} {force(line.applied.force)} {lost ? `≠ ${force(line.delivered.force)}` : `= ${force(line.delivered.force)}`}
+            </li>
+          );
+        })}
+        {computed.balance.length === 0 ? <li className="text-soft">no load yet</li> : null}
+      </ul>
+      <Link to={`/projects/${project}/package#loose-ends`} className={computed.looseEnds.length ? 'font-semibold text-oxide' : 'text-soft'}>
+        {computed.looseEnds.length} loose {computed.looseEnds.length === 1 ? 'end' : 'ends'}
+      </Link>
+      <Link to={`/projects/${project}/package#assumptions`} className={open ? '' : 'text-soft'}>
+        {open} assumption{open === 1 ? '' : 's'} open
+      </Link>
+      <span role="status" className={save === 'saved' ? 'text-good' : 'font-semibold text-oxide'}>
+        {save}
+      </span>
+    </footer>
+  );
+}

@@ -1,0 +1,77 @@
+import { caseFromId, formatQuantity, isPermanent, type ByCase } from '@plinth/core';
+import { useProject, useView } from '../project/context';
+
+const WIDTH = 132;
+
+function halves(byCase: ByCase): { permanent: number; variable: number } {
+  let [permanent, variable] = [0, 0];
+  for (const id in byCase) {
+    if (isPermanent(caseFromId(id).nature)) permanent += byCase[id]!;
+    else variable += byCase[id]!;
+  }
+  return { permanent, variable };
+}
+
+/**
+ * The building as a vertical line: it thickens downward with the unfactored load that passes below each level, permanent
+ * beside variable. A level is shown in every room by choosing it here.
+ */
+export function Plumb() {
+  const { computed, building, units } = useProject();
+  const { level, showLevel } = useView();
+  const levels = computed.takedown.plumb;
+  if (levels.length === 0) return null;
+  const shown = level ?? levels[0]!.level;
+  const totals = levels.map(({ byCase }) => halves(byCase));
+  const heaviest = Math.max(1, ...totals.map((t) => t.permanent + t.variable));
+  const scale = 52 / heaviest;
+  const height = 470;
+  const pitch = levels.length > 1 ? (height - 70) / (levels.length - 1) : 0;
+  return (
+    <nav aria-label="Levels" className="no-print flex w-[132px] shrink-0 flex-col border-r border-rule px-2 py-3">
+      <h2 className="label">The plumb</h2>
+      <div className="relative mt-3" style={{ height }}>
+        <svg width={WIDTH - 16} height={height} className="absolute inset-0" aria-hidden>
+          <defs>
+            <pattern id="plumb-variable" width="6" height="6" patternUnits="userSpaceOnUse">
+              <rect width="6" height="6" fill="var(--n-imposed)" opacity="0.3" />
+              <path d="M-1 1L1 -1M0 6L6 0M5 7L7 5" stroke="var(--n-imposed)" strokeWidth="1.1" />
+            </pattern>
+          </defs>
+          {levels.map((entry, i) => {
+            const y = 14 + i * pitch;
+            const total = totals[i]!;
+            const drop = i + 1 < levels.length ? pitch : 22;
+            const [p, v] = [total.permanent * scale, total.variable * scale];
+            return (
+              <g key={entry.level}>
+                <rect x={58 - p} y={y} width={Math.max(0, p)} height={drop} fill="var(--n-permanent)" />
+                <rect x={58} y={y} width={Math.max(0, v)} height={drop} fill="url(#plumb-variable)" />
+                <line x1="0" x2={WIDTH - 16} y1={y} y2={y} stroke={entry.level === shown ? 'var(--oxide)' : 'var(--faint)'} strokeWidth={entry.level === shown ? 2 : 1} />
+              </g>
+            );
+          })}
+        </svg>
+        {levels.map((entry, i) => {
+          const total = totals[i]!;
+          const chosen = entry.level === shown;
+          return (
+            <button key={entry.level} type="button" aria-pressed={chosen} onClick={() => showLevel(entry.level)} className="absolute left-0 w-full text-left" style={{ top: i * pitch - 6 }}>
+              <span className={`flex justify-between bg-transparent text-[12.5px] ${chosen ? 'font-bold text-oxide' : 'font-semibold'}`}>
+                <span className="max-w-[62px] truncate bg-chalk/80 pr-1">{entry.name}</span>
+                <span className="bg-chalk/80 pl-1">{formatQuantity(total.permanent + total.variable, 'force', units, { figures: 4, bare: true })}</span>
+              </span>
+              <span className="mt-[3px] block w-fit bg-chalk/80 pr-1 text-[11px] text-soft">
+                {entry.elevation > 0 ? '+' : ''}
+                {formatQuantity(entry.elevation, 'position', units, { figures: 3 })}
+              </span>
+            </button>
+          );
+        })}
+      </div>
+      <p className="mt-2 text-[11px] text-soft">
+        {units === 'SI' ? 'kN' : 'kip'} below each level, unfactored: permanent solid, variable hatched{building.hangers.size > 0 ? ', hangers counted against' : ''}
+      </p>
+    </nav>
+  );
+}

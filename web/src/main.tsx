@@ -1,0 +1,37 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter, RouterProvider } from 'react-router';
+import { ProjectList } from './rooms/projects/ProjectList';
+import { applyTheme } from './frame/theme';
+import './styles.css';
+
+applyTheme();
+
+const router = createBrowserRouter([
+  { path: '/', element: <ProjectList /> },
+  {
+    path: '/projects/:project',
+    lazy: async () => ({ Component: (await import('./frame/ProjectFrame')).ProjectFrame }),
+    children: [
+      { path: 'brief', lazy: async () => ({ Component: (await import('./rooms/brief/Brief')).BriefRoom }) },
+      { path: 'survey', lazy: async () => ({ Component: (await import('./rooms/survey/Survey')).SurveyRoom }) },
+      { path: 'descent', lazy: async () => ({ Component: (await import('./rooms/descent/Descent')).DescentRoom }) },
+      { path: 'members', lazy: async () => ({ Component: (await import('./rooms/members/Members')).MembersRoom }) },
+      { path: 'ground', lazy: async () => ({ Component: (await import('./rooms/ground/Ground')).GroundRoom }) },
+      { path: 'package', lazy: async () => ({ Component: (await import('./rooms/package/Package')).PackageRoom }) },
+      { index: true, lazy: async () => ({ Component: (await import('./frame/FirstRoom')).FirstRoom }) },
+    ],
+  },
+  { path: '*', lazy: async () => ({ Component: (await import('./frame/NotThere')).NotThere }) },
+]);
+
+const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5_000 } } });
+
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <QueryClientProvider client={queries}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>
+  </StrictMode>,
+);

@@ -1,0 +1,195 @@
+import { wrap, type Remote } from 'comlink';
+import { assemble, PlinthError, readItem, type Building, type Change, type Item } from '@plinth/core';
+import type { ApiItem, CommandReply, ProjectSnapshot } from '@plinth/api';
+import { api, ServerError } from './api';
+import type { Computed, Engine } from './engine.worker';
+
+export type SaveState = 'saved' | 'saving' | 'not saved';
+
+export interface ProjectState {
+  readonly id: string;
+  readonly items: ReadonlyMap<string, ApiItem>;
+  readonly version: number;
+  readonly building: Building | null;
+  readonly computed: Computed | null;
+  /** Why nothing could be computed. */
+  readonly failed: string | null;
+  readonly save: SaveState;
+}
+
+/** One edit as a room writes it: the store adds revisions. */
+export type Edit = { readonly put: Item } | { readonly remove: string };
+
+const newId = () => crypto.randomUUID();
+
+/**
+ * One open project: the items as they are here, what was computed of them, and the way to the server. An edit is shown and
+ * computed at once and sent after; when the server refuses it, what is there now comes back and the caller is told why.
+ */
+export class ProjectStore {
+  private state: ProjectState;
+  private readonly listeners = new Set<() => void>();
+  private readonly worker = new Worker(new URL('./engine.worker.ts', import.meta.url), { type: 'module' });
+  readonly engine: Remote<Engine> = wrap<Engine>(this.worker);
+  private events: EventSource | null = null;
+  private queue: Promise<unknown> = Promise.resolve();
+  private computing = false;
+  private again = false;
+  private unsent = 0;
+
+  constructor(snapshot: ProjectSnapshot) {
+    this.state = { id: snapshot.id, items: new Map(snapshot.list.map((item) => [item.id, item])), version: snapshot.version, building: null, computed: null, failed: null, save: 'saved' };
+    void this.compute();
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly getState = (): ProjectState => this.state;
+
+  private set(change: Partial<ProjectState>): void {
+    this.state = { ...this.state, ...change };
+    for (const listener of this.listeners) listener();
+  }
+
+  /** Listens to what other screens do, from now on; a gap is closed by asking for what changed since. */
+  connect(): () => void {
+    this.events = new EventSource(`/api/projects/${this.state.id}/events`);
+    this.events.onmessage = ({ data }) => {
+      const { version } = JSON.parse(data as string) as { version: number };
+      if (version > this.state.version) void this.catchUp();
+    };
+    this.events.onopen = () => void this.catchUp();
+    return () => {
+      this.events?.close();
+      this.worker.terminate();
+    };
+  }
+
+  private catchUp(): Promise<void> {
+    return this.enqueue(async () => {
+      const { version, changed, removed } = await api.changes(this.state.id, this.state.version);
+      if (version <= this.state.version || this.unsent > 0) return;
+      this.merge({ version, changed, removed });
+    });
+  }
+
+  private merge({ version, changed, removed }: Pick<CommandReply, 'version' | 'changed' | 'removed'>): void {
+    const items = new Map(this.state.items);
+    for (const id of removed) items.delete(id);
+    for (const item of changed) items.set(item.id, item);
+    this.set({ items, version });
+    void this.compute();
+  }
+
+  private enqueue<T>(work: () => Promise<T>): Promise<T> {
+    const next = this.queue.then(work, work);
+    this.queue = next.catch(() => undefined);
+    return next;
+  }
+
+  /** Recomputes; edits that come meanwhile are taken together in one more run. */
+  private async compute(): Promise<void> {
+    if (this.computing) {
+      this.again = true;
+      return;
+    }
+    this.computing = true;
+    try {
+      do {
+        this.again = false;
+        const list = [...this.state.items.values()].map(({ id, kind, body }) => ({ id, kind, body }) as Item);
+        const computed = await this.engine.compute(list);
+        if (this.again) continue;
+        if ('failed' in computed) this.set({ failed: computed.failed, computed: null, building: null });
+        else this.set({ failed: null, computed, building: assemble(list) });
+      } while (this.again);
+    } finally {
+      this.computing = false;
+    }
+  }
+
+  /**
+   * Makes edits as one command.
+   * @throws Error with a message for the person when an edit cannot be, here or at the server; nothing of it stays
+   */
+  async edit(summary: string, edits: readonly Edit[], reason = ''): Promise<void> {
+    const before = this.state.items;
+    const items = new Map(before);
+    for (const edit of edits) {
+      if ('remove' in edit) items.delete(edit.remove);
+      else {
+        const item = readItem(edit.put);
+        items.set(item.id, { id: item.id, kind: item.kind, body: item.body, revision: before.get(item.id)?.revision ?? -1 });
+      }
+    }
+    this.unsent += 1;
+    this.set({ items, save: 'saving' });
+    void this.compute();
+    const commandId = newId();
+    await this.enqueue(async () => {
+      try {
+        // revisions are taken when it is this command's turn: those before it have moved them
+        const changes = edits.map((edit): Change => {
+          const id = 'remove' in edit ? edit.remove : edit.put.id;
+          const known = this.state.items.get(id)?.revision ?? before.get(id)?.revision ?? null;
+          const revision = known === -1 ? null : known;
+          return 'remove' in edit ? { op: 'remove', id, revision: revision ?? 0 } : { op: 'put', item: edit.put, revision };
+        });
+        const reply = await api.command(this.state.id, { commandId, who: whoAmI(), summary, reason, changes });
+        this.unsent -= 1;
+        this.accept(reply);
+      } catch (error) {
+        this.unsent -= 1;
+        await this.reload();
+        throw error instanceof ServerError || error instanceof PlinthError ? error : new Error('The edit could not be saved.');
+      }
+    });
+  }
+
+  /** The server's word on what was just sent: revisions move on, later edits that wait here stay on the screen. */
+  private accept({ version, changed, removed }: CommandReply): void {
+    const items = new Map(this.state.items);
+    for (const id of removed) if (this.unsent === 0) items.delete(id);
+    for (const item of changed) {
+      const shown = items.get(item.id);
+      if (this.unsent === 0) items.set(item.id, item);
+      else if (shown) items.set(item.id, { ...shown, revision: item.revision });
+    }
+    const missed = version > this.state.version + 1;
+    this.set({ items, version: missed ? this.state.version : version, save: this.unsent === 0 ? 'saved' : 'saving' });
+    if (missed) void this.catchUp();
+  }
+
+  private async reload(): Promise<void> {
+    try {
+      const { list, version } = await api.project(this.state.id);
+      this.set({ items: new Map(list.map((item) => [item.id, item])), version, save: 'saved' });
+      await this.compute();
+    } catch {
+      this.set({ save: 'not saved' });
+    }
+  }
+
+  /** Takes back one's own last command, or brings it back. @returns what was done, in words */
+  step(mode: 'undo' | 'redo'): Promise<string> {
+    return this.enqueue(async () => {
+      const reply = await api.step(this.state.id, mode, whoAmI(), newId());
+      this.merge(reply);
+      return reply.summary;
+    });
+  }
+}
+
+const WHO = 'plinth.who';
+
+/** Under which name one's changes stand in the journal. */
+export function whoAmI(): string {
+  return localStorage.getItem(WHO) ?? 'Engineer';
+}
+
+export function setWhoAmI(name: string): void {
+  localStorage.setItem(WHO, name.trim() || 'Engineer');
+}

@@ -1,0 +1,191 @@
+import { useState } from 'react';
+import { arrivalTotal, caseFromId, formatQuantity, isPermanent, markOf, NATURE_LABEL, unitLabel, type Arrival, type ByCase, type Cause, type Nature } from '@plinth/core';
+import { Ladder } from '../../parts/Ladder';
+import { DrawingView } from '../../parts/DrawingView';
+import { PanelHead, SidePanel } from '../../parts/SidePanel';
+import { useAsked } from '../../parts/useAsked';
+import { useProject, useView } from '../../project/context';
+
+/** Sums by nature, permanent ones first. */
+function split(byCase: ByCase): { permanent: number; variable: [Nature, number][] } {
+  let permanent = 0;
+  const variable = new Map<Nature, number>();
+  for (const id in byCase) {
+    const { nature } = caseFromId(id);
+    if (isPermanent(nature)) permanent += byCase[id]!;
+    else variable.set(nature, (variable.get(nature) ?? 0) + byCase[id]!);
+  }
+  return { permanent, variable: [...variable] };
+}
+
+/** Natures of variable load that a set of values has, in the order of the columns of the ledger. */
+function columnsOf(list: readonly ByCase[]): Nature[] {
+  const order: Nature[] = ['imposed', 'roofImposed', 'snow', 'wind', 'seismic'];
+  const present = new Set(list.flatMap((byCase) => split(byCase).variable.filter(([, value]) => Math.abs(value) > 1e-6).map(([nature]) => nature)));
+  return order.filter((nature) => present.has(nature));
+}
+
+function where(arrival: Arrival, units: 'SI' | 'US'): string {
+  const at = (value: number) => formatQuantity(value, 'length', units, { figures: 3, bare: true });
+  return arrival.shape.type === 'point' ? at(arrival.shape.at) : `${at(arrival.shape.from)}–${at(arrival.shape.to)}`;
+}
+
+/** What arrives at the selected member, from whom, case by case; what leaves, to whom; and why. */
+export function LedgerPanel() {
+  const { building, computed, units } = useProject();
+  const { selected, select, openSheet } = useView();
+  const [asked, setAsked] = useState<{ id: string; leave: number } | null>(null);
+  const ledger = selected ? computed.takedown.members.get(selected) : undefined;
+  const diagram = useAsked(`moment ${selected}`, (engine) => (ledger?.kind === 'beam' ? engine.diagrams(ledger.id, ['moment'], 330, 120) : Promise.resolve(undefined)));
+  const causes = useAsked(`why ${asked?.id} ${asked?.leave}`, (engine) => (asked ? engine.causes(asked.id, asked.leave) : Promise.resolve(undefined)));
+  if (!ledger)
+    return (
+      <SidePanel label="Ledger">
+        <p className="text-soft">Choose a member of the river: its ledger stands here, with what arrives, what leaves, and why.</p>
+      </SidePanel>
+    );
+  const totals = ledger.arrivals.map(arrivalTotal);
+  const columns = columnsOf(totals);
+  const force = (value: number | undefined) => (value === undefined || Math.abs(value) < 0.5 ? '—' : formatQuantity(value, 'force', units, { bare: true }));
+  const cells = (byCase: ByCase) => {
+    const { permanent, variable } = split(byCase);
+    const of = new Map(variable);
+    return (
+      <>
+        <td className="num">{force(permanent)}</td>
+        {columns.map((nature) => (
+          <td key={nature} className="num">
+            {force(of.get(nature))}
+          </td>
+        ))}
+      </>
+    );
+  };
+  const head = (first: string) => (
+    <thead>
+      <tr>
+        <th className="label">{first}</th>
+        <th className="num">permanent</th>
+        {columns.map((nature) => (
+          <th key={nature} className="num">
+            {nature === 'roofImposed' ? 'roof' : NATURE_LABEL[nature]}
+          </th>
+        ))}
+      </tr>
+    </thead>
+  );
+  const member = computed.members.get(ledger.id);
+  const footing = computed.footings.get(ledger.id);
+  const checks = member?.results[0]?.checks ?? footing?.checks ?? [];
+  const going = (to: string | null) => (to === 'ground' ? 'the ground' : to === null ? 'nothing' : markOf(building, to));
+  const open = asked?.id === ledger.id ? asked.leave : null;
+  return (
+    <SidePanel label={`Ledger of ${ledger.mark}`}>
+      <PanelHead mark={ledger.mark} what={`${ledger.transfer ? 'transfer ' : ''}${ledger.kind}${ledger.order ? `, no. ${ledger.order} in the order of calculation` : ''}`}>
+        {member?.section ? `${member.section} · ${member.grade}` : (member?.reason ?? footing?.reason ?? '')}
+      </PanelHead>
+      <table className="grid-table mt-3 text-[13px]" aria-label="What arrives">
+        {head('Arrives')}
+        <tbody>
+          {ledger.arrivals.map((arrival, i) => (
+            <tr key={arrival.id}>
+              <td>
+                {arrival.source.type === 'member' ? (
+                  <button type="button" className="text-left hover:text-oxide" onClick={() => select((arrival.source as { member: string }).member)}>
+                    {arrival.label}
+                  </button>
+                ) : (
+                  arrival.label
+                )}
+                {ledger.kind === 'beam' || ledger.kind === 'wall' ? <span className="ml-1 text-[11.5px] text-soft">{where(arrival, units)}</span> : null}
+              </td>
+              {cells(totals[i]!)}
+            </tr>
+          ))}
+          <tr className="font-semibold">
+            <td>Sum, {unitLabel('force', units)}</td>
+            {cells(ledger.sum)}
+          </tr>
+        </tbody>
+      </table>
+      <table className="grid-table mt-4 text-[13px]" aria-label="What leaves">
+        {head('Leaves')}
+        <tbody>
+          {ledger.leaves.map((leave, j) => (
+            <tr key={j} className={leave.to === null ? 'text-oxide' : ''}>
+              <td>
+                {leave.to && leave.to !== 'ground' ? (
+                  <button type="button" className="hover:text-oxide" onClick={() => select(leave.to)}>
+                    to {going(leave.to)}
+                  </button>
+                ) : (
+                  `to ${going(leave.to)}`
+                )}{' '}
+                <button type="button" className="btn-line ml-1 text-[12px]" aria-expanded={open === j} aria-label={`Why: what ${ledger.mark} hands to ${going(leave.to)}`} onClick={() => setAsked(open === j ? null : { id: ledger.id, leave: j })}>
+                  why?
+                </button>
+              </td>
+              {cells(leave.byCase)}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {open !== null && causes ? (
+        <section aria-label="Why" className="mt-2 border-l-2 border-oxide bg-oxidewash px-2 py-1">
+          <Causes causes={causes} depth={0} />
+        </section>
+      ) : null}
+      {diagram?.drawings.length ? (
+        <>
+          <h3 className="label mt-4">Moment</h3>
+          <DrawingView drawing={diagram.drawings[0]!} className="w-full" />
+        </>
+      ) : null}
+      {checks.length ? (
+        <div className="mt-3">
+          <Ladder checks={checks} units={units} />
+        </div>
+      ) : null}
+      {member || footing ? (
+        <div className="mt-3 flex gap-2">
+          <button type="button" className="btn" onClick={() => openSheet(ledger.id)}>
+            Open the sheet
+          </button>
+        </div>
+      ) : null}
+    </SidePanel>
+  );
+}
+
+/** The tree behind a number; the first two storeys are open. */
+function Causes({ causes, depth }: { causes: readonly Cause[]; depth: number }) {
+  const { units } = useProject();
+  const amount = (byCase: ByCase) => {
+    const { permanent, variable } = split(byCase);
+    const parts: string[] = Math.abs(permanent) > 0.5 ? [`permanent ${formatQuantity(permanent, 'force', units)}`] : [];
+    for (const [nature, value] of variable) if (Math.abs(value) > 0.5) parts.push(`${NATURE_LABEL[nature]} ${formatQuantity(value, 'force', units)}`);
+    return parts.join(', ');
+  };
+  return (
+    <ul className={depth ? 'ml-3' : ''}>
+      {causes
+        .filter((cause) => amount(cause.byCase))
+        .map((cause, i) => (
+          <li key={i} className="text-[12.5px]">
+            {cause.causes.length ? (
+              <details open={depth < 1}>
+                <summary>
+                  <b className="font-semibold">{cause.label}</b> <span className="text-soft">{amount(cause.byCase)}</span>
+                </summary>
+                <Causes causes={cause.causes} depth={depth + 1} />
+              </details>
+            ) : (
+              <span>
+                {cause.label} <span className="text-soft">{amount(cause.byCase)} · {cause.detail}</span>
+              </span>
+            )}
+          </li>
+        ))}
+    </ul>
+  );
+}

@@ -1,0 +1,165 @@
+import { useState } from 'react';
+import { catalogue, findSection, formatQuantity, lightest, planLength, sectionDrawing, usualFamilies, type Candidate } from '@plinth/core';
+import { DrawingView } from '../../parts/DrawingView';
+import { Ladder, StateWord } from '../../parts/Ladder';
+import { PanelHead, SidePanel } from '../../parts/SidePanel';
+import { useAsked } from '../../parts/useAsked';
+import { useItems, useProject, useStore, useView } from '../../project/context';
+import { useEdit } from '../../project/useEdit';
+import { SectionField } from './SectionField';
+
+/** One beam or column: its section drawn, diagrams on the member, ladder by every philosophy, and help in choosing. */
+export function MemberPanel() {
+  const { building, computed, units } = useProject();
+  const { selected, openSheet } = useView();
+  const { patch } = useEdit();
+  const beams = useItems('beam');
+  const columns = useItems('column');
+  const [combination, setCombination] = useState('');
+  const member = selected ? computed.members.get(selected) : undefined;
+  const diagrams = useAsked(`diagrams ${selected} ${combination}`, (engine) => (member?.kind === 'beam' ? engine.diagrams(member.id, ['moment', 'shear', 'deflection'], 330, 104, combination || undefined) : Promise.resolve(undefined)));
+  if (!member)
+    return (
+      <SidePanel label="Member">
+        <p className="text-soft">Choose a member to see its section, what it does, and which limit state comes first.</p>
+      </SidePanel>
+    );
+  const item = beams.find((beam) => beam.id === member.id) ?? columns.find((column) => column.id === member.id)!;
+  const truss = item.kind === 'beam' && item.body.role === 'truss';
+  const commit = (section: string | null) => patch(item, { section }, section ? `${member.mark}: ${section}` : `${member.mark}: section taken away`);
+  const section = member.section && catalogue().some((entry) => entry.designation === member.section) ? findSection(member.section) : null;
+  const beam = building.beams.get(member.id);
+  return (
+    <SidePanel label={`Member ${member.mark}`}>
+      <PanelHead mark={member.mark} what={beam ? `${beam.role}, ${formatQuantity(planLength(beam), 'length', units)}` : 'column'}>
+        {member.section ? `${member.section} · ${member.grade}` : member.reason}
+      </PanelHead>
+      {truss ? null : (
+        <div className="mt-2 flex items-start gap-3">
+          <div className="flex-1">
+            <SectionField key={member.id} kind={member.kind} value={member.section} commit={commit} />
+            {section ? (
+              <p className="mt-1 text-[12px] text-soft">
+                {formatQuantity(section.mass, 'massPerLength', units)} · A {formatQuantity(section.properties.A, 'area', units)} · Wpl {formatQuantity(section.properties.Wply, 'sectionModulus', units)}
+              </p>
+            ) : null}
+          </div>
+          {section ? <DrawingView drawing={sectionDrawing(section, units, 120, 130)} className="w-[120px]" /> : null}
+        </div>
+      )}
+      {diagrams?.drawings.length ? (
+        <section aria-label="Diagrams" className="mt-2">
+          <label className="block text-[12px] text-soft">
+            Diagrams under
+            <select className="field text-ink" value={combination} onChange={(event) => setCombination(event.target.value)}>
+              {diagrams.combinations.map((name, i) => (
+                <option key={name} value={i === 0 ? '' : name}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </label>
+          {diagrams.drawings.map((drawing) => (
+            <DrawingView key={drawing.title} drawing={drawing} className="w-full" />
+          ))}
+        </section>
+      ) : null}
+      {member.results.map((result) => (
+        <div key={result.philosophy} className="mt-3">
+          <Ladder checks={result.checks} units={units} title={member.results.length > 1 ? `Ladder, ${result.philosophy}` : 'Failure ladder'} />
+          <button type="button" className="btn mt-2" onClick={() => openSheet(`${member.id}~${result.philosophy}`)}>
+            Open the sheet{member.results.length > 1 ? `, ${result.philosophy}` : ''}
+          </button>
+        </div>
+      ))}
+      {truss ? null : <Sizing key={member.id} id={member.id} kind={member.kind} commit={commit} />}
+    </SidePanel>
+  );
+}
+
+/** The sections of the usual families, tried under every combination; one is chosen with a click. */
+function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'column'; commit: (section: string) => Promise<void> }) {
+  const store = useStore();
+  const { brief, units, computed } = useProject();
+  const { quietly } = useEdit();
+  const [tried, setTried] = useState<{ of: unknown; list: Candidate[] } | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [depth, setDepth] = useState('');
+  const size = async () => {
+    setBusy(true);
+    try {
+      const maxDepth = Number(depth);
+      const factor = units === 'SI' ? 1 : 25.4;
+      setTried({ of: computed, list: await store.engine.candidates(id, depth.trim() && maxDepth > 0 ? { maxDepth: maxDepth * factor } : {}) });
+    } finally {
+      setBusy(false);
+    }
+  };
+  const best = tried ? lightest(tried.list) : null;
+  const around = tried ? visibleCandidates(tried.list, best) : [];
+  return (
+    <section aria-label="Sizing" className="mt-4 border-t border-rule pt-2">
+      <h3 className="label">Which section</h3>
+      <div className="mt-1 flex items-end gap-2">
+        <button type="button" className="btn btn-main" disabled={busy} onClick={() => void size()}>
+          {busy ? 'Trying…' : `Size this ${kind}`}
+        </button>
+        <label className="text-[12px] text-soft">
+          no deeper than [{units === 'SI' ? 'mm' : 'in'}]
+          <input className="field w-24!" value={depth} inputMode="decimal" onChange={(event) => setDepth(event.target.value)} placeholder="any" />
+        </label>
+      </div>
+      {tried && tried.of !== computed ? <p className="mt-1 text-[12px] text-oxide">The project has changed since these were tried.</p> : null}
+      {tried ? (
+        <>
+          <p className="mt-1 text-[13px]">
+            {best ? (
+              <>
+                Lightest that carries: <b>{best.designation}</b>{' '}
+                <button type="button" className="btn-line" onClick={() => quietly(commit(best.designation))}>
+                  Take it
+                </button>
+              </>
+            ) : (
+              `None of ${tried.list.length} sections of ${usualFamilies(brief.family, kind).join(', ')} carries it.`
+            )}
+          </p>
+          <table className="grid-table mt-1 text-[13px]">
+            <thead>
+              <tr>
+                <th>Section</th>
+                <th className="num">{units === 'SI' ? 'kg/m' : 'lb/ft'}</th>
+                <th className="num">Use</th>
+                <th>What governs</th>
+              </tr>
+            </thead>
+            <tbody>
+              {around.map((candidate) => (
+                <tr key={candidate.designation} aria-selected={candidate === best}>
+                  <td>
+                    <button type="button" className="text-left hover:text-oxide" onClick={() => quietly(commit(candidate.designation))}>
+                      {candidate.designation}
+                    </button>
+                  </td>
+                  <td className="num">{formatQuantity(candidate.mass, 'massPerLength', units, { bare: true, figures: 3 })}</td>
+                  <td className="num">{candidate.utilisation?.toFixed(2) ?? '—'}</td>
+                  <td className="text-[12px]">
+                    {candidate.governing?.name ?? ''} <StateWord state={candidate.verdict} />
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="mt-1 text-[12px] text-soft">Checks that are not written yet do not count here; they stand in the ladder.</p>
+        </>
+      ) : null}
+    </section>
+  );
+}
+
+/** A few that just fail, the lightest that carries, and those that come after it. */
+function visibleCandidates(list: readonly Candidate[], best: Candidate | null): Candidate[] {
+  const carrying = list.filter((candidate) => candidate.verdict === 'carries' || candidate.verdict === 'tight').slice(0, 6);
+  const short = list.filter((candidate) => candidate.verdict === 'short' && candidate.utilisation !== null && (!best || candidate.mass <= best.mass)).slice(-3);
+  return [...short, ...carrying].sort((a, b) => a.mass - b.mass);
+}

@@ -1,0 +1,338 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { useLocation } from 'react-router';
+import { caseLabel, formatQuantity, STANDARDS, unitLabel, type RecordedAssumption } from '@plinth/core';
+import { StateWord } from '../../parts/Ladder';
+import { api } from '../../project/api';
+import { useItems, useProject, useProjectState, useView } from '../../project/context';
+import { freshId, useEdit } from '../../project/useEdit';
+import { whoAmI } from '../../project/store';
+
+/** What is handed over: basis, balance, schedules, assumptions, loose ends, journal; as print, PDF and files. */
+export function PackageRoom() {
+  const { building, computed, brief, units } = useProject();
+  const { id, version } = useProjectState();
+  const { select, openSheet } = useView();
+  const { hash } = useLocation();
+  const standard = STANDARDS[brief.family];
+  const force = (value: number) => formatQuantity(value, 'force', units, { bare: true });
+  const open = computed.assumptions.filter((assumption) => !assumption.answer);
+  const confirmed = computed.assumptions.filter((assumption) => assumption.answer);
+  useEffect(() => {
+    if (hash) document.getElementById(hash.slice(1))?.scrollIntoView();
+  }, [hash]);
+  return (
+    <div className="print-flow min-w-0 flex-1 overflow-y-auto px-8 py-4">
+      <div className="flex items-baseline justify-between">
+        <h1 className="text-xl font-bold">
+          {brief.name} <span className="text-[14px] font-normal text-soft">calculation package, journal entry {version}</span>
+        </h1>
+        <Exports id={id} />
+      </div>
+      <p className="mt-2 max-w-4xl border border-oxide px-3 py-2 text-[13px]">
+        Design aid. Every number here must be confirmed by a licensed engineer against the codes in force where the building stands. Not covered: {standard.notCovered.join('; ')}.
+      </p>
+
+      <section className="mt-5 max-w-4xl" aria-label="Balance">
+        <h2 className="label">Balance, {unitLabel('force', units)}</h2>
+        <table className="grid-table">
+          <thead>
+            <tr>
+              <th>Case</th>
+              <th className="num">Applied</th>
+              <th className="num">To the ground</th>
+              <th className="num">Lands nowhere</th>
+              <th className="num">Gap</th>
+              <th className="num">Offsets about x, y [{unitLabel('moment', units)}]</th>
+            </tr>
+          </thead>
+          <tbody>
+            {computed.balance.map((line) => (
+              <tr key={line.loadCase.id}>
+                <td>{caseLabel(line.loadCase)}</td>
+                <td className="num">{force(line.applied.force)}</td>
+                <td className="num">{force(line.delivered.force)}</td>
+                <td className={`num ${Math.abs(line.lost.force) > 1 ? 'font-semibold text-oxide' : ''}`}>{force(line.lost.force)}</td>
+                <td className="num">{force(Math.abs(line.gap.force) < 1 ? 0 : line.gap.force)}</td>
+                <td className="num">
+                  {formatQuantity(line.offsets.aboutX, 'moment', units, { bare: true, figures: 3 })}, {formatQuantity(line.offsets.aboutY, 'moment', units, { bare: true, figures: 3 })}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        {computed.balance.length === 0 ? <p className="text-soft">Nothing is applied yet.</p> : null}
+      </section>
+
+      <section id="loose-ends" className="mt-6 max-w-5xl scroll-mt-4" aria-label="Loose ends">
+        <h2 className="label">Loose ends</h2>
+        {computed.looseEnds.length === 0 ? <p className="text-soft">None.</p> : null}
+        <ul>
+          {computed.looseEnds.map((end) => (
+            <li key={end.key} className="border-b border-rule py-1.5">
+              <button type="button" className="text-left font-semibold text-oxide" onClick={() => select(end.item)}>
+                {end.title}
+              </button>
+              <span className="ml-2">{end.why}</span> <span className="text-soft">{end.remedy}</span>
+              {Object.values(end.byCase).some((value) => Math.abs(value) > 0.5) ? (
+                <span className="ml-2 text-[13px]">
+                  {Object.entries(end.byCase)
+                    .filter(([, value]) => Math.abs(value) > 0.5)
+                    .map(([caseId, value]) => `${caseId.replace('-', ', ')} ${formatQuantity(value, 'force', units)}`)
+                    .join(' · ')}
+                </span>
+              ) : null}
+            </li>
+          ))}
+        </ul>
+      </section>
+
+      <section id="assumptions" className="mt-6 max-w-5xl scroll-mt-4" aria-label="Assumptions">
+        <h2 className="label">Assumptions still open</h2>
+        {open.length === 0 ? <p className="text-soft">None: every assumption has been confirmed.</p> : null}
+        {group(open).map((entry) => (
+          <OpenAssumption key={entry.text} {...entry} />
+        ))}
+        {confirmed.length ? (
+          <>
+            <h2 className="label mt-4">Confirmed</h2>
+            <ul>
+              {confirmed.map((assumption) => (
+                <ConfirmedAssumption key={assumption.key} assumption={assumption} />
+              ))}
+            </ul>
+          </>
+        ) : null}
+      </section>
+
+      <section className="mt-6 max-w-5xl" aria-label="Schedule">
+        <h2 className="label">Schedule</h2>
+        <table className="grid-table">
+          <thead>
+            <tr>
+              <th className="num">No.</th>
+              <th>Mark</th>
+              <th>Section or size</th>
+              <th>Governs</th>
+              <th>Clause</th>
+              <th className="num">Utilisation</th>
+              <th>State</th>
+              <th className="no-print">
+                <span className="sr-only">Sheet</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {computed.takedown.order.map((memberId) => {
+              const design = computed.members.get(memberId) ?? computed.footings.get(memberId);
+              if (!design) return null;
+              const pad = computed.footings.get(memberId);
+              return (
+                <tr key={memberId}>
+                  <td className="num text-soft">{computed.takedown.members.get(memberId)!.order || '—'}</td>
+                  <td className="font-semibold">{design.mark}</td>
+                  <td>{pad ? (pad.width ? `${formatQuantity(pad.width, 'length', units, { figures: 3, bare: true })} × ${formatQuantity(pad.length, 'length', units, { figures: 3 })}` : '—') : ((design as { section: string | null }).section ?? '—')}</td>
+                  <td>{design.governing?.name ?? design.reason}</td>
+                  <td className="text-soft">{design.governing?.clause}</td>
+                  <td className="num font-semibold">{design.governing?.utilisation?.toFixed(2) ?? '—'}</td>
+                  <td>
+                    <StateWord state={design.verdict} />
+                  </td>
+                  <td className="no-print">
+                    <button type="button" className="btn-line" aria-label={`Sheet of ${design.mark}`} onClick={() => openSheet(memberId)}>
+                      sheet
+                    </button>
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+        {building.beams.size + building.columns.size + building.footings.size === 0 ? <p className="text-soft">No member yet.</p> : null}
+      </section>
+      <Journal id={id} version={version} />
+    </div>
+  );
+}
+
+function Exports({ id }: { id: string }) {
+  const [setting, setSetting] = useState<AbortController | null>(null);
+  const [failed, setFailed] = useState<string | null>(null);
+  const pdf = async (paper: 'A4' | 'Letter') => {
+    const stop = new AbortController();
+    setSetting(stop);
+    setFailed(null);
+    try {
+      const response = await fetch(`/api/projects/${id}/package.pdf?paper=${paper}`, { signal: stop.signal });
+      if (!response.ok) throw new Error(`The package could not be set (${response.status}).`);
+      const url = URL.createObjectURL(await response.blob());
+      const link = document.createElement('a');
+      link.href = url;
+      link.download = `${id}-package.pdf`;
+      link.click();
+      setTimeout(() => URL.revokeObjectURL(url), 60_000);
+    } catch (error) {
+      if (!stop.signal.aborted) setFailed((error as Error).message);
+    } finally {
+      setSetting(null);
+    }
+  };
+  return (
+    <div className="no-print flex items-center gap-2">
+      {failed ? (
+        <span role="alert" className="text-oxide">
+          {failed}
+        </span>
+      ) : null}
+      {setting ? (
+        <>
+          <span role="status" className="text-soft">
+            Setting every sheet; this takes a while…
+          </span>
+          <button type="button" className="btn" onClick={() => setting.abort()}>
+            Stop
+          </button>
+        </>
+      ) : (
+        <>
+          <button type="button" className="btn btn-main" onClick={() => void pdf('A4')}>
+            PDF, A4
+          </button>
+          <button type="button" className="btn" onClick={() => void pdf('Letter')}>
+            PDF, Letter
+          </button>
+          <button type="button" className="btn" onClick={() => window.print()}>
+            Print this
+          </button>
+        </>
+      )}
+      <a className="btn-line" href={`/api/projects/${id}/export`}>
+        project file
+      </a>
+      <a className="btn-line" href={`/api/projects/${id}/reactions.csv`}>
+        reactions, CSV
+      </a>
+      <a className="btn-line" href={`/api/projects/${id}/members.csv`}>
+        members, CSV
+      </a>
+    </div>
+  );
+}
+
+interface Group {
+  readonly text: string;
+  readonly reason: string;
+  readonly list: readonly RecordedAssumption[];
+}
+
+/** Assumptions of one wording together: they are confirmed together or one by one. */
+function group(list: readonly RecordedAssumption[]): Group[] {
+  const groups = new Map<string, { text: string; reason: string; list: RecordedAssumption[] }>();
+  for (const assumption of list) {
+    const held = groups.get(assumption.text) ?? { text: assumption.text, reason: assumption.reason, list: [] };
+    held.list.push(assumption);
+    groups.set(assumption.text, held);
+  }
+  return [...groups.values()];
+}
+
+function OpenAssumption({ text, reason, list }: Group) {
+  const { put } = useEdit();
+  const [writing, setWriting] = useState(false);
+  const [why, setWhy] = useState('');
+  const [error, setError] = useState<string | null>(null);
+  const marks = list.map((assumption) => assumption.mark);
+  const confirm = async () => {
+    try {
+      await put(
+        list.map((assumption) => ({ id: freshId('answer'), kind: 'answer', body: { key: assumption.key, reason: why, by: whoAmI() } })),
+        `Confirmed: ${text} (${marks.length === 1 ? marks[0] : `${marks.length} places`})`.slice(0, 200),
+      );
+    } catch (problem) {
+      setError((problem as Error).message);
+    }
+  };
+  return (
+    <div className="border-b border-rule py-1.5">
+      <p>
+        <b className="font-semibold">{text}</b> <span className="text-soft">{reason}</span>
+      </p>
+      <p className="text-[13px] text-soft">
+        {marks.join(', ')}{' '}
+        {writing ? null : (
+          <button type="button" className="btn-line no-print" onClick={() => setWriting(true)}>
+            Confirm…
+          </button>
+        )}
+      </p>
+      {writing ? (
+        <form
+          className="no-print mt-1 flex items-end gap-2"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void confirm();
+          }}
+        >
+          <label className="flex-1 text-[12px] text-soft">
+            Why it may be taken so
+            <input className="field text-ink" value={why} onChange={(event) => setWhy(event.target.value)} autoFocus onKeyDown={(event) => event.key === 'Escape' && setWriting(false)} />
+          </label>
+          <button type="submit" className="btn btn-main">
+            Confirm{list.length > 1 ? ` in ${list.length} places` : ''}
+          </button>
+          <button type="button" className="btn" onClick={() => setWriting(false)}>
+            Not yet
+          </button>
+        </form>
+      ) : null}
+      {error ? (
+        <p role="alert" className="text-oxide">
+          {error}
+        </p>
+      ) : null}
+    </div>
+  );
+}
+
+function ConfirmedAssumption({ assumption }: { assumption: RecordedAssumption }) {
+  const answers = useItems('answer');
+  const { remove, quietly } = useEdit();
+  const ids = answers.filter((answer) => answer.body.key === assumption.key).map((answer) => answer.id);
+  return (
+    <li className="border-b border-rule py-1">
+      <b className="font-semibold">{assumption.mark}</b> {assumption.text} <span className="text-soft">{assumption.answer!.reason} ({assumption.answer!.by})</span>{' '}
+      <button type="button" className="btn-line no-print" onClick={() => quietly(remove(ids, `Opened again: ${assumption.mark}, ${assumption.text}`.slice(0, 200)))}>
+        open again
+      </button>
+    </li>
+  );
+}
+
+function Journal({ id, version }: { id: string; version: number }) {
+  const { data } = useQuery({ queryKey: ['journal', id, version], queryFn: () => api.journal(id) });
+  return (
+    <section className="mt-6 mb-10 max-w-4xl" aria-label="Journal">
+      <h2 className="label">Journal</h2>
+      <table className="grid-table">
+        <thead>
+          <tr>
+            <th className="num">No.</th>
+            <th>When</th>
+            <th>Who</th>
+            <th>What</th>
+          </tr>
+        </thead>
+        <tbody>
+          {(data ?? []).slice(0, 60).map((entry) => (
+            <tr key={entry.version}>
+              <td className="num text-soft">{entry.version}</td>
+              <td className="text-soft whitespace-nowrap">{new Date(entry.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}</td>
+              <td>{entry.who}</td>
+              <td>{entry.summary}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
