@@ -5,7 +5,26 @@ export default defineConfig({
     projects: [
       { test: { name: 'core', include: ['core/src/**/*.test.ts', 'api/src/**/*.test.ts'], environment: 'node' } },
       { test: { name: 'web', include: ['web/src/**/*.test.ts'], environment: 'node' } },
-      { test: { name: 'server', include: ['server/src/**/*.test.ts'], environment: 'node', testTimeout: 30_000, hookTimeout: 60_000 } },
+      {
+        test: {
+          name: 'server',
+          include: ['server/src/**/*.test.ts'],
+          environment: 'node',
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+          fileParallelism: false,
+        },
+      },
+      {
+        test: {
+          name: 'e2e',
+          include: ['e2e/**/*.e2e.test.ts'],
+          environment: 'node',
+          testTimeout: 90_000,
+          hookTimeout: 90_000,
+          fileParallelism: false,
+        },
+      },
     ],
   },
 });

@@ -31,13 +31,30 @@ export class Browser {
     const profile = mkdtempSync(join(tmpdir(), 'plinth-browser-'));
     const options = new Options();
     options.setBinaryPath(chromium);
-    options.addArguments('--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--disable-dev-shm-usage', '--hide-scrollbars', '--force-device-scale-factor=1', `--window-size=${width},${height}`, `--user-data-dir=${profile}`);
+    options.addArguments(
+      '--headless=new',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--disable-dev-shm-usage',
+      '--hide-scrollbars',
+      '--force-device-scale-factor=1',
+      `--window-size=${width},${height}`,
+      `--user-data-dir=${profile}`,
+    );
     const preferences = new logging.Preferences();
     preferences.setLevel(logging.Type.BROWSER, logging.Level.ALL);
     options.setLoggingPrefs(preferences);
     const started = await new Builder().forBrowser('chrome').setChromeOptions(options).setChromeService(new ServiceBuilder(driver)).build();
     // the window's size counts its frame: the page itself is to be as large as asked
-    await (started as unknown as { sendDevToolsCommand: (name: string, args: object) => Promise<void> }).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', { width, height, deviceScaleFactor: 1, mobile: false });
+    await (started as unknown as { sendDevToolsCommand: (name: string, args: object) => Promise<void> }).sendDevToolsCommand(
+      'Emulation.setDeviceMetricsOverride',
+      { width, height, deviceScaleFactor: 1, mobile: false },
+    );
     return new Browser(started, profile);
   }
 
@@ -115,7 +132,11 @@ export class Browser {
   }
 
   async waitForText(css: string, part: string | RegExp): Promise<string> {
-    return this.until(() => this.pageText(css), (text) => (typeof part === 'string' ? text.includes(part) : part.test(text)), `${css} does not say ${part}`);
+    return this.until(
+      () => this.pageText(css),
+      (text) => (typeof part === 'string' ? text.includes(part) : part.test(text)),
+      `${css} does not say ${part}`,
+    );
   }
 
   /** Everything that the page has complained of since the last time this was asked. */

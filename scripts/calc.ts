@@ -44,7 +44,8 @@ main(async () => {
       say(tool.example);
       return 0;
     }
-    if (process.stdin.isTTY) throw new Plain(`Send the input as JSON: ./plinth calc ${first} < input.json   (an example: ./plinth calc ${first} --example)`);
+    if (process.stdin.isTTY)
+      throw new Plain(`Send the input as JSON: ./plinth calc ${first} < input.json   (an example: ./plinth calc ${first} --example)`);
     let input: unknown;
     try {
       input = JSON.parse(await text(process.stdin));

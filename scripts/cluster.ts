@@ -33,7 +33,13 @@ export class Cluster {
     const path = join(this.bin, program);
     const [command, rest] = isRoot() ? ['runuser', ['-u', 'postgres', '--', path, ...args]] : [path, [...args]];
     // the server that pg_ctl starts keeps its output: it must not hold a pipe of ours open
-    const result = spawnSync(command!, rest as string[], { cwd: '/', stdio: ['ignore', program === 'pg_ctl' ? 'ignore' : 'pipe', 'pipe'].map((s, i) => (program === 'pg_ctl' && i === 2 ? 'ignore' : s)) as never, env: { ...process.env, LC_ALL: 'C.UTF-8' } });
+    const result = spawnSync(command!, rest as string[], {
+      cwd: '/',
+      stdio: ['ignore', program === 'pg_ctl' ? 'ignore' : 'pipe', 'pipe'].map((s, i) =>
+        program === 'pg_ctl' && i === 2 ? 'ignore' : s,
+      ) as never,
+      env: { ...process.env, LC_ALL: 'C.UTF-8' },
+    });
     return { ok: result.status === 0, output: `${result.stdout?.toString() ?? ''}${result.stderr?.toString() ?? ''}` };
   }
 
@@ -49,7 +55,21 @@ export class Cluster {
     writeFileSync(passwordFile, password);
     chmodSync(passwordFile, 0o600);
     if (isRoot()) for (const path of [this.folder, passwordFile]) spawnSync('chown', ['postgres:postgres', path]);
-    const made = this.run('initdb', ['--pgdata', making, '--username', 'plinth', '--auth', 'scram-sha-256', '--pwfile', passwordFile, '--encoding', 'UTF8', '--locale', 'C.UTF-8', '--no-instructions']);
+    const made = this.run('initdb', [
+      '--pgdata',
+      making,
+      '--username',
+      'plinth',
+      '--auth',
+      'scram-sha-256',
+      '--pwfile',
+      passwordFile,
+      '--encoding',
+      'UTF8',
+      '--locale',
+      'C.UTF-8',
+      '--no-instructions',
+    ]);
     if (!made.ok) {
       rmSync(making, { recursive: true, force: true });
       throw new Plain(`The database cluster could not be made: ${made.output.trim().split('\n').at(-1)}`);
@@ -80,7 +100,18 @@ export class Cluster {
     if (!this.isRunning()) {
       const port = await freePort();
       const log = join(this.folder, 'log');
-      const started = this.run('pg_ctl', ['start', '--wait', '--timeout', '60', '--pgdata', this.data, '--log', log, '--options', `-c listen_addresses=127.0.0.1 -p ${port} -c unix_socket_directories= -c fsync=${this.name === 'test' ? 'off' : 'on'}`]);
+      const started = this.run('pg_ctl', [
+        'start',
+        '--wait',
+        '--timeout',
+        '60',
+        '--pgdata',
+        this.data,
+        '--log',
+        log,
+        '--options',
+        `-c listen_addresses=127.0.0.1 -p ${port} -c unix_socket_directories= -c fsync=${this.name === 'test' ? 'off' : 'on'}`,
+      ]);
       if (!started.ok) throw new Plain(`The database did not start; its last words: ${lastLine(log)}`);
     }
     await this.ensure(database);

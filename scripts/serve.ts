@@ -8,7 +8,8 @@ const DEFAULT_PORT = 4870;
 /** Starts database, screens and server, and stops them in order on Ctrl-C. */
 export async function serve(demonstration: boolean): Promise<void> {
   const port = Number(process.env['PLINTH_PORT'] ?? DEFAULT_PORT);
-  if (!Number.isInteger(port) || port < 1 || port > 65_535) throw new Plain(`PLINTH_PORT is "${process.env['PLINTH_PORT']}"; it should be a port number such as ${DEFAULT_PORT}.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535)
+    throw new Plain(`PLINTH_PORT is "${process.env['PLINTH_PORT']}"; it should be a port number such as ${DEFAULT_PORT}.`);
   const cluster = new Cluster('demo');
   const databaseUrl = await cluster.start();
   await buildWeb();
@@ -17,7 +18,9 @@ export async function serve(demonstration: boolean): Promise<void> {
     server = await startServer({ databaseUrl, port, web: WEB_DIST, demonstration });
   } catch (error) {
     if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
-    throw new Plain(`Port ${port} is taken. Is it running already? If not, choose another: PLINTH_PORT=${port + 1} ./plinth ${demonstration ? 'demo' : 'start'}`);
+    throw new Plain(
+      `Port ${port} is taken. Is it running already? If not, choose another: PLINTH_PORT=${port + 1} ./plinth ${demonstration ? 'demo' : 'start'}`,
+    );
   }
   console.log(`Lofty Plinth is at ${server.url}   (Ctrl-C stops it)`);
   await new Promise<void>((resolve) => {

@@ -23,9 +23,9 @@ const SHOTS: readonly Shot[] = [
   { name: 'brief', path: `${EBBWICK}/brief`, wait: 'Load build-ups' },
   { name: 'survey', path: `${EBBWICK}/survey?level=loft&item=TG1`, wait: 'Rests on' },
   { name: 'descent', path: `${EBBWICK}/descent?item=TG1&level=loft`, wait: 'Failure ladder' },
-  { name: 'members', path: `${EBBWICK}/members?item=TG1`, wait: 'Failure ladder', press: ['Size this beam'] },
-  { name: 'sheet', path: `${EBBWICK}/members?item=HB1&sheet=HB1`, wait: 'Lateral-torsional' },
-  { name: 'ground', path: `${EBBWICK}/ground?item=F-C1`, wait: 'Failure ladder' },
+  { name: 'members', path: `${EBBWICK}/members?item=TG1&level=loft`, wait: 'Failure ladder', press: ['Size this beam'] },
+  { name: 'sheet', path: `${EBBWICK}/members?item=HB1&level=loft&sheet=HB1`, wait: 'table 5.2' },
+  { name: 'ground', path: `${EBBWICK}/ground?item=F-C1&level=formation`, wait: 'Failure ladder' },
   { name: 'package', path: `${EBBWICK}/package`, wait: 'Journal' },
   { name: 'members-us', path: `${QUILLFERN}/members?item=SB2`, wait: 'Ladder, ASD' },
   { name: 'descent-dark', path: `${EBBWICK}/descent?item=P3`, wait: 'Failure ladder', dark: true },
@@ -46,12 +46,18 @@ main(async () => {
     for (const shot of SHOTS.filter(({ name }) => !only || name === only)) {
       await browser.driver.executeScript(`localStorage.setItem('plinth.theme', '${shot.dark ? 'dark' : 'light'}')`);
       await browser.go(server.url + shot.path);
-      await browser.until(() => browser.driver.executeScript<string>('return document.body.textContent'), (text) => text.includes(shot.wait), `${shot.name} never showed "${shot.wait}"`);
+      await browser.until(
+        () => browser.driver.executeScript<string>('return document.body.textContent'),
+        (text) => text.includes(shot.wait),
+        `${shot.name} never showed "${shot.wait}"`,
+      );
       for (const button of shot.press ?? []) {
         await browser.clickText(button);
         await browser.text('Lightest that carries', 'p');
       }
-      await browser.driver.executeAsyncScript('const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(done)))');
+      await browser.driver.executeAsyncScript(
+        'const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(done)))',
+      );
       const path = join(folder, `${shot.name}.png`);
       writeFileSync(path, Buffer.from(await browser.driver.takeScreenshot(), 'base64'));
       console.log(path.slice(ROOT.length));

@@ -62,5 +62,6 @@ export function installDebian(packages: readonly string[], what: string): void {
   if (run(install).status === 0) return;
   run(['update']);
   const second = run(install);
-  if (second.status !== 0) throw new Plain(`${what} could not be installed: ${second.stderr.toString().trim().split('\n').at(-1) ?? ''}\n${byHand}`);
+  if (second.status !== 0)
+    throw new Plain(`${what} could not be installed: ${second.stderr.toString().trim().split('\n').at(-1) ?? ''}\n${byHand}`);
 }

@@ -77,7 +77,17 @@ export interface ProjectEvent {
   readonly version: number;
 }
 
-export const ERROR_CODES = ['bad-input', 'unstable', 'outside-scope', 'not-found', 'stale', 'blocked', 'too-large', 'too-many', 'internal'] as const;
+export const ERROR_CODES = [
+  'bad-input',
+  'unstable',
+  'outside-scope',
+  'not-found',
+  'stale',
+  'blocked',
+  'too-large',
+  'too-many',
+  'internal',
+] as const;
 export type ErrorCode = (typeof ERROR_CODES)[number];
 
 /** Every error has this shape, everywhere. */
@@ -88,6 +98,11 @@ export interface ApiError {
     readonly field?: string;
     readonly issues?: readonly { readonly field: string; readonly message: string }[];
     /** For stale and blocked commands: the items as they are now, and who changed them. */
-    readonly current?: readonly { readonly item: ApiItem | null; readonly id: string; readonly changedBy: string; readonly summary: string }[];
+    readonly current?: readonly {
+      readonly item: ApiItem | null;
+      readonly id: string;
+      readonly changedBy: string;
+      readonly summary: string;
+    }[];
   };
 }

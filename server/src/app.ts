@@ -23,11 +23,30 @@ export function createApp(options: AppOptions): Express {
   app.use(
     helmet({
       // MathJax and drawings set styles inline; everything else comes from here
-      contentSecurityPolicy: { directives: { 'default-src': ["'self'"], 'style-src': ["'self'", "'unsafe-inline'"], 'img-src': ["'self'", 'data:', 'blob:'], 'font-src': ["'self'", 'data:'], 'worker-src': ["'self'", 'blob:'], 'upgrade-insecure-requests': null } },
+      contentSecurityPolicy: {
+        directives: {
+          'default-src': ["'self'"],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:', 'blob:'],
+          'font-src': ["'self'", 'data:'],
+          'worker-src': ["'self'", 'blob:'],
+          'upgrade-insecure-requests': null,
+        },
+      },
       strictTransportSecurity: false,
     }),
   );
-  app.use('/api', rateLimit({ windowMs: 10_000, limit: 4000, standardHeaders: true, legacyHeaders: false, handler: (_request, response) => void response.status(429).json({ error: { code: 'too-many', message: 'too many requests; wait a few seconds' } }) }));
+  app.use(
+    '/api',
+    rateLimit({
+      windowMs: 10_000,
+      limit: 4000,
+      standardHeaders: true,
+      legacyHeaders: false,
+      handler: (_request, response) =>
+        void response.status(429).json({ error: { code: 'too-many', message: 'too many requests; wait a few seconds' } }),
+    }),
+  );
   app.use('/api', express.json({ limit: '50mb', type: 'application/json' }));
   app.get('/api/health', async (_request, response) => {
     await options.db.execute('select 1');
@@ -45,7 +64,14 @@ export function createApp(options: AppOptions): Express {
     throw notFound(request.path);
   });
   if (web && existsSync(join(web, 'index.html'))) {
-    app.use(express.static(web, { index: false, immutable: true, maxAge: '1y', setHeaders: (response, path) => path.endsWith('.html') && response.setHeader('Cache-Control', 'no-cache') }));
+    app.use(
+      express.static(web, {
+        index: false,
+        immutable: true,
+        maxAge: '1y',
+        setHeaders: (response, path) => path.endsWith('.html') && response.setHeader('Cache-Control', 'no-cache'),
+      }),
+    );
     app.get('/{*path}', (_request, response) => {
       response.set('Cache-Control', 'no-cache').sendFile('index.html', { root: web });
     });

@@ -34,7 +34,13 @@ export async function loadDemonstrations(connection: Connection): Promise<void> 
 }
 
 /** Opens database and port. @throws with code EADDRINUSE when the port is taken */
-export async function startServer({ databaseUrl, port, web, demonstration, log = pino({ level: 'warn' }) }: ServerOptions): Promise<RunningServer> {
+export async function startServer({
+  databaseUrl,
+  port,
+  web,
+  demonstration,
+  log = pino({ level: 'warn' }),
+}: ServerOptions): Promise<RunningServer> {
   const connection = await openDatabase(databaseUrl);
   const live = new LiveChanges(databaseUrl);
   const packager = new Packager();

@@ -34,27 +34,43 @@ describe('closed forms', () => {
     const right = solveBeam({ length: L, EI, supports: [{ at: 0, fixed: true }] }, [{ type: 'point', at: L, force: 1000 }]);
     expect(relative(right.extremes('deflection').max.value, (1000 * L ** 3) / (3 * EI))).toBeLessThan(1e-12);
     expect(right.reactions[0]).toEqual({ at: 0, force: 1000, moment: 1000 * L });
-    const left = solveBeam({ length: L, EI, supports: [{ at: L, fixed: true }] }, [{ type: 'distributed', from: 0, to: L, start: 5, end: 5 }]);
+    const left = solveBeam({ length: L, EI, supports: [{ at: L, fixed: true }] }, [
+      { type: 'distributed', from: 0, to: L, start: 5, end: 5 },
+    ]);
     expect(relative(left.extremes('deflection').max.value, (5 * L ** 4) / (8 * EI))).toBeLessThan(1e-12);
     expect(left.extremes('deflection').max.at).toBe(0);
     expect(left.extremes('moment').min.value).toBeCloseTo((-5 * L ** 2) / 2, 3);
     expect(left.reactions[0]!.moment).toBeCloseTo((-5 * L ** 2) / 2, 3);
   });
   it('propped cantilever, uniform load: 3wL/8, wL2/8, 9wL2/128', () => {
-    const s = solveBeam({ length: L, EI, supports: [{ at: 0, fixed: true }, { at: L }] }, [{ type: 'distributed', from: 0, to: L, start: 10, end: 10 }]);
+    const s = solveBeam({ length: L, EI, supports: [{ at: 0, fixed: true }, { at: L }] }, [
+      { type: 'distributed', from: 0, to: L, start: 10, end: 10 },
+    ]);
     expect(s.reactions[1]!.force).toBeCloseTo((3 * 10 * L) / 8, 6);
     expect(relative(s.reactions[0]!.moment, (10 * L ** 2) / 8)).toBeLessThan(1e-11);
     expect(relative(s.extremes('moment').max.value, (9 * 10 * L ** 2) / 128)).toBeLessThan(1e-11);
   });
   it('fixed at both ends, point load: Pab2/L2', () => {
     const [P, a] = [40_000, 2000];
-    const s = solveBeam({ length: L, EI, supports: [{ at: 0, fixed: true }, { at: L, fixed: true }] }, [{ type: 'point', at: a, force: P }]);
+    const s = solveBeam(
+      {
+        length: L,
+        EI,
+        supports: [
+          { at: 0, fixed: true },
+          { at: L, fixed: true },
+        ],
+      },
+      [{ type: 'point', at: a, force: P }],
+    );
     expect(relative(s.reactions[0]!.moment, (P * a * (L - a) ** 2) / L ** 2)).toBeLessThan(1e-11);
     expect(relative(-s.reactions[1]!.moment, (P * a ** 2 * (L - a)) / L ** 2)).toBeLessThan(1e-11);
   });
   it('two equal spans: 10wl/8 at the middle, hogging wl2/8', () => {
     const l = L / 2;
-    const s = solveBeam({ length: L, EI, supports: [{ at: 0 }, { at: l }, { at: L }] }, [{ type: 'distributed', from: 0, to: L, start: 12, end: 12 }]);
+    const s = solveBeam({ length: L, EI, supports: [{ at: 0 }, { at: l }, { at: L }] }, [
+      { type: 'distributed', from: 0, to: L, start: 12, end: 12 },
+    ]);
     expect(relative(s.reactions[1]!.force, (10 * 12 * l) / 8)).toBeLessThan(1e-11);
     expect(relative(s.extremes('moment').min.value, (-12 * l ** 2) / 8)).toBeLessThan(1e-11);
     expect(s.contraflexures().length).toBe(2);
@@ -67,7 +83,18 @@ describe('closed forms', () => {
     expect(relative(s.at('deflection', 8000), (9000 * 2000 ** 2 * 8000) / (3 * EI))).toBeLessThan(1e-11);
   });
   it('a hinge gives no moment: two propped halves', () => {
-    const s = solveBeam({ length: 2 * L, EI, supports: [{ at: 0, fixed: true }, { at: 2 * L, fixed: true }], hinges: [L] }, [{ type: 'point', at: L, force: 8000 }]);
+    const s = solveBeam(
+      {
+        length: 2 * L,
+        EI,
+        supports: [
+          { at: 0, fixed: true },
+          { at: 2 * L, fixed: true },
+        ],
+        hinges: [L],
+      },
+      [{ type: 'point', at: L, force: 8000 }],
+    );
     expect(s.at('moment', L)).toBeCloseTo(0, 6);
     expect(relative(s.reactions[0]!.moment, 4000 * L)).toBeLessThan(1e-11);
     expect(relative(s.at('deflection', L), (4000 * L ** 3) / (3 * EI))).toBeLessThan(1e-10);
@@ -94,7 +121,8 @@ function macaulay(beam: LineBeam, loads: readonly BeamLoad[]): number[] {
       if (load.type === 'moment') return sum - (load.moment / beam.length) * (power(x - load.at / beam.length, 2) / 2);
       const [a, b] = [load.from / beam.length, load.to / beam.length];
       const k = (load.end - load.start) / (b - a);
-      const part = load.start * (power(x - a, 4) / 24) + k * (power(x - a, 5) / 120) - load.end * (power(x - b, 4) / 24) - k * (power(x - b, 5) / 120);
+      const part =
+        load.start * (power(x - a, 4) / 24) + k * (power(x - a, 5) / 120) - load.end * (power(x - b, 4) / 24) - k * (power(x - b, 5) / 120);
       return sum + part * beam.length;
     }, 0);
   for (const x of s) rows.push([...s.map((a) => -power(x - a, 3) / 6), 1, x, -loadTerm(x)]);
@@ -134,13 +162,29 @@ const anyLoads = (length: number) =>
       fc
         .tuple(unit, unit, force, force)
         .filter(([a, b]) => Math.abs(a - b) > 1e-3)
-        .map(([a, b, p, q]) => ({ type: 'distributed' as const, from: Math.min(a, b) * length, to: Math.max(a, b) * length, start: p / 1000, end: q / 1000 })),
+        .map(([a, b, p, q]) => ({
+          type: 'distributed' as const,
+          from: Math.min(a, b) * length,
+          to: Math.max(a, b) * length,
+          start: p / 1000,
+          end: q / 1000,
+        })),
     ),
     { minLength: 1, maxLength: 8 },
   ) as fc.Arbitrary<BeamLoad[]>;
 const beamAndLoads = anyBeam.chain((beam) => anyLoads(beam.length).map((loads) => ({ beam, loads })));
 const magnitude = (loads: readonly BeamLoad[], length: number) =>
-  1 + loads.reduce((sum, load) => sum + (load.type === 'point' ? Math.abs(load.force) : load.type === 'moment' ? Math.abs(load.moment) / length : Math.max(Math.abs(load.start), Math.abs(load.end)) * (load.to - load.from)), 0);
+  1 +
+  loads.reduce(
+    (sum, load) =>
+      sum +
+      (load.type === 'point'
+        ? Math.abs(load.force)
+        : load.type === 'moment'
+          ? Math.abs(load.moment) / length
+          : Math.max(Math.abs(load.start), Math.abs(load.end)) * (load.to - load.from)),
+    0,
+  );
 
 describe('any beam', () => {
   it('agrees with Macaulay brackets on every reaction', () => {
@@ -180,7 +224,8 @@ describe('any beam', () => {
           }
         }
         const sag = s.extremes('deflection');
-        for (const support of beam.supports) expect(Math.abs(s.at('deflection', support.at))).toBeLessThan(1e-8 * (sag.max.value - sag.min.value) + 1e-12);
+        for (const support of beam.supports)
+          expect(Math.abs(s.at('deflection', support.at))).toBeLessThan(1e-8 * (sag.max.value - sag.min.value) + 1e-12);
         const size = magnitude(loads, beam.length);
         const atRight = loads.reduce((sum, load) => sum + (load.type === 'moment' && load.at === beam.length ? load.moment : 0), 0);
         expect(Math.abs(s.at('moment', beam.length) + atRight) / size / beam.length).toBeLessThan(1e-9);
@@ -198,8 +243,11 @@ describe('any beam', () => {
         const mirrored = solveBeam(
           mirror,
           loads.map((load): BeamLoad => {
-            if (load.type === 'distributed') return { ...load, from: beam.length - load.to, to: beam.length - load.from, start: load.end, end: load.start };
-            return load.type === 'point' ? { ...load, at: beam.length - load.at } : { ...load, at: beam.length - load.at, moment: -load.moment };
+            if (load.type === 'distributed')
+              return { ...load, from: beam.length - load.to, to: beam.length - load.from, start: load.end, end: load.start };
+            return load.type === 'point'
+              ? { ...load, at: beam.length - load.at }
+              : { ...load, at: beam.length - load.at, moment: -load.moment };
           }),
         );
         const size = magnitude(loads, beam.length);

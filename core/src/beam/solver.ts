@@ -86,8 +86,12 @@ export class BeamSystem {
     if (supports.length === 0) throw new Unstable('the beam has no support');
     for (const [i, support] of supports.entries()) {
       if (!(support.at >= -1e-9 * length && support.at <= length * (1 + 1e-9)))
-        throw new BadInput(`a support at ${+(support.at / 1000).toFixed(3)} m lies off the beam, which is ${+(length / 1000).toFixed(3)} m long`, `supports.${beam.supports.indexOf(support)}.at`);
-      if (i > 0 && support.at - supports[i - 1]!.at < MINIMUM_SPACING) throw new BadInput(`two supports stand in the same place, at ${+(support.at / 1000).toFixed(3)} m`, 'supports');
+        throw new BadInput(
+          `a support at ${+(support.at / 1000).toFixed(3)} m lies off the beam, which is ${+(length / 1000).toFixed(3)} m long`,
+          `supports.${beam.supports.indexOf(support)}.at`,
+        );
+      if (i > 0 && support.at - supports[i - 1]!.at < MINIMUM_SPACING)
+        throw new BadInput(`two supports stand in the same place, at ${+(support.at / 1000).toFixed(3)} m`, 'supports');
     }
     const first = supports[0]!;
     const last = supports.at(-1)!;
@@ -138,7 +142,8 @@ export class BeamSystem {
       const dofs = this.elementDofs(k);
       const stiffness = this.elementStiffness(k);
       for (let i = 0; i < 4; i += 1)
-        for (let j = 0; j < 4; j += 1) if (dofs[i]! >= 0 && dofs[j]! >= 0) this.lu[dofs[i]! * this.size + dofs[j]!]! += stiffness[4 * i + j]!;
+        for (let j = 0; j < 4; j += 1)
+          if (dofs[i]! >= 0 && dofs[j]! >= 0) this.lu[dofs[i]! * this.size + dofs[j]!]! += stiffness[4 * i + j]!;
     }
   }
 
@@ -146,7 +151,8 @@ export class BeamSystem {
     const { lu, size, pivots } = this;
     const original = new Float64Array(size);
     for (let i = 0; i < size; i += 1) original[i] = Math.abs(lu[i * size + i]!);
-    const unstable = () => new Unstable('the beam is a mechanism: its supports and hinges do not hold it (a single pinned support, or too many hinges)');
+    const unstable = () =>
+      new Unstable('the beam is a mechanism: its supports and hinges do not hold it (a single pinned support, or too many hinges)');
     if (this.nodes.length === 1 && !this.nodes[0]!.fixed) throw unstable();
     for (let k = 0; k < size; k += 1) {
       let p = k;
@@ -224,7 +230,8 @@ export class BeamSystem {
       const L = b.at - a.at;
       const stiffness = this.elementStiffness(k);
       const q = this.elementDofs(k).map(displacement);
-      const end = (i: number) => stiffness[4 * i]! * q[0]! + stiffness[4 * i + 1]! * q[1]! + stiffness[4 * i + 2]! * q[2]! + stiffness[4 * i + 3]! * q[3]!;
+      const end = (i: number) =>
+        stiffness[4 * i]! * q[0]! + stiffness[4 * i + 1]! * q[1]! + stiffness[4 * i + 2]! * q[2]! + stiffness[4 * i + 3]! * q[3]!;
       // clockwise end moments on the element; sagging moment is clockwise at the left end, anticlockwise at the right
       let M0 = end(1) * this.scale - fixedEnd[k]![1]!;
       let M1 = -(end(3) * this.scale - fixedEnd[k]![3]!);
@@ -261,7 +268,8 @@ function requireOnBeam(load: BeamLoad, length: number, index: number): void {
   const slack = 1e-9 * length;
   const off = (x: number) => !(x >= -slack && x <= length + slack);
   const [from, to] = load.type === 'distributed' ? [load.from, load.to] : [load.at, load.at];
-  if (off(from) || off(to)) throw new BadInput(`load ${index + 1} lies off the beam, which is ${+(length / 1000).toFixed(3)} m long`, `loads.${index}`);
+  if (off(from) || off(to))
+    throw new BadInput(`load ${index + 1} lies off the beam, which is ${+(length / 1000).toFixed(3)} m long`, `loads.${index}`);
   if (from > to) throw new BadInput(`load ${index + 1} ends before it starts`, `loads.${index}`);
   const values = load.type === 'distributed' ? [load.start, load.end] : [load.type === 'point' ? load.force : load.moment];
   if (!values.every(Number.isFinite)) throw new BadInput(`load ${index + 1} is not a finite number`, `loads.${index}`);
@@ -420,10 +428,20 @@ function march(pieces: Piece[], loads: readonly BeamLoad[], EI: number, start: S
 }
 
 /** An overhang starts at its free tip, where shear and moment are nothing; its slope is known at the support. */
-function marchOverhang(pieces: Piece[], all: readonly BeamLoad[], EI: number, at: number, slope: number, length: number, side: -1 | 1): void {
+function marchOverhang(
+  pieces: Piece[],
+  all: readonly BeamLoad[],
+  EI: number,
+  at: number,
+  slope: number,
+  length: number,
+  side: -1 | 1,
+): void {
   const [from, to] = side < 0 ? [0, at] : [at, length];
   const within = (x: number) => Math.min(to, Math.max(from, x)) - from;
-  const loads = overhanging(all, at, side).map((load): BeamLoad => (load.type === 'distributed' ? { ...load, from: within(load.from), to: within(load.to) } : { ...load, at: within(load.at) }));
+  const loads = overhanging(all, at, side).map((load): BeamLoad =>
+    load.type === 'distributed' ? { ...load, from: within(load.from), to: within(load.to) } : { ...load, at: within(load.at) },
+  );
   if (side > 0) {
     const tip = overhang(all, at, 1);
     march(pieces, loads, EI, { from, to, V: tip.force, M: -tip.hogging, slope, v: 0 });
@@ -444,7 +462,11 @@ function marchOverhang(pieces: Piece[], all: readonly BeamLoad[], EI: number, at
   }
 }
 
-const ORDER_DOWN: Record<Effect, keyof Pick<Piece, 'shear' | 'moment' | 'slope'> | 'load'> = { shear: 'load', moment: 'shear', deflection: 'slope' };
+const ORDER_DOWN: Record<Effect, keyof Pick<Piece, 'shear' | 'moment' | 'slope'> | 'load'> = {
+  shear: 'load',
+  moment: 'shear',
+  deflection: 'slope',
+};
 
 /** What a beam does under one set of loads: exact, as polynomials. */
 export class BeamSolution {
@@ -484,7 +506,9 @@ export class BeamSolution {
   /** Places where the moment changes sign, ascending: the ends of hogging zones. */
   contraflexures(): number[] {
     const found: number[] = [];
-    for (const piece of this.pieces) for (const x of rootsBetween(piece.moment, 0, piece.to - piece.from)) if (x > 0 && piece.from + x < this.length) found.push(piece.from + x);
+    for (const piece of this.pieces)
+      for (const x of rootsBetween(piece.moment, 0, piece.to - piece.from))
+        if (x > 0 && piece.from + x < this.length) found.push(piece.from + x);
     return [...new Set(found)].sort((a, b) => a - b);
   }
 }

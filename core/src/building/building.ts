@@ -27,8 +27,10 @@ export interface Building {
  * @throws BadInput when there is no brief
  */
 export function assemble(items: readonly Item[]): Building {
-  const of = <K extends ItemKind>(kind: K) => items.filter((item): item is Extract<Item, { kind: K }> => item.kind === kind) as unknown as { id: string; body: Body<K> }[];
-  const standing = <B extends { status: string }>(list: { id: string; body: B }[]) => new Map(list.filter((item) => item.body.status !== 'removed').map((item) => [item.id, item.body]));
+  const of = <K extends ItemKind>(kind: K) =>
+    items.filter((item): item is Extract<Item, { kind: K }> => item.kind === kind) as unknown as { id: string; body: Body<K> }[];
+  const standing = <B extends { status: string }>(list: { id: string; body: B }[]) =>
+    new Map(list.filter((item) => item.body.status !== 'removed').map((item) => [item.id, item.body]));
   const brief = of('brief')[0]?.body;
   if (!brief) throw new BadInput('the project has no brief');
   const levels = of('level').sort((a, b) => b.body.elevation - a.body.elevation);
@@ -68,5 +70,8 @@ export function project(line: { from: PlanPoint; to: PlanPoint }, point: PlanPoi
 
 /** The mark of any member, or its id when it has none. */
 export function markOf(building: Building, id: string): string {
-  return (building.beams.get(id) ?? building.columns.get(id) ?? building.walls.get(id) ?? building.hangers.get(id) ?? building.footings.get(id))?.mark ?? id;
+  return (
+    (building.beams.get(id) ?? building.columns.get(id) ?? building.walls.get(id) ?? building.hangers.get(id) ?? building.footings.get(id))
+      ?.mark ?? id
+  );
 }

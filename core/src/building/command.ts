@@ -4,7 +4,11 @@ import { ITEM_SCHEMAS, itemSchema, referencesOf, type Item } from './item';
 
 /** One change of one item: put writes it (revision null: it is new), remove takes it away. */
 export const changeSchema = z.discriminatedUnion('op', [
-  z.object({ op: z.literal('put'), item: z.object({ id: z.string(), kind: z.string(), body: z.unknown() }), revision: z.number().int().nullable().describe('revision of the item that was seen; null for a new one') }),
+  z.object({
+    op: z.literal('put'),
+    item: z.object({ id: z.string(), kind: z.string(), body: z.unknown() }),
+    revision: z.number().int().nullable().describe('revision of the item that was seen; null for a new one'),
+  }),
   z.object({ op: z.literal('remove'), id: z.string(), revision: z.number().int().describe('revision of the item that was seen') }),
 ]);
 export type Change = z.output<typeof changeSchema>;
@@ -24,7 +28,8 @@ export function readItem(raw: unknown): Item {
   const parsed = itemSchema.safeParse(raw);
   if (parsed.success) return parsed.data as Item;
   const kind = (raw as { kind?: unknown } | null)?.kind;
-  if (typeof kind !== 'string' || !(kind in ITEM_SCHEMAS)) throw new BadInput(`"${String(kind)}" is not a kind of item; kinds are ${Object.keys(ITEM_SCHEMAS).join(', ')}`, 'kind');
+  if (typeof kind !== 'string' || !(kind in ITEM_SCHEMAS))
+    throw new BadInput(`"${String(kind)}" is not a kind of item; kinds are ${Object.keys(ITEM_SCHEMAS).join(', ')}`, 'kind');
   const issue = parsed.error.issues[0]!;
   throw new BadInput(issue.message, issue.path.join('.'));
 }
@@ -40,9 +45,14 @@ export function requireConsistent(items: ReadonlyMap<string, Item>): void {
     if (item.kind === 'brief') briefs += 1;
     for (const { field, id } of referencesOf(item)) {
       const target = items.get(id);
-      if (!target) throw new BadInput(`${name(item)} refers to "${id}", which is not in the project (it may be in use elsewhere: free it first)`, field);
+      if (!target)
+        throw new BadInput(
+          `${name(item)} refers to "${id}", which is not in the project (it may be in use elsewhere: free it first)`,
+          field,
+        );
       const wanted = KINDS_OF_REFERENCE[field.replace(/\.\d+\./, '.')];
-      if (wanted && !wanted.includes(target.kind)) throw new BadInput(`${name(item)}: ${name(target)} is a ${target.kind}, but a ${wanted.join(' or ')} is wanted here`, field);
+      if (wanted && !wanted.includes(target.kind))
+        throw new BadInput(`${name(item)}: ${name(target)} is a ${target.kind}, but a ${wanted.join(' or ')} is wanted here`, field);
     }
   }
   if (briefs !== 1) throw new BadInput('a project has exactly one brief');

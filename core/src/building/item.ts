@@ -6,7 +6,12 @@ import { quantity } from '../quantity';
 
 const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, 'an id is 1 to 40 letters, digits, - or _');
 const reference = id.nullable();
-const mark = z.string().trim().min(1, 'a mark is needed, such as B1').max(24, 'a mark has at most 24 characters').describe('mark on the drawings');
+const mark = z
+  .string()
+  .trim()
+  .min(1, 'a mark is needed, such as B1')
+  .max(24, 'a mark has at most 24 characters')
+  .describe('mark on the drawings');
 const pointSchema = z.object({ x: quantity('position', 'east on plan'), y: quantity('position', 'north on plan') });
 const status = z.enum(['new', 'existing', 'removed']).default('new').describe('new, existing or removed');
 const note = z.string().max(2000).default('').describe('note');
@@ -68,8 +73,14 @@ export const beamSchema = z.object({
   supports: z.array(beamSupportSchema).describe('where it rests, and on what'),
   hinges: z.array(quantity('length', 'from the start of the beam', { min: 0 })).default([]),
   strips: z.array(stripSchema).default([]).describe('tributary strips of floor or roof'),
-  restraint: z.enum(['supports', 'floor', 'points']).default('supports').describe('what holds the compression flange: only the supports; the floor along its length; points at the positions given'),
-  restraintPoints: z.array(quantity('length', 'from the start of the beam', { min: 0 })).default([]).describe('lateral restraints of the compression flange'),
+  restraint: z
+    .enum(['supports', 'floor', 'points'])
+    .default('supports')
+    .describe('what holds the compression flange: only the supports; the floor along its length; points at the positions given'),
+  restraintPoints: z
+    .array(quantity('length', 'from the start of the beam', { min: 0 }))
+    .default([])
+    .describe('lateral restraints of the compression flange'),
   status,
   note,
 });
@@ -121,7 +132,10 @@ export const footingSchema = z.object({
   length: quantity('length', 'size along y', { above: 0 }).nullable().default(null).describe('null: square'),
   thickness: quantity('sectionLength', 'thickness', { above: 0 }).nullable().default(null).describe('null: sized'),
   method: z.enum(['full', 'ruleOfThumb']).default('full').describe('full check, or the small-house rule of thumb'),
-  bearing: quantity('bearing', 'allowable bearing of this footing', { above: 0 }).nullable().default(null).describe('null: as in the brief'),
+  bearing: quantity('bearing', 'allowable bearing of this footing', { above: 0 })
+    .nullable()
+    .default(null)
+    .describe('null: as in the brief'),
   status,
   note,
 });

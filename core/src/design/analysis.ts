@@ -16,7 +16,12 @@ export class BeamModel {
     EI: number,
   ) {
     this.length = planLength(beam);
-    this.system = new BeamSystem({ length: this.length, EI, supports: beam.supports.map(({ at }) => ({ at: Math.min(at, this.length) })), hinges: beam.hinges });
+    this.system = new BeamSystem({
+      length: this.length,
+      EI,
+      supports: beam.supports.map(({ at }) => ({ at: Math.min(at, this.length) })),
+      hinges: beam.hinges,
+    });
   }
 
   /** The loads of one combination, N and N/mm. */
@@ -26,7 +31,14 @@ export class BeamModel {
       const factor = combine(byCase, combination);
       if (factor === 0) continue;
       if (shape.type === 'point') loads.push({ type: 'point', at: Math.min(shape.at, this.length), force: factor });
-      else loads.push({ type: 'distributed', from: shape.from, to: Math.min(shape.to, this.length), start: shape.start * factor, end: shape.end * factor });
+      else
+        loads.push({
+          type: 'distributed',
+          from: shape.from,
+          to: Math.min(shape.to, this.length),
+          start: shape.start * factor,
+          end: shape.end * factor,
+        });
     }
     return loads;
   }
@@ -71,7 +83,14 @@ export function unbracedSegments(beam: Beam, length: number, solution: BeamSolut
     if (Math.abs(peak) <= nothing || (beam.restraint === 'floor' && peak >= -nothing)) continue;
     const isHeld = (at: number) => held.some((place) => Math.abs(place - at) < 1);
     const quarter = (n: number) => solution.at('moment', from + ((to - from) * n) / 4);
-    segments.push({ from, to, quarters: [quarter(1), quarter(2), quarter(3)], peak, freeTip: !isHeld(from) || !isHeld(to), tensionFlangeHeld: beam.restraint === 'floor' });
+    segments.push({
+      from,
+      to,
+      quarters: [quarter(1), quarter(2), quarter(3)],
+      peak,
+      freeTip: !isHeld(from) || !isHeld(to),
+      tensionFlangeHeld: beam.restraint === 'floor',
+    });
   }
   return segments;
 }

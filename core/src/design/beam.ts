@@ -17,7 +17,10 @@ export interface Context {
   readonly standard: Standard;
   readonly philosophy: Philosophy;
   /** Combinations of the project's cases by a philosophy: made once. */
-  readonly combinations: (philosophy: Philosophy) => { readonly strength: readonly Combination[]; readonly service: readonly Combination[] };
+  readonly combinations: (philosophy: Philosophy) => {
+    readonly strength: readonly Combination[];
+    readonly service: readonly Combination[];
+  };
 }
 
 /** What every design of a project needs. @throws BadInput when the brief's philosophy is not one of its family */
@@ -35,38 +38,84 @@ export function contextOf(building: Building, takedown: Takedown): Context {
 /** The grade of a member: its own, or that of the brief for such a product. */
 export function gradeFor(building: Building, member: { grade: string | null }, section: Section): SteelGrade {
   const { brief } = building;
-  return steelGrade(member.grade ?? (section.product === 'rolled' ? brief.grade : section.product === 'hollow' ? brief.hollowGrade : brief.roundGrade));
+  return steelGrade(
+    member.grade ?? (section.product === 'rolled' ? brief.grade : section.product === 'hollow' ? brief.hollowGrade : brief.roundGrade),
+  );
 }
 
 /** What a beam's checks take for true, to be confirmed by somebody. */
 export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Standard): Assumption[] {
   const list: Assumption[] = [];
   const assume = (key: string, text: string, reason: string) => list.push({ type: 'assumption', key, text, reason });
-  if (beam.restraint === 'floor') assume('restraint-floor', 'The floor holds the top flange sideways along the whole beam.', 'Friction and fixings of the floor are taken to be enough; a strict reading wants them shown.');
-  if (beam.restraint === 'points') assume('restraint-points', 'What meets the beam at the places named holds both flanges sideways and against twisting.', 'Members and bracing there are taken to be stiff and strong enough.');
-  assume('web-connection', 'At its supports the beam is connected through its web.', `So no force enters the web through a flange there (${standard.webClause}).`);
-  if (beam.restraint !== 'floor') assume('load-height', 'Load acts at the shear centre or is held in place by what brings it.', 'Load that sits on a free top flange and can move with it would lower the resistance to lateral-torsional buckling.');
-  if (beam.role === 'truss') assume('truss-as-beam', 'The truss is taken down as a simple beam.', 'Its chords, branches and joints are not checked here.');
-  if (ledger.leaves.length > 2) assume('continuity', 'The beam runs through over its inner supports with one section.', 'Continuity is what its supports were calculated with.');
+  if (beam.restraint === 'floor')
+    assume(
+      'restraint-floor',
+      'The floor holds the top flange sideways along the whole beam.',
+      'Friction and fixings of the floor are taken to be enough; a strict reading wants them shown.',
+    );
+  if (beam.restraint === 'points')
+    assume(
+      'restraint-points',
+      'What meets the beam at the places named holds both flanges sideways and against twisting.',
+      'Members and bracing there are taken to be stiff and strong enough.',
+    );
+  assume(
+    'web-connection',
+    'At its supports the beam is connected through its web.',
+    `So no force enters the web through a flange there (${standard.webClause}).`,
+  );
+  if (beam.restraint !== 'floor')
+    assume(
+      'load-height',
+      'Load acts at the shear centre or is held in place by what brings it.',
+      'Load that sits on a free top flange and can move with it would lower the resistance to lateral-torsional buckling.',
+    );
+  if (beam.role === 'truss')
+    assume('truss-as-beam', 'The truss is taken down as a simple beam.', 'Its chords, branches and joints are not checked here.');
+  if (ledger.leaves.length > 2)
+    assume(
+      'continuity',
+      'The beam runs through over its inner supports with one section.',
+      'Continuity is what its supports were calculated with.',
+    );
   return list;
 }
 
 /** Checks that a transfer beam needs where others stand on its flange, and that are not written yet. */
 function standingLoads(ledger: MemberLedger, context: Context): Check[] {
   const { building, takedown, standard } = context;
-  const standing = [...new Set(ledger.arrivals.map((arrival) => (arrival.source.type === 'member' ? arrival.source.member : '')))].filter((id) => building.columns.has(id) || building.walls.has(id));
+  const standing = [...new Set(ledger.arrivals.map((arrival) => (arrival.source.type === 'member' ? arrival.source.member : '')))].filter(
+    (id) => building.columns.has(id) || building.walls.has(id),
+  );
   if (standing.length === 0) return [];
   const marks = standing.map((id) => takedown.members.get(id)!.mark).join(', ');
-  return [unproven('Web under what stands on it', standard.webClause, 'instability', `${marks} ${standing.length > 1 ? 'press' : 'presses'} on the flange: web bearing, crippling and buckling are not written yet`)];
+  return [
+    unproven(
+      'Web under what stands on it',
+      standard.webClause,
+      'instability',
+      `${marks} ${standing.length > 1 ? 'press' : 'presses'} on the flange: web bearing, crippling and buckling are not written yet`,
+    ),
+  ];
 }
 
 /** The arrivals of a beam with its own weight changed to that of a section. */
 export function withOwnWeight(arrivals: readonly Arrival[], section: Section): Arrival[] {
-  return arrivals.map((arrival) => (arrival.source.type === 'ownWeight' ? { ...arrival, byCase: { permanent: section.mass * GRAVITY } } : arrival));
+  return arrivals.map((arrival) =>
+    arrival.source.type === 'ownWeight' ? { ...arrival, byCase: { permanent: section.mass * GRAVITY } } : arrival,
+  );
 }
 
 /** One section tried on one beam by one philosophy. Without a sheet nothing is recorded. */
-export function checkBeam(context: Context, beam: Beam, ledger: MemberLedger, arrivals: readonly Arrival[], section: Section, philosophy: Philosophy, sheet?: Sheet): Check[] {
+export function checkBeam(
+  context: Context,
+  beam: Beam,
+  ledger: MemberLedger,
+  arrivals: readonly Arrival[],
+  section: Section,
+  philosophy: Philosophy,
+  sheet?: Sheet,
+): Check[] {
   const { building, takedown, standard } = context;
   const grade = gradeFor(building, beam, section);
   const EI = grade.E * section.properties.Iy;
@@ -79,10 +128,14 @@ export function checkBeam(context: Context, beam: Beam, ledger: MemberLedger, ar
     // every combination that governs some check is printed whole; the others cannot be worse anywhere
     const governingNames = new Set([...worst.values()].map((check) => check.combination));
     const printed = prepared.filter(({ combination }) => governingNames.has(combination.name));
-    for (const { actions, combination } of printed.length ? printed : prepared.slice(0, 1)) standard.steelBeam({ section, grade, actions }, philosophy, sheet.scope(`${combination.name} (${combination.clause})`));
+    for (const { actions, combination } of printed.length ? printed : prepared.slice(0, 1))
+      standard.steelBeam({ section, grade, actions }, philosophy, sheet.scope(`${combination.name} (${combination.clause})`));
   }
   const { service } = context.combinations(philosophy);
-  const deflections = beam.role === 'truss' ? [] : deflectionChecks(model, service, takedown.cases, building.brief, ledger.transfer, EI, sheet?.scope('Deflection'));
+  const deflections =
+    beam.role === 'truss'
+      ? []
+      : deflectionChecks(model, service, takedown.cases, building.brief, ledger.transfer, EI, sheet?.scope('Deflection'));
   const standing = standingLoads(ledger, context);
   for (const check of standing) sheet?.verdict(check);
   return [...worst.values(), ...deflections, ...standing];
@@ -95,15 +148,31 @@ export function designBeam(context: Context, id: string): MemberDesign {
   const ledger = takedown.members.get(id)!;
   const assumptions = beamAssumptions(beam, ledger, standard);
   const base = { id, kind: 'beam' as const, mark: beam.mark, section: beam.section, assumptions };
-  const nothing = (reason: string): MemberDesign => ({ ...base, grade: beam.grade, results: [], verdict: 'unproven', governing: null, reason });
-  if (beam.role === 'truss') return nothing('A truss: its members are not designed yet; it is taken down as a simple beam.');
+  const nothing = (reason: string): MemberDesign => ({
+    ...base,
+    grade: beam.grade,
+    results: [],
+    verdict: 'unproven',
+    governing: null,
+    reason,
+  });
+  if (beam.role === 'truss') return nothing('Its members are not designed yet: taken down as a simple beam.');
   if (beam.section === null) return nothing('No section is chosen.');
   try {
     const section = findSection(beam.section);
-    const results: PhilosophyResult[] = standard.compared(philosophy.id).map((p) => ({ philosophy: p.id, title: p.title, checks: checkBeam(context, beam, ledger, ledger.arrivals, section, p) }));
+    const results: PhilosophyResult[] = standard
+      .compared(philosophy.id)
+      .map((p) => ({ philosophy: p.id, title: p.title, checks: checkBeam(context, beam, ledger, ledger.arrivals, section, p) }));
     const { checks } = results[0]!;
     const missing = beam.status === 'existing' && beam.section === null;
-    return { ...base, grade: gradeFor(building, beam, section).id, results, verdict: missing ? 'unproven' : worstVerdict(checks), governing: governing(checks), reason: null };
+    return {
+      ...base,
+      grade: gradeFor(building, beam, section).id,
+      results,
+      verdict: missing ? 'unproven' : worstVerdict(checks),
+      governing: governing(checks),
+      reason: null,
+    };
   } catch (error) {
     if (!(error instanceof PlinthError)) throw error;
     return nothing(error.message);
@@ -143,7 +212,12 @@ export function recordReactions(ledger: MemberLedger, sheet: Sheet): void {
         const whole = shapeForce(arrival.shape);
         const [W, k] = [`W_${i + 1}`, `k_${i + 1}`];
         part.given(W, value * whole, 'force', arrival.label);
-        part.given(k, whole === 0 ? 0 : leave.shares[i]! / whole, 'ratio', 'share that goes to this support, by the lever or by the beam solution');
+        part.given(
+          k,
+          whole === 0 ? 0 : leave.shares[i]! / whole,
+          'ratio',
+          'share that goes to this support, by the lever or by the beam solution',
+        );
         names.push(`${k} * ${W}`);
         inputs[k] = whole === 0 ? 0 : leave.shares[i]! / whole;
         inputs[W] = value * whole;

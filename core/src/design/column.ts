@@ -10,8 +10,18 @@ import { mergeWorst, type MemberDesign } from './result';
 
 export function columnAssumptions(column: Column): Assumption[] {
   return [
-    { type: 'assumption', key: 'effective-length', text: `Effective lengths are ${column.factorY} (major) and ${column.factorZ} (minor axis) times the storey height.`, reason: 'Both ends are taken to be held in position; in a frame that sways the lengths are greater.' },
-    { type: 'assumption', key: 'concentric', text: 'Load arrives on the column’s axis.', reason: 'Moments from off-centre beams stand in the ladder as unproven.' },
+    {
+      type: 'assumption',
+      key: 'effective-length',
+      text: `Effective lengths are ${column.factorY} (major) and ${column.factorZ} (minor axis) times the storey height.`,
+      reason: 'Both ends are taken to be held in position; in a frame that sways the lengths are greater.',
+    },
+    {
+      type: 'assumption',
+      key: 'concentric',
+      text: 'Load arrives on the column’s axis.',
+      reason: 'Moments from off-centre beams stand in the ladder as unproven.',
+    },
   ];
 }
 
@@ -20,18 +30,40 @@ export function storeyHeight(building: Building, column: Column): number {
 }
 
 /** One section tried on one column by one philosophy. */
-export function checkColumn(context: Context, column: Column, ledger: MemberLedger, section: Section, philosophy: Philosophy, sheet?: Sheet): Check[] {
+export function checkColumn(
+  context: Context,
+  column: Column,
+  ledger: MemberLedger,
+  section: Section,
+  philosophy: Philosophy,
+  sheet?: Sheet,
+): Check[] {
   const { building, standard } = context;
   const grade = gradeFor(building, column, section);
   const height = storeyHeight(building, column);
-  const input = { section, grade, basis: philosophy.basis, lengthY: column.factorY * height, lengthZ: column.factorZ * height, lengthT: height };
+  const input = {
+    section,
+    grade,
+    basis: philosophy.basis,
+    lengthY: column.factorY * height,
+    lengthZ: column.factorZ * height,
+    lengthT: height,
+  };
   const worst = new Map<string, Check>();
-  const prepared = context.combinations(philosophy).strength.map((combination) => ({ combination, axial: combine(ledger.sum, combination) }));
-  for (const { combination, axial } of prepared) mergeWorst(worst, standard.steelColumn({ ...input, axial, combination: combination.name, basis: combination.basis }, philosophy));
+  const prepared = context
+    .combinations(philosophy)
+    .strength.map((combination) => ({ combination, axial: combine(ledger.sum, combination) }));
+  for (const { combination, axial } of prepared)
+    mergeWorst(worst, standard.steelColumn({ ...input, axial, combination: combination.name, basis: combination.basis }, philosophy));
   if (sheet) {
     const names = new Set([...worst.values()].map((check) => check.combination));
     const printed = prepared.find(({ combination }) => names.has(combination.name)) ?? prepared[0];
-    if (printed) standard.steelColumn({ ...input, axial: printed.axial, combination: printed.combination.name, basis: printed.combination.basis }, philosophy, sheet.scope(`${printed.combination.name} (${printed.combination.clause})`));
+    if (printed)
+      standard.steelColumn(
+        { ...input, axial: printed.axial, combination: printed.combination.name, basis: printed.combination.basis },
+        philosophy,
+        sheet.scope(`${printed.combination.name} (${printed.combination.clause})`),
+      );
   }
   return [...worst.values()];
 }
@@ -41,14 +73,30 @@ export function designColumn(context: Context, id: string): MemberDesign {
   const column = building.columns.get(id)!;
   const ledger = takedown.members.get(id)!;
   const base = { id, kind: 'column' as const, mark: column.mark, section: column.section, assumptions: columnAssumptions(column) };
-  const nothing = (reason: string): MemberDesign => ({ ...base, grade: column.grade, results: [], verdict: 'unproven', governing: null, reason });
+  const nothing = (reason: string): MemberDesign => ({
+    ...base,
+    grade: column.grade,
+    results: [],
+    verdict: 'unproven',
+    governing: null,
+    reason,
+  });
   if (column.section === null) return nothing('No section is chosen.');
   if (storeyHeight(building, column) === 0) return nothing('The column has no height: its top and base are on one level.');
   try {
     const section = findSection(column.section);
-    const results = standard.compared(philosophy.id).map((p) => ({ philosophy: p.id, title: p.title, checks: checkColumn(context, column, ledger, section, p) }));
+    const results = standard
+      .compared(philosophy.id)
+      .map((p) => ({ philosophy: p.id, title: p.title, checks: checkColumn(context, column, ledger, section, p) }));
     const { checks } = results[0]!;
-    return { ...base, grade: gradeFor(building, column, section).id, results, verdict: worstVerdict(checks), governing: governing(checks), reason: null };
+    return {
+      ...base,
+      grade: gradeFor(building, column, section).id,
+      results,
+      verdict: worstVerdict(checks),
+      governing: governing(checks),
+      reason: null,
+    };
   } catch (error) {
     if (!(error instanceof PlinthError)) throw error;
     return nothing(error.message);
@@ -63,7 +111,8 @@ export function columnSheet(context: Context, id: string, philosophy: Philosophy
   sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}. By ${philosophy.title}.`);
   for (const assumption of columnAssumptions(column)) sheet.assume(assumption.key, assumption.text, assumption.reason);
   recordReactions(ledger, sheet.scope('What arrives and goes down, unfactored'));
-  if (column.section === null || storeyHeight(building, column) === 0) sheet.note('No section is chosen, or the column has no height: nothing is checked.');
+  if (column.section === null || storeyHeight(building, column) === 0)
+    sheet.note('No section is chosen, or the column has no height: nothing is checked.');
   else checkColumn(context, column, ledger, findSection(column.section), philosophy, sheet);
   sheet.note(`Not covered: ${standard.notCovered.join('; ')}.`);
   return sheet;

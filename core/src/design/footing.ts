@@ -46,7 +46,13 @@ const THICKEST = 2000;
 
 function groundOf(building: Building, footing: Footing): Ground {
   const { brief } = building;
-  return { allowable: footing.bearing ?? brief.bearing, basis: brief.bearingBasis, soil: brief.soilUnitWeight, concrete: brief.concreteUnitWeight, depth: brief.foundingDepth };
+  return {
+    allowable: footing.bearing ?? brief.bearing,
+    basis: brief.bearingBasis,
+    soil: brief.soilUnitWeight,
+    concrete: brief.concreteUnitWeight,
+    depth: brief.foundingDepth,
+  };
 }
 
 /** Pressure on the soil, MPa: all that presses on it (gross), less the weight of the soil that was there (net). */
@@ -64,17 +70,52 @@ export function bearingPressure(load: number, width: number, length: number, thi
     sheet.given('D', ground.depth, 'length', 'founding depth');
     sheet.given('gamma_c', ground.concrete, 'unitWeight', 'concrete');
     sheet.given('gamma_s', ground.soil, 'unitWeight', 'soil and backfill');
-    sheet.step('W_p', 'B_x * B_y * h * gamma_c', { B_x: width, B_y: length, h: thickness, gamma_c: ground.concrete }, padWeight, 'force', 'weight', 'pad');
-    sheet.step('W_b', 'B_x * B_y * max(0, D - h) * gamma_s', { B_x: width, B_y: length, D: ground.depth, h: thickness, gamma_s: ground.soil }, backfill, 'force', 'weight', 'backfill on the pad');
-    sheet.step('q', '(N_s + W_p + W_b) / (B_x * B_y)', { N_s: load, W_p: padWeight, W_b: backfill, B_x: width, B_y: length }, gross, 'bearing', 'statics', 'gross pressure');
-    if (ground.basis === 'net') sheet.step('q_n', 'q - D * gamma_s', { q: gross, D: ground.depth, gamma_s: ground.soil }, net, 'bearing', 'statics', 'net pressure: soil taken out is deducted');
+    sheet.step(
+      'W_p',
+      'B_x * B_y * h * gamma_c',
+      { B_x: width, B_y: length, h: thickness, gamma_c: ground.concrete },
+      padWeight,
+      'force',
+      'weight',
+      'pad',
+    );
+    sheet.step(
+      'W_b',
+      'B_x * B_y * max(0, D - h) * gamma_s',
+      { B_x: width, B_y: length, D: ground.depth, h: thickness, gamma_s: ground.soil },
+      backfill,
+      'force',
+      'weight',
+      'backfill on the pad',
+    );
+    sheet.step(
+      'q',
+      '(N_s + W_p + W_b) / (B_x * B_y)',
+      { N_s: load, W_p: padWeight, W_b: backfill, B_x: width, B_y: length },
+      gross,
+      'bearing',
+      'statics',
+      'gross pressure',
+    );
+    if (ground.basis === 'net')
+      sheet.step(
+        'q_n',
+        'q - D * gamma_s',
+        { q: gross, D: ground.depth, gamma_s: ground.soil },
+        net,
+        'bearing',
+        'statics',
+        'net pressure: soil taken out is deducted',
+      );
   }
   return ground.basis === 'gross' ? gross : net;
 }
 
 /** The outline of what stands on the footing, mm: its section's, or a fifth of a metre when none is chosen. */
 function columnOutline(building: Building, ledger: MemberLedger): { width: number; depth: number; known: boolean } {
-  const from = ledger.arrivals.map((arrival) => (arrival.source.type === 'member' ? building.columns.get(arrival.source.member) : undefined)).find((column) => column);
+  const from = ledger.arrivals
+    .map((arrival) => (arrival.source.type === 'member' ? building.columns.get(arrival.source.member) : undefined))
+    .find((column) => column);
   if (!from?.section) return { width: 200, depth: 200, known: false };
   try {
     const { properties } = findSection(from.section);
@@ -104,7 +145,13 @@ function largest(ledger: MemberLedger, combinations: readonly Combination[]): { 
 }
 
 /** Least pad on a grid of sizes whose pressure is allowed; sides may be typed. Null when the soil can never carry it. */
-function sizeByBearing(load: number, footing: Footing, step: number, thickness: number, ground: Ground): { width: number; length: number } | null {
+function sizeByBearing(
+  load: number,
+  footing: Footing,
+  step: number,
+  thickness: number,
+  ground: Ground,
+): { width: number; length: number } | null {
   const start = Math.max(step * Math.ceil(400 / step), step);
   for (let side = start; side <= LARGEST; side += step) {
     const width = footing.width ?? (footing.length ? side : side);
@@ -133,18 +180,48 @@ export function designFooting(context: Context, id: string, record = false): { d
   const outline = columnOutline(building, ledger);
   const sheet = new Sheet();
   const assumptions: Assumption[] = [
-    { type: 'assumption', key: 'bearing', text: `The ground bears ${+(ground.allowable * 1000).toFixed(1)} kPa, ${ground.basis}.`, reason: brief.bearingSource || 'No source is given in the brief; to be confirmed by a ground investigation.' },
-    { type: 'assumption', key: 'outline', text: outline.known ? 'Load enters the pad through the outline of the column; a base plate is not counted.' : 'Nothing with a section stands on the pad: an outline of 200 mm square is taken.', reason: 'Smaller than a base plate would be, so conservative for bending and punching.' },
+    {
+      type: 'assumption',
+      key: 'bearing',
+      text: `The ground bears ${+(ground.allowable * 1000).toFixed(1)} kPa, ${ground.basis}.`,
+      reason: brief.bearingSource || 'No source is given in the brief; to be confirmed by a ground investigation.',
+    },
+    {
+      type: 'assumption',
+      key: 'outline',
+      text: outline.known
+        ? 'Load enters the pad through the outline of the column; a base plate is not counted.'
+        : 'Nothing with a section stands on the pad: an outline of 200 mm square is taken.',
+      reason: 'Smaller than a base plate would be, so conservative for bending and punching.',
+    },
   ];
   const barId = brief.bar;
   const base = { id, mark: footing.mark, column: outline, allowable: ground.allowable, barId, assumptions };
   const nothing = (reason: string): { design: FootingDesign; sheet: Sheet } => {
     sheet.note(reason);
-    return { design: { ...base, width: 0, length: 0, thickness: 0, sized: false, padWeight: 0, backfillWeight: 0, pressure: 0, bars: null, checks: [], verdict: 'unproven', governing: null, reason }, sheet };
+    return {
+      design: {
+        ...base,
+        width: 0,
+        length: 0,
+        thickness: 0,
+        sized: false,
+        padWeight: 0,
+        backfillWeight: 0,
+        pressure: 0,
+        bars: null,
+        checks: [],
+        verdict: 'unproven',
+        governing: null,
+        reason,
+      },
+      sheet,
+    };
   };
   const service = largest(ledger, context.combinations(philosophy).service);
   const strength = largest(ledger, context.combinations(standard.concretePhilosophy(philosophy.id)).strength);
-  if (!service || !strength || service.force <= 0) return nothing(ledger.arrivals.length === 0 ? 'Nothing stands on it.' : 'No compression reaches it.');
+  if (!service || !strength || service.force <= 0)
+    return nothing(ledger.arrivals.length === 0 ? 'Nothing stands on it.' : 'No compression reaches it.');
   try {
     const bar = BARS.find((candidate) => candidate.id === barId);
     if (!bar) return nothing(`Bar "${barId}" of the brief is not known.`);
@@ -158,16 +235,60 @@ export function designFooting(context: Context, id: string, record = false): { d
       const bearing = inner?.scope(`Bearing on the soil, ${service.combination.name} (${service.combination.clause})`);
       const pressure = bearingPressure(service.force, size.width, size.length, thickness, ground, bearing);
       bearing?.given('q_a', ground.allowable, 'bearing', `allowable bearing, ${ground.basis}`, brief.bearingSource || 'brief');
-      if (shift > 25) checks.push(unproven('Bearing', 'allowable bearing', 'service', `the column stands ${Math.round(shift)} mm off the pad’s middle; eccentric pads are not written yet`, bearing));
-      else checks.push(compare({ name: 'Bearing', clause: `allowable bearing, ${ground.basis}`, mode: 'service', kind: 'bearing', demand: pressure, demandSymbol: ground.basis === 'gross' ? 'q' : 'q_n', capacity: ground.allowable, capacitySymbol: 'q_a', combination: service.combination.name }, bearing));
+      if (shift > 25)
+        checks.push(
+          unproven(
+            'Bearing',
+            'allowable bearing',
+            'service',
+            `the column stands ${Math.round(shift)} mm off the pad’s middle; eccentric pads are not written yet`,
+            bearing,
+          ),
+        );
+      else
+        checks.push(
+          compare(
+            {
+              name: 'Bearing',
+              clause: `allowable bearing, ${ground.basis}`,
+              mode: 'service',
+              kind: 'bearing',
+              demand: pressure,
+              demandSymbol: ground.basis === 'gross' ? 'q' : 'q_n',
+              capacity: ground.allowable,
+              capacitySymbol: 'q_a',
+              combination: service.combination.name,
+            },
+            bearing,
+          ),
+        );
       if (footing.method === 'ruleOfThumb') {
-        checks.push(...ruleOfThumbPad({ load: service.force, width: Math.max(size.width, size.length), column: Math.min(outline.width, outline.depth), thickness }, inner?.scope('Thickness')));
+        checks.push(
+          ...ruleOfThumbPad(
+            { load: service.force, width: Math.max(size.width, size.length), column: Math.min(outline.width, outline.depth), thickness },
+            inner?.scope('Thickness'),
+          ),
+        );
         return { ...size, thickness, checks, bars: null };
       }
-      const pad = standard.padStrength({ ...size, thickness, columnWidth: outline.width, columnDepth: outline.depth, concrete, bar, fy, cover: brief.cover, factored: { force: strength.force, combination: strength.combination.name } }, inner?.scope(`Strength, ${strength.combination.name} (${strength.combination.clause})`));
+      const pad = standard.padStrength(
+        {
+          ...size,
+          thickness,
+          columnWidth: outline.width,
+          columnDepth: outline.depth,
+          concrete,
+          bar,
+          fy,
+          cover: brief.cover,
+          factored: { force: strength.force, combination: strength.combination.name },
+        },
+        inner?.scope(`Strength, ${strength.combination.name} (${strength.combination.clause})`),
+      );
       return { ...size, thickness, checks: [...checks, ...pad.checks], bars: pad.bars };
     };
-    const passes = (trial: Trial) => trial.checks.every((check) => check.verdict !== 'short' && (check.verdict !== 'unproven' || check.name === 'Bearing'));
+    const passes = (trial: Trial) =>
+      trial.checks.every((check) => check.verdict !== 'short' && (check.verdict !== 'unproven' || check.name === 'Bearing'));
     const step = brief.units === 'SI' ? 50 : 76.2;
     const startThickness = footing.method === 'ruleOfThumb' ? 150 : brief.units === 'SI' ? 250 : 304.8;
     let trial = footing.thickness === null ? null : attempt(footing.thickness);
@@ -191,7 +312,9 @@ export function designFooting(context: Context, id: string, record = false): { d
       for (const assumption of assumptions) sheet.assume(assumption.key, assumption.text, assumption.reason);
       recordReactions(ledger, sheet.scope('What arrives, unfactored'));
       attempt(trial.thickness, sheet);
-      sheet.note('Not covered: settlement, sliding, eccentric load, uplift; bearing capacity is declared, not derived. Ground needs the judgement of a licensed engineer.');
+      sheet.note(
+        'Not covered: settlement, sliding, eccentric load, uplift; bearing capacity is declared, not derived. Ground needs the judgement of a licensed engineer.',
+      );
     }
     const { width, length, thickness, checks, bars } = trial;
     const area = width * length;

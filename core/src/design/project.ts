@@ -30,7 +30,15 @@ export function computeProject(items: readonly Item[]): ProjectResult {
   for (const id of building.columns.keys()) members.set(id, designColumn(context, id));
   const footings = new Map<string, FootingDesign>();
   for (const id of building.footings.keys()) footings.set(id, designFooting(context, id).design);
-  return { building, takedown, members, footings, balance: withPads(building, takedown.balance, footings), looseEnds: [...takedown.looseEnds, ...designLooseEnds(building, members, footings)], assumptions: assumptionsOf(building, members, footings) };
+  return {
+    building,
+    takedown,
+    members,
+    footings,
+    balance: withPads(building, takedown.balance, footings),
+    looseEnds: [...takedown.looseEnds, ...designLooseEnds(building, members, footings)],
+    assumptions: assumptionsOf(building, members, footings),
+  };
 }
 
 /** The sheet of any member or footing of a project. Null when there is no such item. */
@@ -60,29 +68,81 @@ function withPads(building: Building, balance: readonly CaseBalance[], footings:
 }
 
 /** What design finds missing, beside what the takedown found. */
-function designLooseEnds(building: Building, members: ReadonlyMap<string, MemberDesign>, footings: ReadonlyMap<string, FootingDesign>): LooseEnd[] {
+function designLooseEnds(
+  building: Building,
+  members: ReadonlyMap<string, MemberDesign>,
+  footings: ReadonlyMap<string, FootingDesign>,
+): LooseEnd[] {
   const ends: LooseEnd[] = [];
   for (const [id, member] of members) {
     const isTruss = building.beams.get(id)?.role === 'truss';
-    if (member.section === null && !isTruss) ends.push({ key: `no-section:${id}`, item: id, title: `${member.mark} has no section`, why: 'It is taken down with an allowance for its own weight, and nothing about it is proved.', remedy: 'Size it, or choose a section.', byCase: {} });
-    else if (member.reason && !isTruss) ends.push({ key: `not-designed:${id}`, item: id, title: `${member.mark} could not be checked`, why: member.reason, remedy: 'Put right what the message names.', byCase: {} });
+    if (member.section === null && !isTruss)
+      ends.push({
+        key: `no-section:${id}`,
+        item: id,
+        title: `${member.mark} has no section`,
+        why: 'It is taken down with an allowance for its own weight, and nothing about it is proved.',
+        remedy: 'Size it, or choose a section.',
+        byCase: {},
+      });
+    else if (member.reason && !isTruss)
+      ends.push({
+        key: `not-designed:${id}`,
+        item: id,
+        title: `${member.mark} could not be checked`,
+        why: member.reason,
+        remedy: 'Put right what the message names.',
+        byCase: {},
+      });
   }
   for (const [id, footing] of footings)
-    if (footing.reason) ends.push({ key: `no-pad:${id}`, item: id, title: `${footing.mark}: ${footing.reason}`, why: 'The pad cannot be sized.', remedy: 'Put right what the message names.', byCase: {} });
+    if (footing.reason)
+      ends.push({
+        key: `no-pad:${id}`,
+        item: id,
+        title: `${footing.mark}: ${footing.reason}`,
+        why: 'The pad cannot be sized.',
+        remedy: 'Put right what the message names.',
+        byCase: {},
+      });
   if (building.beams.size + building.columns.size > 0 && building.footings.size === 0)
-    ends.push({ key: 'no-footing', item: 'brief', title: 'There is no footing', why: 'No load reaches the ground.', remedy: 'Add a footing under each column.', byCase: {} });
+    ends.push({
+      key: 'no-footing',
+      item: 'brief',
+      title: 'There is no footing',
+      why: 'No load reaches the ground.',
+      remedy: 'Add a footing under each column.',
+      byCase: {},
+    });
   return ends;
 }
 
 /** Every assumption of the project with its answer, keyed by item. Overall stability is open until somebody answers it. */
-function assumptionsOf(building: Building, members: ReadonlyMap<string, MemberDesign>, footings: ReadonlyMap<string, FootingDesign>): RecordedAssumption[] {
+function assumptionsOf(
+  building: Building,
+  members: ReadonlyMap<string, MemberDesign>,
+  footings: ReadonlyMap<string, FootingDesign>,
+): RecordedAssumption[] {
   const list: RecordedAssumption[] = [];
   const add = (item: string | null, key: string, text: string, reason: string) => {
     const full = `${item ?? 'project'}:${key}`;
     const answer = building.answers.get(full);
-    list.push({ item, key: full, mark: item === null ? 'project' : markOf(building, item), text, reason, answer: answer ? { reason: answer.reason, by: answer.by } : null });
+    list.push({
+      item,
+      key: full,
+      mark: item === null ? 'project' : markOf(building, item),
+      text,
+      reason,
+      answer: answer ? { reason: answer.reason, by: answer.by } : null,
+    });
   };
-  add(null, 'stability', 'Something resists wind and notional sway in each direction.', 'Overall stability is not calculated here: name what resists it.');
-  for (const source of [members, footings]) for (const [id, design] of source) for (const { key, text, reason } of design.assumptions) add(id, key, text, reason);
+  add(
+    null,
+    'stability',
+    'Something resists wind and notional sway in each direction.',
+    'Overall stability is not calculated here: name what resists it.',
+  );
+  for (const source of [members, footings])
+    for (const [id, design] of source) for (const { key, text, reason } of design.assumptions) add(id, key, text, reason);
   return list;
 }

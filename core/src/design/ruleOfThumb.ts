@@ -8,10 +8,20 @@ export const RULE_OF_THUMB = { greatestLoad: 120_000, greatestWidth: 1300, least
  * A rule of thumb, not a code check: for a concentric service load up to 120 kN and pads up to 1.3 m wide.
  * @param load service load, N
  */
-export function ruleOfThumbPad({ load, width, column, thickness }: { load: number; width: number; column: number; thickness: number }, sheet?: Sheet): Check[] {
+export function ruleOfThumbPad(
+  { load, width, column, thickness }: { load: number; width: number; column: number; thickness: number },
+  sheet?: Sheet,
+): Check[] {
   const clause = 'rule of thumb, small houses';
   const { greatestLoad, greatestWidth, leastThickness } = RULE_OF_THUMB;
-  const outside = load > greatestLoad ? `the load is above ${greatestLoad / 1000} kN` : width > greatestWidth ? `the pad is wider than ${greatestWidth / 1000} m` : load <= 0 ? 'no compression reaches the pad' : null;
+  const outside =
+    load > greatestLoad
+      ? `the load is above ${greatestLoad / 1000} kN`
+      : width > greatestWidth
+        ? `the pad is wider than ${greatestWidth / 1000} m`
+        : load <= 0
+          ? 'no compression reaches the pad'
+          : null;
   if (outside) return [unproven('Thickness, 45 degrees', clause, 'brittle', `outside the rule: ${outside}; use the full check`, sheet)];
   const needed = Math.max((width - column) / 2, leastThickness);
   if (sheet) {
@@ -22,5 +32,19 @@ export function ruleOfThumbPad({ load, width, column, thickness }: { load: numbe
     sheet.given('h_0', leastThickness, 'sectionLength', 'least thickness');
     sheet.step('h_min', 'max((B - c) / 2, h_0)', { B: width, c: column, h_0: leastThickness }, needed, 'sectionLength', clause);
   }
-  return [compare({ name: 'Thickness, 45 degrees', clause, mode: 'brittle', kind: 'sectionLength', demand: needed, demandSymbol: 'h_min', capacity: thickness, capacitySymbol: 'h' }, sheet)];
+  return [
+    compare(
+      {
+        name: 'Thickness, 45 degrees',
+        clause,
+        mode: 'brittle',
+        kind: 'sectionLength',
+        demand: needed,
+        demandSymbol: 'h_min',
+        capacity: thickness,
+        capacitySymbol: 'h',
+      },
+      sheet,
+    ),
+  ];
 }

@@ -43,12 +43,25 @@ export function trySections(context: Context, id: string, request: SizingRequest
   const ledger = takedown.members.get(id);
   if (!ledger || (!beam && !column)) return [];
   const families = request.families?.length ? request.families : usualFamilies(standard.id, beam ? 'beam' : 'column');
-  const allowed = catalogue().filter((section) => section.region === standard.id && families.includes(section.family) && (request.maxDepth === undefined || section.properties.depth <= request.maxDepth));
+  const allowed = catalogue().filter(
+    (section) =>
+      section.region === standard.id &&
+      families.includes(section.family) &&
+      (request.maxDepth === undefined || section.properties.depth <= request.maxDepth),
+  );
   const tried = allowed.map((section): Candidate => {
-    const base = { designation: section.designation, family: section.family, mass: section.mass, depth: section.properties.depth, width: section.properties.width };
+    const base = {
+      designation: section.designation,
+      family: section.family,
+      mass: section.mass,
+      depth: section.properties.depth,
+      width: section.properties.width,
+    };
     let checks: Check[];
     try {
-      checks = beam ? checkBeam(context, beam, ledger, withOwnWeight(ledger.arrivals, section), section, philosophy) : checkColumn(context, column!, ledger, section, philosophy);
+      checks = beam
+        ? checkBeam(context, beam, ledger, withOwnWeight(ledger.arrivals, section), section, philosophy)
+        : checkColumn(context, column!, ledger, section, philosophy);
     } catch (error) {
       if (!(error instanceof PlinthError)) throw error;
       return { ...base, utilisation: null, verdict: 'unproven', governing: null };
@@ -65,11 +78,14 @@ function summary(checks: readonly Check[]): Pick<Candidate, 'utilisation' | 'ver
   const counted = checks.filter((check) => !NEVER_WRITTEN.has(check.name));
   const top = governing(counted);
   const open = counted.some((check) => check.verdict === 'unproven');
-  return { utilisation: top?.utilisation ?? null, verdict: open ? 'unproven' : (top?.verdict ?? 'unproven'), governing: failureLadder(counted)[0] ?? null };
+  return {
+    utilisation: top?.utilisation ?? null,
+    verdict: open ? 'unproven' : (top?.verdict ?? 'unproven'),
+    governing: failureLadder(counted)[0] ?? null,
+  };
 }
 
 /** The lightest of the candidates that carries, or null. */
 export function lightest(candidates: readonly Candidate[]): Candidate | null {
   return candidates.find((candidate) => candidate.verdict === 'carries' || candidate.verdict === 'tight') ?? null;
 }
-

@@ -42,7 +42,14 @@ export function beamDiagram({ mark, solution, supports, effect, combination, uni
   }
   outline.push([X(solution.length), axis]);
   pencil.area(outline, 'accentWash', { pen: 'accent', width: 1.1 });
-  pencil.line([[X(0), axis], [X(solution.length), axis]], 'ink', { width: 2 });
+  pencil.line(
+    [
+      [X(0), axis],
+      [X(solution.length), axis],
+    ],
+    'ink',
+    { width: 2 },
+  );
   for (const at of supports) pencil.support(X(at), axis + 1);
   const peaks = Math.abs(max.value) >= Math.abs(min.value) ? [max, min] : [min, max];
   const significant = peaks.filter((peak) => Math.abs(peak.value) > 0.02 * Math.abs(peaks[0]!.value) && peak.value !== 0);
@@ -50,8 +57,18 @@ export function beamDiagram({ mark, solution, supports, effect, combination, uni
     const y = Y(peak.value);
     const below = y > axis;
     const anchor = X(peak.at) < left + 60 ? 'start' : X(peak.at) > right - 60 ? 'end' : 'middle';
-    pencil.text(X(peak.at), below ? Math.min(height - 4, y + 13) : Math.max(22, y - 4), `${formatQuantity(peak.value, KIND[effect], units)} at ${formatQuantity(peak.at, 'length', units, { figures: 3 })}`, { size: 11, bold: true, anchor, pen: 'accent', halo: true });
+    pencil.text(
+      X(peak.at),
+      below ? Math.min(height - 4, y + 13) : Math.max(22, y - 4),
+      `${formatQuantity(peak.value, KIND[effect], units)} at ${formatQuantity(peak.at, 'length', units, { figures: 3 })}`,
+      { size: 11, bold: true, anchor, pen: 'accent', halo: true },
+    );
   }
   pencil.text(left - 20, 10, `${TITLE[effect]}, ${combination}`, { size: 10, pen: 'soft' });
-  return { width, height, title: `${mark}: ${TITLE[effect]} diagram, ${combination}; ${significant.map((peak) => formatQuantity(peak.value, KIND[effect], units)).join(' and ') || 'nothing'}`, marks: pencil.marks };
+  return {
+    width,
+    height,
+    title: `${mark}: ${TITLE[effect]} diagram, ${combination}; ${significant.map((peak) => formatQuantity(peak.value, KIND[effect], units)).join(' and ') || 'nothing'}`,
+    marks: pencil.marks,
+  };
 }

@@ -86,7 +86,16 @@ export class Pencil {
   }
 
   rectangle(x: number, y: number, width: number, height: number, fill: Fill, more: Partial<AreaMark> = {}): void {
-    this.area([[x, y], [x + width, y], [x + width, y + height], [x, y + height]], fill, more);
+    this.area(
+      [
+        [x, y],
+        [x + width, y],
+        [x + width, y + height],
+        [x, y + height],
+      ],
+      fill,
+      more,
+    );
   }
 
   circle(x: number, y: number, r: number, fill: Fill, pen: Pen = 'ink', item?: string): void {
@@ -103,26 +112,76 @@ export class Pencil {
 
   /** A horizontal dimension line with ticks and its figure above. */
   dimension(x1: number, x2: number, y: number, text: string): void {
-    this.line([[x1, y], [x2, y]], 'soft', { width: 0.6 });
+    this.line(
+      [
+        [x1, y],
+        [x2, y],
+      ],
+      'soft',
+      { width: 0.6 },
+    );
     for (const x of [x1, x2]) {
-      this.line([[x, y - 4], [x, y + 4]], 'soft', { width: 0.6 });
-      this.line([[x - 2.5, y + 2.5], [x + 2.5, y - 2.5]], 'ink', { width: 0.9 });
+      this.line(
+        [
+          [x, y - 4],
+          [x, y + 4],
+        ],
+        'soft',
+        { width: 0.6 },
+      );
+      this.line(
+        [
+          [x - 2.5, y + 2.5],
+          [x + 2.5, y - 2.5],
+        ],
+        'ink',
+        { width: 0.9 },
+      );
     }
     this.text((x1 + x2) / 2, y - 4, text, { size: 10, anchor: 'middle', pen: 'soft' });
   }
 
   /** A vertical dimension line, figure turned along it at its left. */
   dimensionUp(y1: number, y2: number, x: number, text: string): void {
-    this.line([[x, y1], [x, y2]], 'soft', { width: 0.6 });
+    this.line(
+      [
+        [x, y1],
+        [x, y2],
+      ],
+      'soft',
+      { width: 0.6 },
+    );
     for (const y of [y1, y2]) {
-      this.line([[x - 4, y], [x + 4, y]], 'soft', { width: 0.6 });
-      this.line([[x - 2.5, y + 2.5], [x + 2.5, y - 2.5]], 'ink', { width: 0.9 });
+      this.line(
+        [
+          [x - 4, y],
+          [x + 4, y],
+        ],
+        'soft',
+        { width: 0.6 },
+      );
+      this.line(
+        [
+          [x - 2.5, y + 2.5],
+          [x + 2.5, y - 2.5],
+        ],
+        'ink',
+        { width: 0.9 },
+      );
     }
     this.text(x - 5, (y1 + y2) / 2, text, { size: 10, anchor: 'middle', pen: 'soft', rotate: -90 });
   }
 
   /** A support drawn as a triangle whose tip touches (x, y). */
   support(x: number, y: number, size = 7): void {
-    this.area([[x, y], [x - size * 0.7, y + size], [x + size * 0.7, y + size]], 'paper', { pen: 'ink', width: 1 });
+    this.area(
+      [
+        [x, y],
+        [x - size * 0.7, y + size],
+        [x + size * 0.7, y + size],
+      ],
+      'paper',
+      { pen: 'ink', width: 1 },
+    );
   }
 }

@@ -13,7 +13,8 @@ export function footingDrawing(design: FootingDesign, foundingDepth: number, uni
   const depthShown = Math.max(foundingDepth, design.thickness);
   const scale = Math.min((half - 90) / design.width, (height - 70) / Math.max(design.length, depthShown + 300));
   const size = (value: number) => formatQuantity(value, 'length', units, { figures: 3 });
-  const barText = (layer: { count: number; spacing: number }) => `${layer.count} bars ${units === 'SI' ? `ø${design.barId}` : design.barId} at ${formatQuantity(layer.spacing, 'sectionLength', units, { figures: 3 })}`;
+  const barText = (layer: { count: number; spacing: number }) =>
+    `${layer.count} bars ${units === 'SI' ? `ø${design.barId}` : design.barId} at ${formatQuantity(layer.spacing, 'sectionLength', units, { figures: 3 })}`;
 
   // section: ground line, backfill, pad, column, bars
   const ground = 44;
@@ -25,13 +26,35 @@ export function footingDrawing(design: FootingDesign, foundingDepth: number, uni
   pencil.rectangle(x1 - 22, base, x2 - x1 + 44, 8, 'ground');
   pencil.rectangle(x1, top, x2 - x1, base - top, 'concrete', { pen: 'ink', width: 1.4 });
   pencil.rectangle(middle - columnHalf, ground - 16, 2 * columnHalf, top - ground + 16, 'steel', { pen: 'ink' });
-  pencil.line([[x1 - 26, ground], [middle - columnHalf, ground]], 'soft', { width: 1 });
-  pencil.line([[middle + columnHalf, ground], [x2 + 26, ground]], 'soft', { width: 1 });
+  pencil.line(
+    [
+      [x1 - 26, ground],
+      [middle - columnHalf, ground],
+    ],
+    'soft',
+    { width: 1 },
+  );
+  pencil.line(
+    [
+      [middle + columnHalf, ground],
+      [x2 + 26, ground],
+    ],
+    'soft',
+    { width: 1 },
+  );
   if (design.bars) {
     const cover = Math.max(4, 0.12 * (base - top));
-    pencil.line([[x1 + 5, base - cover], [x2 - 5, base - cover]], 'accent', { width: 1.6 });
+    pencil.line(
+      [
+        [x1 + 5, base - cover],
+        [x2 - 5, base - cover],
+      ],
+      'accent',
+      { width: 1.6 },
+    );
     const { count } = design.bars.alongY;
-    for (let i = 0; i < count; i += 1) pencil.circle(x1 + 7 + ((x2 - x1 - 14) * i) / Math.max(1, count - 1), base - cover - 3, 1.6, 'accent', 'none');
+    for (let i = 0; i < count; i += 1)
+      pencil.circle(x1 + 7 + ((x2 - x1 - 14) * i) / Math.max(1, count - 1), base - cover - 3, 1.6, 'accent', 'none');
   }
   pencil.dimensionUp(top, base, x1 - 12, formatQuantity(design.thickness, 'sectionLength', units, { figures: 3 }));
   if (depthShown > design.thickness + 1) pencil.dimensionUp(ground, base, x1 - 34, size(depthShown));
@@ -47,17 +70,42 @@ export function footingDrawing(design: FootingDesign, foundingDepth: number, uni
     const { alongX, alongY } = design.bars;
     for (let i = 0; i < alongX.count; i += 1) {
       const y = py - l / 2 + 5 + ((l - 10) * i) / Math.max(1, alongX.count - 1);
-      pencil.line([[px - w / 2 + 5, y], [px + w / 2 - 5, y]], 'accent', { width: 0.8 });
+      pencil.line(
+        [
+          [px - w / 2 + 5, y],
+          [px + w / 2 - 5, y],
+        ],
+        'accent',
+        { width: 0.8 },
+      );
     }
     for (let i = 0; i < alongY.count; i += 1) {
       const x = px - w / 2 + 5 + ((w - 10) * i) / Math.max(1, alongY.count - 1);
-      pencil.line([[x, py - l / 2 + 5], [x, py + l / 2 - 5]], 'accent', { width: 0.8 });
+      pencil.line(
+        [
+          [x, py - l / 2 + 5],
+          [x, py + l / 2 - 5],
+        ],
+        'accent',
+        { width: 0.8 },
+      );
     }
   }
-  pencil.rectangle(px - columnHalf, py - (design.column.depth * scale) / 2, 2 * columnHalf, design.column.depth * scale, 'steel', { pen: 'ink' });
+  pencil.rectangle(px - columnHalf, py - (design.column.depth * scale) / 2, 2 * columnHalf, design.column.depth * scale, 'steel', {
+    pen: 'ink',
+  });
   pencil.dimension(px - w / 2, px + w / 2, py + l / 2 + 22, size(design.width));
   pencil.dimensionUp(py - l / 2, py + l / 2, px - w / 2 - 12, size(design.length));
   pencil.text(px, 14, 'plan', { size: 10, anchor: 'middle', pen: 'soft' });
-  if (design.bars) pencil.text(half, height - 6, `${barText(design.bars.alongX)} along x, ${barText(design.bars.alongY)} along y, bottom`, { size: 10.5, anchor: 'middle' });
-  return { width, height, title: `${design.mark}: pad ${size(design.width)} by ${size(design.length)}, ${formatQuantity(design.thickness, 'sectionLength', units)} thick`, marks: pencil.marks };
+  if (design.bars)
+    pencil.text(half, height - 6, `${barText(design.bars.alongX)} along x, ${barText(design.bars.alongY)} along y, bottom`, {
+      size: 10.5,
+      anchor: 'middle',
+    });
+  return {
+    width,
+    height,
+    title: `${design.mark}: pad ${size(design.width)} by ${size(design.length)}, ${formatQuantity(design.thickness, 'sectionLength', units)} thick`,
+    marks: pencil.marks,
+  };
 }

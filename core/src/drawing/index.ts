@@ -1,4 +1,14 @@
-export { Pencil, type AreaMark, type BandMark, type Drawing, type Fill, type LineMark, type Mark, type Pen, type TextMark } from './drawing';
+export {
+  Pencil,
+  type AreaMark,
+  type BandMark,
+  type Drawing,
+  type Fill,
+  type LineMark,
+  type Mark,
+  type Pen,
+  type TextMark,
+} from './drawing';
 export { arrowPoints, bandPath, PAPER, PATTERNS, pointList, toSvg, type Palette } from './svg';
 export { beamDiagram, type BeamDiagramInput } from './beamDiagram';
 export { sectionDrawing } from './sectionDrawing';

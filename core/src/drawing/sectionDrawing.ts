@@ -19,10 +19,15 @@ export function shapeOutlines(shape: Shape): [number, number][][] {
       const [x, y, w, f] = [b / 2, h / 2, tw / 2, h / 2 - tf];
       return [
         [
-          [-x, -y], [x, -y], [x, -f],
+          [-x, -y],
+          [x, -y],
+          [x, -f],
           ...arc(w + r, -f + r, r, 270, 180),
           ...arc(w + r, f - r, r, 180, 90),
-          [x, f], [x, y], [-x, y], [-x, f],
+          [x, f],
+          [x, y],
+          [-x, y],
+          [-x, f],
           ...arc(-w - r, f - r, r, 90, 0),
           ...arc(-w - r, -f + r, r, 0, -90),
           [-x, -f],
@@ -33,7 +38,9 @@ export function shapeOutlines(shape: Shape): [number, number][][] {
       const { h, b, tw, tf, r } = shape;
       const [x, y, f] = [b / 2, h / 2, h / 2 - tf];
       const web = -x + tw;
-      return [[[-x, -y], [x, -y], [x, -f], ...arc(web + r, -f + r, r, 270, 180), ...arc(web + r, f - r, r, 180, 90), [x, f], [x, y], [-x, y]]];
+      return [
+        [[-x, -y], [x, -y], [x, -f], ...arc(web + r, -f + r, r, 270, 180), ...arc(web + r, f - r, r, 180, 90), [x, f], [x, y], [-x, y]],
+      ];
     }
     case 'box': {
       const rounded = (b: number, h: number, r: number): [number, number][] => [
@@ -45,7 +52,8 @@ export function shapeOutlines(shape: Shape): [number, number][][] {
       return [rounded(shape.b, shape.h, shape.ro), rounded(shape.b - 2 * shape.t, shape.h - 2 * shape.t, shape.ri)];
     }
     case 'tube': {
-      const circle = (r: number): [number, number][] => Array.from({ length: 48 }, (_, i) => [r * Math.cos((i * Math.PI) / 24), r * Math.sin((i * Math.PI) / 24)]);
+      const circle = (r: number): [number, number][] =>
+        Array.from({ length: 48 }, (_, i) => [r * Math.cos((i * Math.PI) / 24), r * Math.sin((i * Math.PI) / 24)]);
       return [circle(shape.d / 2), circle(shape.d / 2 - shape.t)];
     }
   }
@@ -57,12 +65,18 @@ export function sectionDrawing(section: Section, units: UnitSystem, width: numbe
   const { depth, width: breadth } = section.properties;
   const scale = Math.min((width - 60) / breadth, (height - 50) / depth);
   const [cx, cy] = [width / 2 + 12, height / 2 + 8];
-  const place = (points: readonly (readonly [number, number])[]): [number, number][] => points.map(([x, y]) => [cx + x * scale, cy + y * scale]);
+  const place = (points: readonly (readonly [number, number])[]): [number, number][] =>
+    points.map(([x, y]) => [cx + x * scale, cy + y * scale]);
   const [outer, hole] = shapeOutlines(section.shape);
   pencil.area(place(outer!), 'steel', { pen: 'ink', width: 1 });
   if (hole) pencil.area(place(hole), 'paper', { pen: 'ink', width: 1 });
   const [x, y] = [(breadth * scale) / 2, (depth * scale) / 2];
   pencil.dimension(cx - x, cx + x, cy - y - 10, formatQuantity(breadth, 'sectionLength', units, { bare: true }));
   pencil.dimensionUp(cy - y, cy + y, cx - x - 10, formatQuantity(depth, 'sectionLength', units, { bare: true }));
-  return { width, height, title: `Section ${section.designation}, ${formatQuantity(depth, 'sectionLength', units)} deep, ${formatQuantity(breadth, 'sectionLength', units)} wide`, marks: pencil.marks };
+  return {
+    width,
+    height,
+    title: `Section ${section.designation}, ${formatQuantity(depth, 'sectionLength', units)} deep, ${formatQuantity(breadth, 'sectionLength', units)} wide`,
+    marks: pencil.marks,
+  };
 }

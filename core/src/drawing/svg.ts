@@ -63,7 +63,10 @@ export const PATTERNS: Readonly<Partial<Record<Fill, { readonly wash: number; re
 function markSvg(mark: Mark, { pens, fills }: Palette): string {
   const pen = (name: Pen | undefined) => (name === undefined || name === 'none' ? 'none' : pens[name]);
   // hatches are drawn as flat washes of their hue with an outline: readers of SVG in PDF do not all know patterns
-  const fill = (name: Fill) => (name === 'none' ? 'fill="none"' : `fill="${fills[name]}"${PATTERNS[name] && PATTERNS[name].wash < 1 ? ` fill-opacity="${Math.min(1, PATTERNS[name].wash + 0.25)}"` : ''}`);
+  const fill = (name: Fill) =>
+    name === 'none'
+      ? 'fill="none"'
+      : `fill="${fills[name]}"${PATTERNS[name] && PATTERNS[name].wash < 1 ? ` fill-opacity="${Math.min(1, PATTERNS[name].wash + 0.25)}"` : ''}`;
   switch (mark.type) {
     case 'line':
       return `<polyline points="${pointList(mark.points)}" fill="none" stroke="${pen(mark.pen)}" stroke-width="${mark.width ?? 1}"${mark.dash ? ` stroke-dasharray="${mark.dash.join(' ')}"` : ''}/>${arrowHeads(mark, pen(mark.pen))}`;
@@ -86,7 +89,11 @@ export function arrowPoints(points: readonly (readonly [number, number])[], end:
   const length = Math.hypot(tip[0] - from[0], tip[1] - from[1]) || 1;
   const [ux, uy] = [(tip[0] - from[0]) / length, (tip[1] - from[1]) / length];
   const size = 5;
-  return [[tip[0], tip[1]], [tip[0] - size * ux + size * 0.4 * uy, tip[1] - size * uy - size * 0.4 * ux], [tip[0] - size * ux - size * 0.4 * uy, tip[1] - size * uy + size * 0.4 * ux]];
+  return [
+    [tip[0], tip[1]],
+    [tip[0] - size * ux + size * 0.4 * uy, tip[1] - size * uy - size * 0.4 * ux],
+    [tip[0] - size * ux - size * 0.4 * uy, tip[1] - size * uy + size * 0.4 * ux],
+  ];
 }
 
 function arrowHeads(mark: Extract<Mark, { type: 'line' }>, colour: string): string {

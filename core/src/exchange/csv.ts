@@ -23,11 +23,25 @@ const number = (value: number, kind: Kind, system: UnitSystem) => Number((value 
 /** Unfactored reactions of every footing, one column a case: what the ground gets, pad and backfill apart. */
 export function reactionSchedule({ building, takedown, footings }: ProjectResult): string {
   const system = building.brief.units;
-  const head = ['footing', header('x', 'position', system), header('y', 'position', system), ...takedown.cases.map((c) => header(caseLabel(c), 'force', system)), header('pad', 'force', system), header('backfill', 'force', system)];
+  const head = [
+    'footing',
+    header('x', 'position', system),
+    header('y', 'position', system),
+    ...takedown.cases.map((c) => header(caseLabel(c), 'force', system)),
+    header('pad', 'force', system),
+    header('backfill', 'force', system),
+  ];
   const rows = [...building.footings].map(([id, footing]) => {
     const { sum } = takedown.members.get(id)!;
     const design = footings.get(id)!;
-    return [footing.mark, number(footing.at.x, 'position', system), number(footing.at.y, 'position', system), ...takedown.cases.map((c) => number(sum[c.id] ?? 0, 'force', system)), number(design.padWeight, 'force', system), number(design.backfillWeight, 'force', system)];
+    return [
+      footing.mark,
+      number(footing.at.x, 'position', system),
+      number(footing.at.y, 'position', system),
+      ...takedown.cases.map((c) => number(sum[c.id] ?? 0, 'force', system)),
+      number(design.padWeight, 'force', system),
+      number(design.backfillWeight, 'force', system),
+    ];
   });
   return writeCsv([head, ...rows]);
 }
@@ -39,7 +53,22 @@ export function memberSchedule({ takedown, members }: ProjectResult): string {
     .map((id) => {
       const member = members.get(id)!;
       const ledger = takedown.members.get(id)!;
-      return [ledger.order, member.mark, member.kind, ledger.transfer ? 'transfer' : '', member.section ?? '', member.grade ?? '', member.governing?.name ?? '', member.governing?.clause ?? '', member.governing?.utilisation?.toFixed(3) ?? '', member.verdict, member.reason ?? ''];
+      return [
+        ledger.order,
+        member.mark,
+        member.kind,
+        ledger.transfer ? 'transfer' : '',
+        member.section ?? '',
+        member.grade ?? '',
+        member.governing?.name ?? '',
+        member.governing?.clause ?? '',
+        member.governing?.utilisation?.toFixed(3) ?? '',
+        member.verdict,
+        member.reason ?? '',
+      ];
     });
-  return writeCsv([['order', 'mark', 'kind', 'transfer', 'section', 'grade', 'governing check', 'clause', 'utilisation', 'verdict', 'remark'], ...rows]);
+  return writeCsv([
+    ['order', 'mark', 'kind', 'transfer', 'section', 'grade', 'governing check', 'clause', 'utilisation', 'verdict', 'remark'],
+    ...rows,
+  ]);
 }

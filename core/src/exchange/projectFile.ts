@@ -25,13 +25,18 @@ export function writeProjectFile(name: string, items: readonly Item[]): ProjectF
 export function readProjectFile(raw: unknown): { name: string; items: Item[] } {
   const file = raw as Partial<ProjectFile> | null;
   if (!file || file.format !== FILE_FORMAT) throw new BadInput(`this is not a project file: "format" should be "${FILE_FORMAT}"`, 'format');
-  if (typeof file.version !== 'number' || file.version > FILE_VERSION) throw new BadInput(`the file is of version ${String(file.version)}; this program reads up to ${FILE_VERSION}`, 'version');
+  if (typeof file.version !== 'number' || file.version > FILE_VERSION)
+    throw new BadInput(`the file is of version ${String(file.version)}; this program reads up to ${FILE_VERSION}`, 'version');
   if (!Array.isArray(file.items)) throw new BadInput('the file has no list of items', 'items');
   const items = file.items.map((item, i) => {
     try {
       return readItem(item);
     } catch (error) {
-      if (error instanceof BadInput) throw new BadInput(`item ${i + 1} (${String((item as { id?: unknown } | null)?.id)}): ${error.message}`, `items.${i}${error.field ? `.${error.field}` : ''}`);
+      if (error instanceof BadInput)
+        throw new BadInput(
+          `item ${i + 1} (${String((item as { id?: unknown } | null)?.id)}): ${error.message}`,
+          `items.${i}${error.field ? `.${error.field}` : ''}`,
+        );
       throw error;
     }
   });

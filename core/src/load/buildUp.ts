@@ -9,7 +9,10 @@ export const CARRIERS = ['deck', 'joists'] as const;
 export const layerSchema = z.object({
   name: z.string().min(1, 'a layer needs a name').describe('what the layer is'),
   load: quantity('areaLoad', 'weight per area', { min: 0 }),
-  nature: z.enum(['permanent', 'superimposed']).default('permanent').describe('permanent, or superimposed: finishes and services that may be taken away'),
+  nature: z
+    .enum(['permanent', 'superimposed'])
+    .default('permanent')
+    .describe('permanent, or superimposed: finishes and services that may be taken away'),
   carriedBy: z.enum(CARRIERS).default('deck').describe('deck: lies on the deck; joists: hangs below and loads the joists only'),
   allowance: z.boolean().default(false).describe('prudence for what may be added later, shown as such'),
 });
@@ -50,7 +53,12 @@ export function areaLoads(buildUp: BuildUp, pitch = 0, target: (typeof CARRIERS)
   const layers = buildUp.layers
     .filter((layer) => target === 'joists' || layer.carriedBy === 'deck')
     .map((layer) => ({ name: layer.name, loadCase: caseOf(layer.nature), intensity: layer.load * slope, allowance: layer.allowance }));
-  const variable = buildUp.variable.map((load) => ({ name: load.name, loadCase: caseOf(load.nature, load.use), intensity: load.load, allowance: false }));
+  const variable = buildUp.variable.map((load) => ({
+    name: load.name,
+    loadCase: caseOf(load.nature, load.use),
+    intensity: load.load,
+    allowance: false,
+  }));
   return [...layers, ...variable].filter((part) => part.intensity !== 0);
 }
 
@@ -68,7 +76,15 @@ export function sumByCase(buildUp: BuildUp, pitch = 0, sheet?: Sheet): Map<strin
     const symbol = `g_${i + 1}`;
     if (layer) {
       sheet.given(`w_${i + 1}`, layer.load, 'areaLoad', `${layer.name}${layer.allowance ? ' (allowance)' : ''}, per area of its plane`);
-      sheet.step(symbol, `w_${i + 1} / cos(theta)`, { [`w_${i + 1}`]: layer.load, theta: pitch }, layer.load / Math.cos(pitch), 'areaLoad', 'geometry', 'per area on plan');
+      sheet.step(
+        symbol,
+        `w_${i + 1} / cos(theta)`,
+        { [`w_${i + 1}`]: layer.load, theta: pitch },
+        layer.load / Math.cos(pitch),
+        'areaLoad',
+        'geometry',
+        'per area on plan',
+      );
     } else sheet.given(symbol, part.intensity, 'areaLoad', `${part.name}, per area on plan`);
     symbols.set(id, [...(symbols.get(id) ?? []), symbol]);
   });

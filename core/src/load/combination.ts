@@ -37,7 +37,11 @@ export function combine(byCase: Readonly<Record<string, number>>, combination: C
  * share of permanent load that helps gets the favourable factor. `harmful` is -1 when negative values are the harm
  * (lifting), 1 when positive ones are.
  */
-export function combineWorst(shares: readonly { readonly loadCase: LoadCase; readonly value: number }[], combination: Combination, harmful: 1 | -1): number {
+export function combineWorst(
+  shares: readonly { readonly loadCase: LoadCase; readonly value: number }[],
+  combination: Combination,
+  harmful: 1 | -1,
+): number {
   let sum = 0;
   for (const { loadCase, value } of shares) {
     const harms = value * harmful > 0;

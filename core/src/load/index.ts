@@ -1,3 +1,13 @@
 export * from './nature';
-export { areaLoads, buildUpSchema, CARRIERS, layerSchema, sumByCase, variableLoadSchema, type AreaLoadPart, type BuildUp, type Layer } from './buildUp';
+export {
+  areaLoads,
+  buildUpSchema,
+  CARRIERS,
+  layerSchema,
+  sumByCase,
+  variableLoadSchema,
+  type AreaLoadPart,
+  type BuildUp,
+  type Layer,
+} from './buildUp';
 export { combine, combineWorst, factorsFor, type Combination, type Effects, type LoadRules } from './combination';

@@ -4,7 +4,7 @@ export type Nature = (typeof NATURES)[number];
 
 export const NATURE_LABEL: Record<Nature, string> = {
   permanent: 'permanent',
-  superimposed: 'superimposed permanent',
+  superimposed: 'superimposed',
   imposed: 'imposed',
   roofImposed: 'roof imposed',
   snow: 'snow',

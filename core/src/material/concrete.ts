@@ -12,7 +12,12 @@ export interface Concrete {
   readonly fctm: number | null;
 }
 
-const european = (fck: number, cube: number): Concrete => ({ id: `C${fck}/${cube}`, family: 'european', strength: fck, fctm: 0.3 * fck ** (2 / 3) });
+const european = (fck: number, cube: number): Concrete => ({
+  id: `C${fck}/${cube}`,
+  family: 'european',
+  strength: fck,
+  fctm: 0.3 * fck ** (2 / 3),
+});
 const american = (psi: number): Concrete => ({ id: `${psi} psi`, family: 'american', strength: psi * PSI, fctm: null });
 
 export const CONCRETES: readonly Concrete[] = [
@@ -46,7 +51,12 @@ export interface Bar {
 const INCH = 25.4;
 const metric = (d: number): Bar => ({ id: `${d}`, family: 'european', diameter: d, area: (Math.PI * d * d) / 4 });
 /** ASTM A615 nominal diameters (in) and areas (in2). */
-const number = (n: number, d: number, area: number): Bar => ({ id: `#${n}`, family: 'american', diameter: d * INCH, area: area * INCH ** 2 });
+const number = (n: number, d: number, area: number): Bar => ({
+  id: `#${n}`,
+  family: 'american',
+  diameter: d * INCH,
+  area: area * INCH ** 2,
+});
 
 export const BARS: readonly Bar[] = [
   ...[8, 10, 12, 16, 20, 25, 32, 40].map(metric),

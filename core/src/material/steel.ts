@@ -26,7 +26,12 @@ const european = (id: string, fy: readonly number[], fu: number): SteelGrade => 
   G: 81_000,
   products: ['rolled'],
 });
-const hollow = (id: string, fy: readonly number[], fu: number): SteelGrade => ({ ...european(id, fy, fu), standard: 'EN 10210-1 table A.3', yield: [16, 40, 63].map((upTo, i) => ({ upTo, fy: fy[i]! })), products: ['hollow', 'round'] });
+const hollow = (id: string, fy: readonly number[], fu: number): SteelGrade => ({
+  ...european(id, fy, fu),
+  standard: 'EN 10210-1 table A.3',
+  yield: [16, 40, 63].map((upTo, i) => ({ upTo, fy: fy[i]! })),
+  products: ['hollow', 'round'],
+});
 const american = (id: string, standard: string, fy: number, fu: number, products: SteelGrade['products']): SteelGrade => ({
   id,
   family: 'american',

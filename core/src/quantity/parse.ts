@@ -88,7 +88,11 @@ class Reader {
     for (let mark = this.mark('+', '-'); mark; mark = this.mark('+', '-')) {
       const right = this.product();
       if (!sameDimension(left.dimension, right.dimension)) throw new BadInput(`cannot add unlike quantities in "${this.text}"`);
-      left = { value: mark === '+' ? left.value + right.value : left.value - right.value, dimension: left.dimension, bare: left.bare && right.bare };
+      left = {
+        value: mark === '+' ? left.value + right.value : left.value - right.value,
+        dimension: left.dimension,
+        bare: left.bare && right.bare,
+      };
     }
     return left;
   }
@@ -177,12 +181,20 @@ class Reader {
     // "mm2", "m3": a digit straight behind a unit is its power, unless it begins inches behind feet
     if (power?.type === 'number' && /^[234]$/.test(power.text) && power.end - token.end === 1 && !["'", '"'].includes(token.name)) {
       this.at += 1;
-      unit = { value: unit.value ** power.value, dimension: unit.dimension.map((d) => d * power.value) as unknown as Dimension, bare: false };
+      unit = {
+        value: unit.value ** power.value,
+        dimension: unit.dimension.map((d) => d * power.value) as unknown as Dimension,
+        bare: false,
+      };
     } else if (this.mark('^')) {
       const exponent = this.tokens[this.at];
       if (exponent?.type !== 'number' || !Number.isInteger(exponent.value)) throw this.unreadable();
       this.at += 1;
-      unit = { value: unit.value ** exponent.value, dimension: unit.dimension.map((d) => d * exponent.value) as unknown as Dimension, bare: false };
+      unit = {
+        value: unit.value ** exponent.value,
+        dimension: unit.dimension.map((d) => d * exponent.value) as unknown as Dimension,
+        bare: false,
+      };
     }
     return combine(amount, unit, 1);
   }
@@ -193,7 +205,14 @@ class Reader {
     let { value, dimension } = { value: unit.factor, dimension: unit.dimension };
     // powers of a unit that opens a factor ("kN/m2") are read here as well
     const [self, power] = [this.tokens[this.at - 1], this.tokens[this.at]];
-    if (power?.type === 'number' && /^[234]$/.test(power.text) && self && power.end - self.end === 1 && self.type === 'unit' && !["'", '"'].includes(name)) {
+    if (
+      power?.type === 'number' &&
+      /^[234]$/.test(power.text) &&
+      self &&
+      power.end - self.end === 1 &&
+      self.type === 'unit' &&
+      !["'", '"'].includes(name)
+    ) {
       this.at += 1;
       value **= power.value;
       dimension = dimension.map((d) => d * power.value) as unknown as Dimension;
@@ -212,7 +231,8 @@ class Reader {
     this.at = start;
     const inches = this.withUnit({ value: this.mixedNumber(), dimension: [0, 0, 0], bare: true });
     const unit = this.tokens[this.at - 1];
-    if (unit?.type === 'unit' && ['"', 'in', 'inch'].includes(unit.name)) return { value: feet.value + inches.value, dimension: feet.dimension, bare: false };
+    if (unit?.type === 'unit' && ['"', 'in', 'inch'].includes(unit.name))
+      return { value: feet.value + inches.value, dimension: feet.dimension, bare: false };
     if (inches.bare && last.name === "'") return { value: feet.value + inches.value * 25.4, dimension: feet.dimension, bare: false };
     this.at = saved;
     return feet;

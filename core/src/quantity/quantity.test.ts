@@ -60,10 +60,15 @@ describe('parseQuantity', () => {
 
   it('reads back every echoed value in every kind and system', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...KINDS), fc.constantFrom('SI' as const, 'US' as const), fc.double({ min: 1e-3, max: 1e6, noNaN: true }), (kind, system, shown) => {
-        const value = shown * DISPLAY[system][kind].factor;
-        expect(parseQuantity(echoQuantity(value, kind, system), kind, system) / value).toBeCloseTo(1, 5);
-      }),
+      fc.property(
+        fc.constantFrom(...KINDS),
+        fc.constantFrom('SI' as const, 'US' as const),
+        fc.double({ min: 1e-3, max: 1e6, noNaN: true }),
+        (kind, system, shown) => {
+          const value = shown * DISPLAY[system][kind].factor;
+          expect(parseQuantity(echoQuantity(value, kind, system), kind, system) / value).toBeCloseTo(1, 5);
+        },
+      ),
     );
   });
 

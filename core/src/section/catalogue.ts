@@ -51,19 +51,33 @@ function build(): Section[] {
   const outline = (row: Row) => row['outline'] as 'I' | 'channel';
   return [
     ...readCsv(metricRolledCsv).map((row) =>
-      section(row, 'european', { outline: outline(row), h: num(row, 'h'), b: num(row, 'b'), tw: num(row, 'tw'), tf: num(row, 'tf'), r: num(row, 'r') }, num(row, 'mass') / 1000),
+      section(
+        row,
+        'european',
+        { outline: outline(row), h: num(row, 'h'), b: num(row, 'b'), tw: num(row, 'tw'), tf: num(row, 'tf'), r: num(row, 'r') },
+        num(row, 'mass') / 1000,
+      ),
     ),
     ...readCsv(metricHollowCsv).map((row) => section(row, 'european', hollowShape(row, 1, num(row, 't'), 1.5, 1), num(row, 'mass') / 1000)),
     ...readCsv(usRolledCsv).map((row) =>
       section(
         row,
         'american',
-        { outline: outline(row), h: num(row, 'd') * INCH, b: num(row, 'bf') * INCH, tw: num(row, 'tw') * INCH, tf: num(row, 'tf') * INCH, r: (num(row, 'kdes') - num(row, 'tf')) * INCH },
+        {
+          outline: outline(row),
+          h: num(row, 'd') * INCH,
+          b: num(row, 'bf') * INCH,
+          tw: num(row, 'tw') * INCH,
+          tf: num(row, 'tf') * INCH,
+          r: (num(row, 'kdes') - num(row, 'tf')) * INCH,
+        },
         num(row, 'mass') * POUND_PER_FOOT,
       ),
     ),
     // corners of A500: outside radius twice, inside once the design wall
-    ...readCsv(usHollowCsv).map((row) => section(row, 'american', hollowShape(row, INCH, DESIGN_WALL * num(row, 'tnom'), 2, 1), num(row, 'mass') * POUND_PER_FOOT)),
+    ...readCsv(usHollowCsv).map((row) =>
+      section(row, 'american', hollowShape(row, INCH, DESIGN_WALL * num(row, 'tnom'), 2, 1), num(row, 'mass') * POUND_PER_FOOT),
+    ),
   ];
 }
 
@@ -79,7 +93,8 @@ export function catalogue(): readonly Section[] {
 export function findSection(designation: string): Section {
   byDesignation ??= new Map(catalogue().map((entry) => [entry.designation, entry]));
   const found = byDesignation.get(designation);
-  if (!found) throw new BadInput(`section "${designation}" is not in the catalogue; write it as UB 457x191x82, SHS 150x150x8 or W16X31`, 'section');
+  if (!found)
+    throw new BadInput(`section "${designation}" is not in the catalogue; write it as UB 457x191x82, SHS 150x150x8 or W16X31`, 'section');
   return found;
 }
 

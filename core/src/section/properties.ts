@@ -33,7 +33,23 @@ function iSection({ h, b, tw, tf, r }: IShape): SectionProperties {
   const D = ((tf + r) ** 2 + (r + 0.25 * tw) * tw) / (2 * r + tf);
   const It = (2 / 3) * b * tf ** 3 + (hw * tw ** 3) / 3 + 2 * alpha * D ** 4 - 0.42 * tf ** 4;
   const Iw = (Iz * (h - tf) ** 2) / 4;
-  return { A, Iy, Iz, Wely: Iy / (h / 2), Welz: Iz / (b / 2), Wply, Wplz, iy: Math.sqrt(Iy / A), iz: Math.sqrt(Iz / A), It, Iw, cz: b / 2, shearCentre: 0, depth: h, width: b };
+  return {
+    A,
+    Iy,
+    Iz,
+    Wely: Iy / (h / 2),
+    Welz: Iz / (b / 2),
+    Wply,
+    Wplz,
+    iy: Math.sqrt(Iy / A),
+    iz: Math.sqrt(Iz / A),
+    It,
+    Iw,
+    cz: b / 2,
+    shearCentre: 0,
+    depth: h,
+    width: b,
+  };
 }
 
 function channel({ h, b, tw, tf, r }: ChannelShape): SectionProperties {
@@ -44,7 +60,11 @@ function channel({ h, b, tw, tf, r }: ChannelShape): SectionProperties {
   const A = 2 * b * tf + hw * tw + 2 * f.area;
   const cz = (b * b * tf + (hw * tw * tw) / 2 + 2 * f.area * xFillet) / A;
   const Iy = (b * h ** 3 - (b - tw) * hw ** 3) / 12 + 2 * (f.second + f.area * yFillet ** 2);
-  const Iz = 2 * ((tf * b ** 3) / 12 + b * tf * (b / 2 - cz) ** 2) + (hw * tw ** 3) / 12 + hw * tw * (tw / 2 - cz) ** 2 + 2 * (f.second + f.area * (xFillet - cz) ** 2);
+  const Iz =
+    2 * ((tf * b ** 3) / 12 + b * tf * (b / 2 - cz) ** 2) +
+    (hw * tw ** 3) / 12 +
+    hw * tw * (tw / 2 - cz) ** 2 +
+    2 * (f.second + f.area * (xFillet - cz) ** 2);
   const Wply = b * tf * (h - tf) + (tw * hw ** 2) / 4 + 2 * f.area * yFillet;
   const Wplz = channelMinorPlasticModulus({ outline: 'channel', h, b, tw, tf, r }, A);
   const alpha = -0.0908 + 0.2621 * (tw / tf) + 0.1231 * (r / tf) - 0.0752 * ((tw * r) / tf ** 2) - 0.0945 * (tw / tf) ** 2;
@@ -55,7 +75,23 @@ function channel({ h, b, tw, tf, r }: ChannelShape): SectionProperties {
   const h0 = h - tf;
   const e0 = (3 * b0 ** 2 * tf) / (6 * b0 * tf + h0 * tw);
   const Iw = ((h0 ** 2 * b0 ** 3 * tf) / 12) * ((2 * h0 * tw + 3 * b0 * tf) / (h0 * tw + 6 * b0 * tf));
-  return { A, Iy, Iz, Wely: Iy / (h / 2), Welz: Iz / (b - cz), Wply, Wplz, iy: Math.sqrt(Iy / A), iz: Math.sqrt(Iz / A), It, Iw, cz, shearCentre: -(cz - tw / 2 + e0), depth: h, width: b };
+  return {
+    A,
+    Iy,
+    Iz,
+    Wely: Iy / (h / 2),
+    Welz: Iz / (b - cz),
+    Wply,
+    Wplz,
+    iy: Math.sqrt(Iy / A),
+    iz: Math.sqrt(Iz / A),
+    It,
+    Iw,
+    cz,
+    shearCentre: -(cz - tw / 2 + e0),
+    depth: h,
+    width: b,
+  };
 }
 
 /** Width-wise slices of a channel: where half the area lies to the left, then first moments about that line. */
@@ -81,7 +117,10 @@ function channelMinorPlasticModulus({ h, b, tw, tf, r }: ChannelShape, A: number
   // both halves' first moments about the axis: by the exact first moment of the whole and of what lies left of it
   const f = fillet(r);
   const firstWhole = b * b * tf + (hw * tw * tw) / 2 + 2 * f.area * (tw + f.centroid);
-  const firstLeft = axis <= tw ? (h * axis * axis) / 2 : integrate((x) => x * (x < tw ? h : 2 * tf + 2 * filletDepth(x)), axis, [tw, Math.min(axis, tw + r)]);
+  const firstLeft =
+    axis <= tw
+      ? (h * axis * axis) / 2
+      : integrate((x) => x * (x < tw ? h : 2 * tf + 2 * filletDepth(x)), axis, [tw, Math.min(axis, tw + r)]);
   const left = (axis * A) / 2 - firstLeft;
   const right = firstWhole - firstLeft - (axis * A) / 2;
   return left + right;
@@ -124,7 +163,23 @@ function box({ h, b, t, ro, ri }: BoxShape): SectionProperties {
   const enclosed = (b - t) * (h - t) - rc ** 2 * (4 - Math.PI);
   const perimeter = 2 * (b - t + (h - t)) - 2 * rc * (4 - Math.PI);
   const It = (t ** 3 * perimeter) / 3 + (4 * enclosed ** 2 * t) / perimeter;
-  return { A, Iy, Iz, Wely: Iy / (h / 2), Welz: Iz / (b / 2), Wply: outer.Wpl - inner.Wpl, Wplz: outerZ.Wpl - innerZ.Wpl, iy: Math.sqrt(Iy / A), iz: Math.sqrt(Iz / A), It, Iw: 0, cz: b / 2, shearCentre: 0, depth: h, width: b };
+  return {
+    A,
+    Iy,
+    Iz,
+    Wely: Iy / (h / 2),
+    Welz: Iz / (b / 2),
+    Wply: outer.Wpl - inner.Wpl,
+    Wplz: outerZ.Wpl - innerZ.Wpl,
+    iy: Math.sqrt(Iy / A),
+    iz: Math.sqrt(Iz / A),
+    It,
+    Iw: 0,
+    cz: b / 2,
+    shearCentre: 0,
+    depth: h,
+    width: b,
+  };
 }
 
 function tube({ d, t }: TubeShape): SectionProperties {
@@ -134,7 +189,23 @@ function tube({ d, t }: TubeShape): SectionProperties {
   const Wpl = (d ** 3 - di ** 3) / 6;
   const Wel = I / (d / 2);
   const i = Math.sqrt(I / A);
-  return { A, Iy: I, Iz: I, Wely: Wel, Welz: Wel, Wply: Wpl, Wplz: Wpl, iy: i, iz: i, It: 2 * I, Iw: 0, cz: d / 2, shearCentre: 0, depth: d, width: d };
+  return {
+    A,
+    Iy: I,
+    Iz: I,
+    Wely: Wel,
+    Welz: Wel,
+    Wply: Wpl,
+    Wplz: Wpl,
+    iy: i,
+    iz: i,
+    It: 2 * I,
+    Iw: 0,
+    cz: d / 2,
+    shearCentre: 0,
+    depth: d,
+    width: d,
+  };
 }
 
 /**
@@ -155,7 +226,8 @@ export function sectionProperties(shape: Shape): SectionProperties {
     case 'box':
       requirePositive(shape as unknown as Record<string, unknown>, ['h', 'b', 't']);
       if (2 * shape.t >= Math.min(shape.h, shape.b)) throw new BadInput('two walls are thicker than the section', 't');
-      if (!(shape.ro >= 0 && shape.ri >= 0 && shape.ri <= shape.ro) || 2 * shape.ro > Math.min(shape.h, shape.b)) throw new BadInput('corner radii do not fit the section', 'ro');
+      if (!(shape.ro >= 0 && shape.ri >= 0 && shape.ri <= shape.ro) || 2 * shape.ro > Math.min(shape.h, shape.b))
+        throw new BadInput('corner radii do not fit the section', 'ro');
       return box(shape);
     case 'tube':
       requirePositive(shape as unknown as Record<string, unknown>, ['d', 't']);

@@ -33,7 +33,8 @@ describe('catalogue', () => {
   ] as const)('%s has the published properties within 1 %%', (name, published) => {
     const got = findSection(name).properties as unknown as Record<string, number>;
     const power: Record<string, number> = { A: 2, Iy: 4, Iz: 4, Wely: 3, Wply: 3, Wplz: 3, It: 4, iz: 1, cz: 1 };
-    for (const [property, expected] of Object.entries(published)) expect(got[property]! / 10 ** power[property]! / expected, property).toBeCloseTo(1, 1.7);
+    for (const [property, expected] of Object.entries(published))
+      expect(got[property]! / 10 ** power[property]! / expected, property).toBeCloseTo(1, 1.7);
   });
 
   it.each([
@@ -46,7 +47,8 @@ describe('catalogue', () => {
   ] as const)('%s has the published properties (in) within 3 %%', (name, published) => {
     const got = findSection(name).properties as unknown as Record<string, number>;
     const power: Record<string, number> = { A: 2, Iy: 4, Iz: 4, Wply: 3, It: 4, Iw: 6 };
-    for (const [property, expected] of Object.entries(published)) expect(Math.abs(got[property]! / 25.4 ** power[property]! / expected - 1), property).toBeLessThan(0.03);
+    for (const [property, expected] of Object.entries(published))
+      expect(Math.abs(got[property]! / 25.4 ** power[property]! / expected - 1), property).toBeLessThan(0.03);
   });
 });
 
@@ -95,7 +97,13 @@ describe('properties against integration over cells', () => {
 });
 
 describe('property laws', () => {
-  const iShape = fc.record({ h: fc.double({ min: 150, max: 900, noNaN: true }), b: fc.double({ min: 90, max: 400, noNaN: true }), tw: fc.double({ min: 4, max: 20, noNaN: true }), tf: fc.double({ min: 5, max: 35, noNaN: true }), r: fc.double({ min: 0, max: 20, noNaN: true }) });
+  const iShape = fc.record({
+    h: fc.double({ min: 150, max: 900, noNaN: true }),
+    b: fc.double({ min: 90, max: 400, noNaN: true }),
+    tw: fc.double({ min: 4, max: 20, noNaN: true }),
+    tf: fc.double({ min: 5, max: 35, noNaN: true }),
+    r: fc.double({ min: 0, max: 20, noNaN: true }),
+  });
   it('scale with the powers of length', () => {
     fc.assert(
       fc.property(iShape, fc.double({ min: 0.2, max: 5, noNaN: true }), (s, k) => {

@@ -50,11 +50,16 @@ export function audit(entries: readonly Entry[], evaluate: Evaluate, outer: Read
       }
       case 'branch': {
         const holds = tryEvaluate(entry.condition, inputsOf(entry.inputs, place), place);
-        if (holds !== undefined && holds !== entry.holds) faults.push(`${place}: "${entry.condition}" is ${holds}, the sheet says ${entry.holds}`);
+        if (holds !== undefined && holds !== entry.holds)
+          faults.push(`${place}: "${entry.condition}" is ${holds}, the sheet says ${entry.holds}`);
         break;
       }
       case 'verdict':
-        if (entry.check.utilisation !== null && entry.check.utilisation !== 0 && (utilisation === undefined || !close(utilisation, entry.check.utilisation)))
+        if (
+          entry.check.utilisation !== null &&
+          entry.check.utilisation !== 0 &&
+          (utilisation === undefined || !close(utilisation, entry.check.utilisation))
+        )
           faults.push(`${place} ${entry.check.name}: utilisation ${entry.check.utilisation} is not the last step U (${utilisation})`);
         break;
       case 'scope':

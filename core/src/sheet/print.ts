@@ -7,7 +7,8 @@ export type SymbolKinds = ReadonlyMap<string, Kind>;
 /** Kinds of all symbols that a list of entries declares, on top of those around it. */
 export function symbolKinds(entries: readonly Entry[], outer: SymbolKinds = new Map()): Map<string, Kind> {
   const kinds = new Map(outer);
-  for (const entry of entries) if (entry.type === 'given' || entry.type === 'step' || entry.type === 'lookup') kinds.set(entry.symbol, entry.kind);
+  for (const entry of entries)
+    if (entry.type === 'given' || entry.type === 'step' || entry.type === 'lookup') kinds.set(entry.symbol, entry.kind);
   return kinds;
 }
 
@@ -30,4 +31,20 @@ export function substitute(formula: string, inputs: Readonly<Record<string, numb
     .replace(/<=/g, '≤')
     .replace(/>=/g, '≥')
     .replace(/ - /g, ' − ');
+}
+
+/**
+ * A part of a sheet that only sums shares of what lands (R = k_1 * W_1 + ...) as one line: share, whole and what it is.
+ * Null for any other part.
+ */
+export function sharesInOneLine(entries: readonly Entry[], system: UnitSystem): { readonly terms: string; readonly result: string } | null {
+  const last = entries.at(-1);
+  if (last?.type !== 'step' || last.symbol !== 'R') return null;
+  const terms: string[] = [];
+  for (let i = 0; i + 1 < entries.length - 1; i += 2) {
+    const [whole, share] = [entries[i]!, entries[i + 1]!];
+    if (whole.type !== 'given' || share.type !== 'given' || !/^W_\d+$/.test(whole.symbol) || !/^k_\d+$/.test(share.symbol)) return null;
+    terms.push(`${formatNumber(share.value, 4)} · ${formatQuantity(whole.value, 'force', system)} (${whole.meaning})`);
+  }
+  return { terms: terms.join(' + '), result: formatQuantity(last.value, 'force', system) };
 }

@@ -1,9 +1,22 @@
 import { describe, expect, it } from 'vitest';
-import { audit, compare, failureLadder, governing, Sheet, substitute, symbolKinds, unproven, verdictOf, worstVerdict, type Evaluate } from '.';
+import {
+  audit,
+  compare,
+  failureLadder,
+  governing,
+  Sheet,
+  substitute,
+  symbolKinds,
+  unproven,
+  verdictOf,
+  worstVerdict,
+  type Evaluate,
+} from '.';
 import { formulaToTex, symbolToTex } from './typeset';
 
 /** A small reader of arithmetic for these tests: numbers, declared names, and the operators of JavaScript. */
-const evaluate: Evaluate = (formula, symbols) => new Function(...Object.keys(symbols), `return ${formula.replaceAll('^', '**')}`)(...Object.values(symbols)) as number | boolean;
+const evaluate: Evaluate = (formula, symbols) =>
+  new Function(...Object.keys(symbols), `return ${formula.replaceAll('^', '**')}`)(...Object.values(symbols)) as number | boolean;
 
 function honest(): Sheet {
   const sheet = new Sheet();
@@ -19,14 +32,27 @@ function honest(): Sheet {
 describe('audit', () => {
   it('finds nothing in an honest sheet', () => expect(audit(honest().entries, evaluate)).toEqual([]));
   it.each([
-    ['a result that its formula does not give', (s: Sheet) => s.step('e', 'a + b', { a: 3, b: 4 }, 8, 'length', ''), 'gives 7, the sheet says 8'],
-    ['an input that differs from what stands above', (s: Sheet) => s.step('e', 'a + b', { a: 3, b: 5 }, 8, 'length', ''), 'b is used as 5 but stands above as 4'],
+    [
+      'a result that its formula does not give',
+      (s: Sheet) => s.step('e', 'a + b', { a: 3, b: 4 }, 8, 'length', ''),
+      'gives 7, the sheet says 8',
+    ],
+    [
+      'an input that differs from what stands above',
+      (s: Sheet) => s.step('e', 'a + b', { a: 3, b: 5 }, 8, 'length', ''),
+      'b is used as 5 but stands above as 4',
+    ],
     ['a symbol that nothing declares', (s: Sheet) => s.step('e', 'a + z', { a: 3, z: 1 }, 4, 'length', ''), 'nothing above declares it'],
     ['a symbol that is not among the inputs', (s: Sheet) => s.step('e', 'a + b', { a: 3 }, 7, 'length', ''), 'cannot be evaluated'],
     ['a symbol of a closed scope', (s: Sheet) => s.step('e', 'd * 1', { d: 6 }, 6, 'area', ''), 'nothing above declares it'],
     ['a branch that went the other way', (s: Sheet) => s.branch('a > b', { a: 3, b: 4 }, true, '', ''), 'is false, the sheet says true'],
     ['a number that is none', (s: Sheet) => s.given('e', Number.NaN, 'ratio', ''), 'is NaN'],
-    ['a utilisation that was not computed', (s: Sheet) => s.verdict({ name: 'x', clause: '', mode: 'ductile', kind: 'force', demand: 1, capacity: 2, utilisation: 0.5, verdict: 'carries' }), 'is not the last step U'],
+    [
+      'a utilisation that was not computed',
+      (s: Sheet) =>
+        s.verdict({ name: 'x', clause: '', mode: 'ductile', kind: 'force', demand: 1, capacity: 2, utilisation: 0.5, verdict: 'carries' }),
+      'is not the last step U',
+    ],
   ])('finds %s', (_, spoil, message) => {
     const sheet = honest();
     spoil(sheet);
@@ -35,8 +61,10 @@ describe('audit', () => {
 });
 
 describe('verdicts', () => {
-  const check = (name: string, demand: number, capacity: number) => compare({ name, clause: '', mode: 'ductile', kind: 'force', demand, demandSymbol: 'D', capacity, capacitySymbol: 'C' });
-  it('words at their limits', () => expect([0.95, 0.951, 1, 1.001, null].map(verdictOf)).toEqual(['carries', 'tight', 'tight', 'short', 'unproven']));
+  const check = (name: string, demand: number, capacity: number) =>
+    compare({ name, clause: '', mode: 'ductile', kind: 'force', demand, demandSymbol: 'D', capacity, capacitySymbol: 'C' });
+  it('words at their limits', () =>
+    expect([0.95, 0.951, 1, 1.001, null].map(verdictOf)).toEqual(['carries', 'tight', 'tight', 'short', 'unproven']));
   it('a demand against no capacity is short without a number; nothing against nothing carries', () => {
     expect(check('x', 5, 0)).toMatchObject({ verdict: 'short', utilisation: null });
     expect(check('x', 0, 0)).toMatchObject({ verdict: 'carries', utilisation: 0 });
@@ -61,7 +89,9 @@ describe('print', () => {
     sheet.given('f_y', 275, 'stress', '');
     sheet.given('gamma_M0', 1, 'ratio', '');
     const kinds = symbolKinds(sheet.entries);
-    expect(substitute('W_y * f_y / gamma_M0', { W_y: 1_831_000, f_y: 275, gamma_M0: 1 }, kinds, 'SI')).toBe('1\u2009831 cm³ · 275.0 MPa / 1.000');
+    expect(substitute('W_y * f_y / gamma_M0', { W_y: 1_831_000, f_y: 275, gamma_M0: 1 }, kinds, 'SI')).toBe(
+      '1\u2009831 cm³ · 275.0 MPa / 1.000',
+    );
     expect(substitute('sqrt(f_y^2) <= pi', { f_y: 275 }, kinds, 'SI')).toBe('√((275.0 MPa)²) ≤ π');
   });
   it('sets symbols and formulas as mathematics', () => {

@@ -1,5 +1,5 @@
 import type { Kind } from '../quantity';
-import type { Check } from './check';
+import type { Check } from './verdict';
 
 /** A symbol that a formula may use and that no formula of the sheet computes: typed, measured, or handed down. */
 export interface Given {

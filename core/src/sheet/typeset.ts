@@ -2,12 +2,39 @@ import { parse, type MathNode } from 'mathjs/number';
 
 /** Formulas of sheets as TeX. Loaded only with a sheet: it brings the reader of formulas with it. */
 
-const GREEK = new Set(['alpha', 'beta', 'gamma', 'delta', 'epsilon', 'eta', 'theta', 'lambda', 'mu', 'nu', 'rho', 'sigma', 'tau', 'phi', 'chi', 'psi', 'Phi', 'Omega', 'Delta', 'pi']);
+const GREEK = new Set([
+  'alpha',
+  'beta',
+  'gamma',
+  'delta',
+  'epsilon',
+  'eta',
+  'theta',
+  'lambda',
+  'mu',
+  'nu',
+  'rho',
+  'sigma',
+  'tau',
+  'phi',
+  'chi',
+  'psi',
+  'Phi',
+  'Omega',
+  'Delta',
+  'pi',
+]);
 
 /** `lambda_LT` becomes \lambda_{LT}; words are set upright. */
 export function symbolToTex(symbol: string): string {
   const [head, sub] = symbol.split('_', 2) as [string, string | undefined];
-  const base = GREEK.has(head) ? (head === 'epsilon' ? '\\varepsilon' : `\\${head}`) : head.length > 1 && /^[a-z]/.test(head) ? `\\mathrm{${head}}` : head;
+  const base = GREEK.has(head)
+    ? head === 'epsilon'
+      ? '\\varepsilon'
+      : `\\${head}`
+    : head.length > 1 && /^[a-z]/.test(head)
+      ? `\\mathrm{${head}}`
+      : head;
   if (!sub) return base;
   // N_bRd reads as b,Rd: the standard's commas come back before a capital that follows small letters
   const text = sub.replace(/([a-z0-9])([A-Z])/g, '$1,$2');

@@ -7,7 +7,15 @@ import type { BarLayer } from './standard';
  * @param step spacings are multiples of this, mm
  * @returns null when even the closest practical spacing gives too little
  */
-export function spreadBars(width: number, needed: number, bar: Bar, cover: number, maxSpacing: number, minSpacing: number, step: number): BarLayer | null {
+export function spreadBars(
+  width: number,
+  needed: number,
+  bar: Bar,
+  cover: number,
+  maxSpacing: number,
+  minSpacing: number,
+  step: number,
+): BarLayer | null {
   const between = width - 2 * cover - bar.diameter;
   if (between <= 0) return null;
   for (let spacing = Math.floor(maxSpacing / step) * step; spacing >= minSpacing; spacing -= step) {

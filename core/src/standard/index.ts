@@ -3,7 +3,17 @@ import { american } from './american';
 import { european } from './european';
 import type { Philosophy, Standard } from './standard';
 
-export type { BarLayer, BeamActions, PadInput, PadStrength, Philosophy, Segment, Standard, SteelBeamInput, SteelColumnInput } from './standard';
+export type {
+  BarLayer,
+  BeamActions,
+  PadInput,
+  PadStrength,
+  Philosophy,
+  Segment,
+  Standard,
+  SteelBeamInput,
+  SteelColumnInput,
+} from './standard';
 export { requireBasis } from './standard';
 
 export const STANDARDS: Readonly<Record<Standard['id'], Standard>> = { european, american };
@@ -11,6 +21,10 @@ export const STANDARDS: Readonly<Record<Standard['id'], Standard>> = { european,
 /** The philosophy by which a project works. @throws BadInput when the family has no such philosophy */
 export function philosophyOf(standard: Standard, id: string): Philosophy {
   const found = standard.philosophies.find((philosophy) => philosophy.id === id);
-  if (!found) throw new BadInput(`${standard.title} has no philosophy "${id}"; it has ${standard.philosophies.map((p) => p.id).join(', ')}`, 'combinationRule');
+  if (!found)
+    throw new BadInput(
+      `${standard.title} has no philosophy "${id}"; it has ${standard.philosophies.map((p) => p.id).join(', ')}`,
+      'combinationRule',
+    );
   return found;
 }

@@ -17,7 +17,11 @@ export function resultantOf(place: Place, shape: ArrivalShape): Resultant {
   if ('at' in place) return { force, x: force * place.at.x, y: force * place.at.y };
   const length = planLength(place);
   const along = length === 0 ? 0 : shapeMoment(shape) / length;
-  return { force, x: force * place.from.x + along * (place.to.x - place.from.x), y: force * place.from.y + along * (place.to.y - place.from.y) };
+  return {
+    force,
+    x: force * place.from.x + along * (place.to.x - place.from.x),
+    y: force * place.from.y + along * (place.to.y - place.from.y),
+  };
 }
 
 export function resultantAt(point: PlanPoint, force = 1): Resultant {
@@ -51,8 +55,19 @@ export class BalanceBook {
     const line = ([force, x, y]: readonly [number, number, number]): BalanceLine => ({ force, aboutX: y, aboutY: x });
     return [...this.books]
       .map(([id, book]) => {
-        const gap = [0, 1, 2].map((i) => book.applied[i]! - book.delivered[i]! - book.lost[i]! - book.offsets[i]!) as [number, number, number];
-        return { loadCase: caseFromId(id), applied: line(book.applied), delivered: line(book.delivered), lost: line(book.lost), offsets: line(book.offsets), gap: line(gap) };
+        const gap = [0, 1, 2].map((i) => book.applied[i]! - book.delivered[i]! - book.lost[i]! - book.offsets[i]!) as [
+          number,
+          number,
+          number,
+        ];
+        return {
+          loadCase: caseFromId(id),
+          applied: line(book.applied),
+          delivered: line(book.delivered),
+          lost: line(book.lost),
+          offsets: line(book.offsets),
+          gap: line(gap),
+        };
       })
       .sort((a, b) => compareCases(a.loadCase, b.loadCase));
   }

@@ -11,7 +11,9 @@ export type Source =
   | { readonly type: 'member'; readonly member: string; readonly leave: number; readonly through?: string };
 
 /** How an arrival lies on the member: unit point load, or linear unit load between two places (mm from the start). */
-export type ArrivalShape = { readonly type: 'point'; readonly at: number } | { readonly type: 'distributed'; readonly from: number; readonly to: number; readonly start: number; readonly end: number };
+export type ArrivalShape =
+  | { readonly type: 'point'; readonly at: number }
+  | { readonly type: 'distributed'; readonly from: number; readonly to: number; readonly start: number; readonly end: number };
 
 /** One thing that lands on a member. The shape times the value of a case is the load of that case. */
 export interface Arrival {

@@ -4,9 +4,11 @@ import type { Building } from '../building';
 export function supportGraph(building: Building): Map<string, string[]> {
   const graph = new Map<string, string[]>();
   const present = (id: string | null): id is string =>
-    id !== null && (building.beams.has(id) || building.columns.has(id) || building.walls.has(id) || building.hangers.has(id) || building.footings.has(id));
+    id !== null &&
+    (building.beams.has(id) || building.columns.has(id) || building.walls.has(id) || building.hangers.has(id) || building.footings.has(id));
   for (const [id, beam] of building.beams) graph.set(id, [...new Set(beam.supports.map((support) => support.by).filter(present))]);
-  for (const members of [building.columns, building.walls, building.hangers]) for (const [id, member] of members) graph.set(id, present(member.by) ? [member.by] : []);
+  for (const members of [building.columns, building.walls, building.hangers])
+    for (const [id, member] of members) graph.set(id, present(member.by) ? [member.by] : []);
   for (const id of building.footings.keys()) graph.set(id, []);
   return graph;
 }
@@ -58,7 +60,12 @@ export function findLoops(graph: ReadonlyMap<string, readonly string[]>): string
  * The order of calculation: a member only after everything that lands on it; among those that are ready the highest first,
  * then by mark. Members of loops do not hand on to anything here, so that all others can still be calculated.
  */
-export function calculationOrder(graph: ReadonlyMap<string, readonly string[]>, inLoop: ReadonlySet<string>, elevation: (id: string) => number, mark: (id: string) => string): string[] {
+export function calculationOrder(
+  graph: ReadonlyMap<string, readonly string[]>,
+  inLoop: ReadonlySet<string>,
+  elevation: (id: string) => number,
+  mark: (id: string) => string,
+): string[] {
   const waiting = new Map<string, number>();
   for (const id of graph.keys()) waiting.set(id, 0);
   for (const [id, targets] of graph) if (!inLoop.has(id)) for (const target of targets) waiting.set(target, waiting.get(target)! + 1);

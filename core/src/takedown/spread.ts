@@ -20,10 +20,13 @@ export function spreadAlongWall(shape: ArrivalShape, length: number): ArrivalSha
   }
   const toEnd = Math.min(x, length - x);
   // at the very end there is no length left to spread over
-  if (toEnd < 1) return { type: 'distributed', from: eccentricity < 0 ? 0 : length - 1, to: eccentricity < 0 ? 1 : length, start: force, end: force };
+  if (toEnd < 1)
+    return { type: 'distributed', from: eccentricity < 0 ? 0 : length - 1, to: eccentricity < 0 ? 1 : length, start: force, end: force };
   const contact = 3 * toEnd;
   const peak = (2 * force) / contact;
-  return eccentricity < 0 ? { type: 'distributed', from: 0, to: contact, start: peak, end: 0 } : { type: 'distributed', from: length - contact, to: length, start: 0, end: peak };
+  return eccentricity < 0
+    ? { type: 'distributed', from: 0, to: contact, start: peak, end: 0 }
+    : { type: 'distributed', from: length - contact, to: length, start: 0, end: peak };
 }
 
 /** A shape on one line laid over another: position s becomes offset + ratio * s; the total is kept. Null when it shrinks to a point. */
@@ -38,11 +41,17 @@ export function mapShape(shape: ArrivalShape, offset: number, ratio: number): Ar
 
 /** The parts of a distributed shape inside and outside [0, length]. Nothing is lost between them. */
 export function clipShape(shape: ArrivalShape, length: number): { inside: ArrivalShape | null; outside: ArrivalShape[] } {
-  if (shape.type === 'point') return shape.at >= 0 && shape.at <= length ? { inside: shape, outside: [] } : { inside: null, outside: [shape] };
+  if (shape.type === 'point')
+    return shape.at >= 0 && shape.at <= length ? { inside: shape, outside: [] } : { inside: null, outside: [shape] };
   const rate = shape.to === shape.from ? 0 : (shape.end - shape.start) / (shape.to - shape.from);
   const part = (from: number, to: number): ArrivalShape | null =>
-    to > from ? { type: 'distributed', from, to, start: shape.start + rate * (from - shape.from), end: shape.start + rate * (to - shape.from) } : null;
+    to > from
+      ? { type: 'distributed', from, to, start: shape.start + rate * (from - shape.from), end: shape.start + rate * (to - shape.from) }
+      : null;
   const before = part(shape.from, Math.min(shape.to, 0));
   const after = part(Math.max(shape.from, length), shape.to);
-  return { inside: part(Math.max(0, shape.from), Math.min(length, shape.to)), outside: [before, after].filter((p): p is ArrivalShape => p !== null) };
+  return {
+    inside: part(Math.max(0, shape.from), Math.min(length, shape.to)),
+    outside: [before, after].filter((p): p is ArrivalShape => p !== null),
+  };
 }

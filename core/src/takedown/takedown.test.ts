@@ -5,16 +5,34 @@ import type { Combination, LoadCase } from '../load';
 import { takeDown, why, type Cause, type Takedown } from '.';
 
 const noLifting = () => [];
-const ground = [item('brief', 'brief', defaultBrief('Trial', 'european')), item('level', 'L2', { name: 'Roof', elevation: 6000 }), item('level', 'L1', { name: 'Floor', elevation: 3000 }), item('level', 'L0', { name: 'Ground', elevation: 0 })];
+const ground = [
+  item('brief', 'brief', defaultBrief('Trial', 'european')),
+  item('level', 'L2', { name: 'Roof', elevation: 6000 }),
+  item('level', 'L1', { name: 'Floor', elevation: 3000 }),
+  item('level', 'L0', { name: 'Ground', elevation: 0 }),
+];
 const floor = item('buildUp', 'floor', {
   name: 'Floor',
-  layers: [{ name: 'deck', load: '0.5 kN/m2' }, { name: 'screed', load: '1.5 kN/m2' }, { name: 'ceiling', load: '0.25 kN/m2', nature: 'superimposed', carriedBy: 'joists' }],
+  layers: [
+    { name: 'deck', load: '0.5 kN/m2' },
+    { name: 'screed', load: '1.5 kN/m2' },
+    { name: 'ceiling', load: '0.25 kN/m2', nature: 'superimposed', carriedBy: 'joists' },
+  ],
   variable: [{ name: 'office', load: '3 kN/m2', nature: 'imposed', use: 'B' }],
 });
 const footing = (id: string, x: number, y: number) => item('footing', id, { mark: id, at: { x, y }, level: 'L0' });
-const column = (id: string, x: number, y: number, by: string | null, base = 'L0', top = 'L1') => item('column', id, { mark: id, at: { x, y }, base, top, by, ownWeight: 0.5 });
+const column = (id: string, x: number, y: number, by: string | null, base = 'L0', top = 'L1') =>
+  item('column', id, { mark: id, at: { x, y }, base, top, by, ownWeight: 0.5 });
 const beam = (id: string, x1: number, y1: number, x2: number, y2: number, supports: [number, string | null][], more: object = {}) =>
-  item('beam', id, { mark: id, level: 'L1', from: { x: x1, y: y1 }, to: { x: x2, y: y2 }, ownWeight: 0.4, supports: supports.map(([at, by]) => ({ at, by })), ...more });
+  item('beam', id, {
+    mark: id,
+    level: 'L1',
+    from: { x: x1, y: y1 },
+    to: { x: x2, y: y2 },
+    ownWeight: 0.4,
+    supports: supports.map(([at, by]) => ({ at, by })),
+    ...more,
+  });
 const run = (items: Item[]): Takedown => takeDown(assemble([...ground, floor, ...items]), noLifting);
 const titles = (t: Takedown) => t.looseEnds.map((end) => end.title);
 
@@ -34,7 +52,18 @@ describe('a simple bay', () => {
     footing('F2', 6000, 0),
     column('C1', 0, 0, 'F1'),
     column('C2', 6000, 0, 'F2'),
-    beam('B1', 0, 0, 6000, 0, [[0, 'C1'], [6000, 'C2']], { strips: [{ buildUp: 'floor', from: 0, to: 6000, widthStart: 2000, widthEnd: 2000 }] }),
+    beam(
+      'B1',
+      0,
+      0,
+      6000,
+      0,
+      [
+        [0, 'C1'],
+        [6000, 'C2'],
+      ],
+      { strips: [{ buildUp: 'floor', from: 0, to: 6000, widthStart: 2000, widthEnd: 2000 }] },
+    ),
     item('load', 'P', { label: 'safe', on: 'B1', type: 'point', nature: 'imposed', use: 'E', at: 4500, force: '12 kN' }),
   ];
   const t = run(items);
@@ -66,7 +95,8 @@ describe('a simple bay', () => {
   it('answers why down to the layer, and the layers add up', () => {
     const building = assemble([...ground, floor, ...items]);
     const causes = why(building, t, 'F1', 0);
-    const leafSum = (list: readonly Cause[], id: string): number => list.reduce((sum, cause) => sum + (cause.causes.length ? leafSum(cause.causes, id) : (cause.byCase[id] ?? 0)), 0);
+    const leafSum = (list: readonly Cause[], id: string): number =>
+      list.reduce((sum, cause) => sum + (cause.causes.length ? leafSum(cause.causes, id) : (cause.byCase[id] ?? 0)), 0);
     expect(leafSum(causes, 'permanent')).toBeCloseTo(14_700, 4);
     expect(leafSum(causes, 'imposed-B')).toBeCloseTo(18_000, 4);
     expect(JSON.stringify(causes)).toContain('screed');
@@ -75,7 +105,22 @@ describe('a simple bay', () => {
 
 describe('ways down that are not straight', () => {
   it('a pitched strip: layers per area of slope, imposed per area of plan', () => {
-    const t = run([footing('F1', 0, 0), footing('F2', 6000, 0), beam('B1', 0, 0, 6000, 0, [[0, 'F1'], [6000, 'F2']], { ownWeight: 0, strips: [{ buildUp: 'floor', from: 0, to: 6000, widthStart: 1000, widthEnd: 1000, pitch: '60 deg' }] })]);
+    const t = run([
+      footing('F1', 0, 0),
+      footing('F2', 6000, 0),
+      beam(
+        'B1',
+        0,
+        0,
+        6000,
+        0,
+        [
+          [0, 'F1'],
+          [6000, 'F2'],
+        ],
+        { ownWeight: 0, strips: [{ buildUp: 'floor', from: 0, to: 6000, widthStart: 1000, widthEnd: 1000, pitch: '60 deg' }] },
+      ),
+    ]);
     expect(t.members.get('B1')!.sum['permanent']).toBeCloseTo(2 * 2.0 * 6000, 5);
     expect(t.members.get('B1')!.sum['imposed-B']).toBeCloseTo(3.0 * 6000, 6);
   });
@@ -85,10 +130,32 @@ describe('ways down that are not straight', () => {
       footing('F2', 8000, 0),
       column('C1', 0, 0, 'F1', 'L0', 'L2'),
       column('C2', 8000, 0, 'F2', 'L0', 'L2'),
-      beam('T1', 0, 0, 8000, 0, [[0, 'C1'], [8000, 'C2']], { level: 'L2', ownWeight: 0 }),
+      beam(
+        'T1',
+        0,
+        0,
+        8000,
+        0,
+        [
+          [0, 'C1'],
+          [8000, 'C2'],
+        ],
+        { level: 'L2', ownWeight: 0 },
+      ),
       item('hanger', 'R1', { mark: 'R1', at: { x: 2000, y: 0 }, top: 'L2', base: 'L1', by: 'T1', ownWeight: 0 }),
       item('hanger', 'R2', { mark: 'R2', at: { x: 6000, y: 0 }, top: 'L2', base: 'L1', by: 'T1', ownWeight: 0 }),
-      beam('G1', 2000, 0, 6000, 0, [[0, 'R1'], [4000, 'R2']], { ownWeight: 0, strips: [{ buildUp: 'floor', from: 0, to: 4000, widthStart: 1000, widthEnd: 1000 }] }),
+      beam(
+        'G1',
+        2000,
+        0,
+        6000,
+        0,
+        [
+          [0, 'R1'],
+          [4000, 'R2'],
+        ],
+        { ownWeight: 0, strips: [{ buildUp: 'floor', from: 0, to: 4000, widthStart: 1000, widthEnd: 1000 }] },
+      ),
     ]);
     expectClosed(t);
     expect(t.looseEnds).toEqual([]);
@@ -99,13 +166,34 @@ describe('ways down that are not straight', () => {
     expect(t.plumb.find((level) => level.level === 'L1')!.byCase['imposed-B']).toBeCloseTo(12_000, 6);
   });
   it('an overhang lifts the far support; judged with what helps left out', () => {
-    const lifting = (cases: readonly LoadCase[]): Combination[] => [{ id: 'EQU', name: 'EQU', basis: 'overturning', clause: 'test', purpose: 'lifting', favourablePermanent: 0.9, factors: Object.fromEntries(cases.map((c) => [c.id, c.nature === 'permanent' ? 1.1 : 1.5])) }];
+    const lifting = (cases: readonly LoadCase[]): Combination[] => [
+      {
+        id: 'EQU',
+        name: 'EQU',
+        basis: 'overturning',
+        clause: 'test',
+        purpose: 'lifting',
+        favourablePermanent: 0.9,
+        factors: Object.fromEntries(cases.map((c) => [c.id, c.nature === 'permanent' ? 1.1 : 1.5])),
+      },
+    ];
     const items = (holdsDown: boolean) => [
       ...ground,
       floor,
       footing('F1', 0, 0),
       footing('F2', 4000, 0),
-      item('beam', 'B1', { mark: 'B1', level: 'L1', from: { x: 0, y: 0 }, to: { x: 7000, y: 0 }, ownWeight: 0.2, supports: [{ at: 0, by: 'F1', holdsDown }, { at: 4000, by: 'F2' }], strips: [{ buildUp: 'floor', from: 4000, to: 7000, widthStart: 1000, widthEnd: 1000 }] }),
+      item('beam', 'B1', {
+        mark: 'B1',
+        level: 'L1',
+        from: { x: 0, y: 0 },
+        to: { x: 7000, y: 0 },
+        ownWeight: 0.2,
+        supports: [
+          { at: 0, by: 'F1', holdsDown },
+          { at: 4000, by: 'F2' },
+        ],
+        strips: [{ buildUp: 'floor', from: 4000, to: 7000, widthStart: 1000, widthEnd: 1000 }],
+      }),
     ];
     const t = takeDown(assemble(items(false)), lifting);
     expectClosed(t);
@@ -118,9 +206,39 @@ describe('ways down that are not straight', () => {
     const t = run([
       footing('F1', 0, 0),
       footing('F2', 6000, 0),
-      beam('TB', 0, 0, 6000, 0, [[0, 'F1'], [6000, 'F2']], { ownWeight: 0 }),
-      item('wall', 'W1', { mark: 'W1', from: { x: 1000, y: 50 }, to: { x: 5000, y: 50 }, base: 'L1', top: 'L2', weight: '4 kN/m2', by: 'TB' }),
-      item('beam', 'R1', { mark: 'R1', level: 'L2', from: { x: 1800, y: 50 }, to: { x: 1800, y: 4050 }, ownWeight: 0, supports: [{ at: 0, by: 'W1' }, { at: 4000, by: null }], strips: [{ buildUp: 'floor', from: 0, to: 4000, widthStart: 1000, widthEnd: 1000 }] }),
+      beam(
+        'TB',
+        0,
+        0,
+        6000,
+        0,
+        [
+          [0, 'F1'],
+          [6000, 'F2'],
+        ],
+        { ownWeight: 0 },
+      ),
+      item('wall', 'W1', {
+        mark: 'W1',
+        from: { x: 1000, y: 50 },
+        to: { x: 5000, y: 50 },
+        base: 'L1',
+        top: 'L2',
+        weight: '4 kN/m2',
+        by: 'TB',
+      }),
+      item('beam', 'R1', {
+        mark: 'R1',
+        level: 'L2',
+        from: { x: 1800, y: 50 },
+        to: { x: 1800, y: 4050 },
+        ownWeight: 0,
+        supports: [
+          { at: 0, by: 'W1' },
+          { at: 4000, by: null },
+        ],
+        strips: [{ buildUp: 'floor', from: 0, to: 4000, widthStart: 1000, widthEnd: 1000 }],
+      }),
     ]);
     expectClosed(t);
     expect(titles(t)).toEqual(['R1 rests on nothing at 4.00 m']);
@@ -136,7 +254,18 @@ describe('ways down that are not straight', () => {
     const t = run([
       footing('F1', 0, 0),
       footing('F2', 6000, 0),
-      beam('TB', 0, 0, 6000, 0, [[0, 'F1'], [6000, 'F2']], { ownWeight: 0 }),
+      beam(
+        'TB',
+        0,
+        0,
+        6000,
+        0,
+        [
+          [0, 'F1'],
+          [6000, 'F2'],
+        ],
+        { ownWeight: 0 },
+      ),
       item('wall', 'W1', { mark: 'W1', from: { x: 0, y: 0 }, to: { x: 6000, y: 0 }, base: 'L1', top: 'L2', weight: 0, by: 'TB' }),
       item('load', 'P', { label: 'post', on: 'W1', type: 'point', nature: 'permanent', at: 500, force: 9000 }),
     ]);
@@ -145,7 +274,22 @@ describe('ways down that are not straight', () => {
     expect(shape).toEqual({ type: 'distributed', from: 0, to: 1500, start: 2 / 1500, end: 0 });
   });
   it('a continuous beam over three columns', () => {
-    const t = run([...[0, 5000, 10000].flatMap((x, i) => [footing(`F${i}`, x, 0)]), beam('B1', 0, 0, 10000, 0, [[0, 'F0'], [5000, 'F1'], [10000, 'F2']], { ownWeight: 0, strips: [{ buildUp: 'floor', from: 0, to: 10000, widthStart: 1000, widthEnd: 1000 }] })]);
+    const t = run([
+      ...[0, 5000, 10000].flatMap((x, i) => [footing(`F${i}`, x, 0)]),
+      beam(
+        'B1',
+        0,
+        0,
+        10000,
+        0,
+        [
+          [0, 'F0'],
+          [5000, 'F1'],
+          [10000, 'F2'],
+        ],
+        { ownWeight: 0, strips: [{ buildUp: 'floor', from: 0, to: 10000, widthStart: 1000, widthEnd: 1000 }] },
+      ),
+    ]);
     expectClosed(t);
     expect(t.members.get('F1')!.sum['imposed-B']).toBeCloseTo(1.25 * 3 * 5000, 4);
   });
@@ -154,15 +298,89 @@ describe('ways down that are not straight', () => {
 describe('loose ends', () => {
   const strips = [{ buildUp: 'floor', from: 0, to: 6000, widthStart: 1000, widthEnd: 1000 }];
   it.each([
-    ['a support that is not named', [footing('F1', 0, 0), beam('B1', 0, 0, 6000, 0, [[0, 'F1'], [6000, null]])], 'B1 rests on nothing at 6.00 m'],
+    [
+      'a support that is not named',
+      [
+        footing('F1', 0, 0),
+        beam('B1', 0, 0, 6000, 0, [
+          [0, 'F1'],
+          [6000, null],
+        ]),
+      ],
+      'B1 rests on nothing at 6.00 m',
+    ],
     ['a column without a footing', [column('C1', 0, 0, null)], 'C1 rests on nothing'],
-    ['a wall that stops above nothing', [item('wall', 'W1', { mark: 'W1', from: { x: 0, y: 0 }, to: { x: 3000, y: 0 }, base: 'L1', top: 'L2', weight: 0.003, by: null })], 'W1 stops above nothing'],
-    ['a mechanism', [footing('F1', 0, 0), beam('B1', 0, 0, 6000, 0, [[0, 'F1']])], 'B1: the beam is a mechanism: its supports and hinges do not hold it (a single pinned support, or too many hinges)'],
-    ['a support off the beam', [footing('F1', 0, 0), footing('F2', 6000, 0), beam('B1', 0, 0, 6000, 0, [[0, 'F1'], [7000, 'F2']])], 'B1: a support at 7 m lies off the beam, which is 6 m long'],
-    ['a zero span', [footing('F1', 0, 0), beam('B1', 0, 0, 0, 0, [[0, 'F1'], [10, 'F1']]), item('load', 'P', { label: 'post', on: 'B1', type: 'point', nature: 'permanent', at: 0, force: 9000 })], 'B1: the beam has no length: its span must be greater than 0'],
-    ['a member far from its support', [footing('F1', 0, 0), footing('F2', 9000, 0), beam('B1', 0, 0, 6000, 0, [[0, 'F1'], [6000, 'F2']])], 'B1 is 3.00 m away from F2, on which it is said to rest'],
-    ['a strip past the end', [footing('F1', 0, 0), footing('F2', 5000, 0), beam('B1', 0, 0, 5000, 0, [[0, 'F1'], [5000, 'F2']], { strips })], 'Floor reaches past the end of B1'],
-    ['a load with no path', [item('load', 'P', { label: 'tank', on: 'gone', type: 'point', nature: 'permanent', force: 9000 })], 'tank acts on a member that is not in the building'],
+    [
+      'a wall that stops above nothing',
+      [item('wall', 'W1', { mark: 'W1', from: { x: 0, y: 0 }, to: { x: 3000, y: 0 }, base: 'L1', top: 'L2', weight: 0.003, by: null })],
+      'W1 stops above nothing',
+    ],
+    [
+      'a mechanism',
+      [footing('F1', 0, 0), beam('B1', 0, 0, 6000, 0, [[0, 'F1']])],
+      'B1: the beam is a mechanism: its supports and hinges do not hold it (a single pinned support, or too many hinges)',
+    ],
+    [
+      'a support off the beam',
+      [
+        footing('F1', 0, 0),
+        footing('F2', 6000, 0),
+        beam('B1', 0, 0, 6000, 0, [
+          [0, 'F1'],
+          [7000, 'F2'],
+        ]),
+      ],
+      'B1: a support at 7 m lies off the beam, which is 6 m long',
+    ],
+    [
+      'a zero span',
+      [
+        footing('F1', 0, 0),
+        beam('B1', 0, 0, 0, 0, [
+          [0, 'F1'],
+          [10, 'F1'],
+        ]),
+        item('load', 'P', { label: 'post', on: 'B1', type: 'point', nature: 'permanent', at: 0, force: 9000 }),
+      ],
+      'B1: the beam has no length: its span must be greater than 0',
+    ],
+    [
+      'a member far from its support',
+      [
+        footing('F1', 0, 0),
+        footing('F2', 9000, 0),
+        beam('B1', 0, 0, 6000, 0, [
+          [0, 'F1'],
+          [6000, 'F2'],
+        ]),
+      ],
+      'B1 is 3.00 m away from F2, on which it is said to rest',
+    ],
+    [
+      'a strip past the end',
+      [
+        footing('F1', 0, 0),
+        footing('F2', 5000, 0),
+        beam(
+          'B1',
+          0,
+          0,
+          5000,
+          0,
+          [
+            [0, 'F1'],
+            [5000, 'F2'],
+          ],
+          { strips },
+        ),
+      ],
+      'Floor reaches past the end of B1',
+    ],
+    [
+      'a load with no path',
+      [item('load', 'P', { label: 'tank', on: 'gone', type: 'point', nature: 'permanent', force: 9000 })],
+      'tank acts on a member that is not in the building',
+    ],
   ])('%s', (_, items, title) => {
     const t = run(items);
     expect(titles(t)).toContain(title);
@@ -172,9 +390,18 @@ describe('loose ends', () => {
     const t = run([
       footing('F1', 0, 0),
       footing('F2', 6000, 0),
-      beam('B1', 0, 0, 6000, 0, [[0, 'F1'], [6000, 'F2']]),
-      beam('X1', 0, 2000, 4000, 2000, [[0, 'X2'], [4000, 'X2']]),
-      beam('X2', 0, 2000, 4000, 2000, [[0, 'X1'], [4000, 'B1']]),
+      beam('B1', 0, 0, 6000, 0, [
+        [0, 'F1'],
+        [6000, 'F2'],
+      ]),
+      beam('X1', 0, 2000, 4000, 2000, [
+        [0, 'X2'],
+        [4000, 'X2'],
+      ]),
+      beam('X2', 0, 2000, 4000, 2000, [
+        [0, 'X1'],
+        [4000, 'B1'],
+      ]),
     ]);
     expect(titles(t)).toContain('X1, X2 rest on each other in a ring');
     expectClosed(t);
@@ -182,14 +409,24 @@ describe('loose ends', () => {
     expect(t.members.get('X1')!.order).toBe(0);
   });
   it('every loose end has a key of its own', () => {
-    const t = run([column('C1', 0, 0, null), beam('B1', 0, 0, 6000, 0, [[0, null], [6000, null]])]);
+    const t = run([
+      column('C1', 0, 0, null),
+      beam('B1', 0, 0, 6000, 0, [
+        [0, null],
+        [6000, null],
+      ]),
+    ]);
     expect(new Set(t.looseEnds.map((end) => end.key)).size).toBe(t.looseEnds.length);
   });
 });
 
 /** Random structures: every kind of connection, right and wrong. */
 const randomItems = fc
-  .record({ seed: fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 60, maxLength: 60 }), bays: fc.integer({ min: 1, max: 3 }), beams: fc.integer({ min: 1, max: 8 }) })
+  .record({
+    seed: fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 60, maxLength: 60 }),
+    bays: fc.integer({ min: 1, max: 3 }),
+    beams: fc.integer({ min: 1, max: 8 }),
+  })
   .map(({ seed, bays, beams }) => {
     let n = 0;
     const r = () => seed[n++ % seed.length]!;
@@ -198,19 +435,72 @@ const randomItems = fc
       items.push(footing(`F${i}`, i * 5000 + r() * 200, r() * 200));
       items.push(column(`C${i}`, i * 5000 + r() * 100, r() * 100, r() < 0.9 ? `F${i}` : null));
     }
-    items.push(beam('M', 0, 0, bays * 5000, 0, Array.from({ length: bays + 1 }, (_, i) => [i * 5000, r() < 0.95 ? `C${i}` : null] as [number, string | null]), { strips: [{ buildUp: 'floor', from: r() * 1000, to: bays * 5000 + (r() < 0.2 ? 500 : 0), widthStart: r() * 4000, widthEnd: r() * 4000 }] }));
+    items.push(
+      beam(
+        'M',
+        0,
+        0,
+        bays * 5000,
+        0,
+        Array.from({ length: bays + 1 }, (_, i) => [i * 5000, r() < 0.95 ? `C${i}` : null] as [number, string | null]),
+        {
+          strips: [
+            { buildUp: 'floor', from: r() * 1000, to: bays * 5000 + (r() < 0.2 ? 500 : 0), widthStart: r() * 4000, widthEnd: r() * 4000 },
+          ],
+        },
+      ),
+    );
     for (let i = 0; i < beams; i += 1) {
       const x = r() * bays * 5000;
       const y = 1000 + r() * 5000;
       const overhang = r() < 0.4 ? r() * 1500 : 0;
       const before = i === 0 || r() < 0.5 ? 'M' : `J${Math.floor(r() * beams)}`;
       items.push(footing(`Q${i}`, x, y));
-      items.push(beam(`J${i}`, x, r() * 250, x + r() * 200, y + overhang, [[0, before], [Math.max(1.5, y - 200), `Q${i}`]], { strips: [{ buildUp: 'floor', from: 0, to: y, widthStart: r() * 3000, widthEnd: r() * 3000 }] }));
-      if (r() < 0.5) items.push(item('load', `P${i}`, { label: 'plant', on: `J${i}`, type: r() < 0.5 ? 'point' : 'line', nature: 'imposed', use: 'E', at: r() * y, force: (r() - 0.3) * 40_000, from: 0, to: r() * y, intensity: r() * 10 }));
+      items.push(
+        beam(
+          `J${i}`,
+          x,
+          r() * 250,
+          x + r() * 200,
+          y + overhang,
+          [
+            [0, before],
+            [Math.max(1.5, y - 200), `Q${i}`],
+          ],
+          { strips: [{ buildUp: 'floor', from: 0, to: y, widthStart: r() * 3000, widthEnd: r() * 3000 }] },
+        ),
+      );
+      if (r() < 0.5)
+        items.push(
+          item('load', `P${i}`, {
+            label: 'plant',
+            on: `J${i}`,
+            type: r() < 0.5 ? 'point' : 'line',
+            nature: 'imposed',
+            use: 'E',
+            at: r() * y,
+            force: (r() - 0.3) * 40_000,
+            from: 0,
+            to: r() * y,
+            intensity: r() * 10,
+          }),
+        );
     }
     const start = r() * 2000;
-    items.push(item('wall', 'W', { mark: 'W', from: { x: start, y: r() * 250 }, to: { x: start + 500 + r() * 4000, y: r() * 250 }, base: 'L1', top: 'L2', weight: 0.004, by: r() < 0.9 ? 'M' : null }));
-    items.push(item('load', 'onWall', { label: 'on the wall', on: 'W', type: 'point', nature: 'snow', at: r() * 500, force: r() * 50_000 }));
+    items.push(
+      item('wall', 'W', {
+        mark: 'W',
+        from: { x: start, y: r() * 250 },
+        to: { x: start + 500 + r() * 4000, y: r() * 250 },
+        base: 'L1',
+        top: 'L2',
+        weight: 0.004,
+        by: r() < 0.9 ? 'M' : null,
+      }),
+    );
+    items.push(
+      item('load', 'onWall', { label: 'on the wall', on: 'W', type: 'point', nature: 'snow', at: r() * 500, force: r() * 50_000 }),
+    );
     return items;
   });
 
@@ -224,9 +514,14 @@ describe('any building', () => {
   it('is linear in its loads: twice the build-up gives twice the reactions', () => {
     fc.assert(
       fc.property(randomItems, (items) => {
-        const double = item('buildUp', 'floor', { name: 'Floor', layers: [], variable: [{ name: 'office', load: '6 kN/m2', nature: 'imposed', use: 'B' }] });
+        const double = item('buildUp', 'floor', {
+          name: 'Floor',
+          layers: [],
+          variable: [{ name: 'office', load: '6 kN/m2', nature: 'imposed', use: 'B' }],
+        });
         const [one, two] = [run(items), takeDown(assemble([...ground, double, ...items]), noLifting)];
-        for (const [id, ledger] of one.members) expect(two.members.get(id)!.sum['imposed-B'] ?? 0).toBeCloseTo(2 * (ledger.sum['imposed-B'] ?? 0), 3);
+        for (const [id, ledger] of one.members)
+          expect(two.members.get(id)!.sum['imposed-B'] ?? 0).toBeCloseTo(2 * (ledger.sum['imposed-B'] ?? 0), 3);
       }),
       { numRuns: 100 },
     );

@@ -5,7 +5,22 @@ import { areaLoads, caseFromId, caseOf, combineWorst, type Combination, type Loa
 import { GRAVITY } from '../quantity';
 import { findSection } from '../section';
 import { BalanceBook, resultantAt, resultantOf, type Place, type Resultant } from './balance';
-import { addInto, arrivalTotal, scaled, shapeForce, shapeMoment, type Arrival, type ArrivalShape, type ByCase, type Leave, type LooseEnd, type MemberLedger, type PlumbLevel, type Source, type Takedown } from './ledger';
+import {
+  addInto,
+  arrivalTotal,
+  scaled,
+  shapeForce,
+  shapeMoment,
+  type Arrival,
+  type ArrivalShape,
+  type ByCase,
+  type Leave,
+  type LooseEnd,
+  type MemberLedger,
+  type PlumbLevel,
+  type Source,
+  type Takedown,
+} from './ledger';
 import { calculationOrder, findLoops, supportGraph } from './order';
 import { clipShape, mapShape, spreadAlongWall } from './spread';
 
@@ -56,7 +71,12 @@ class Engine {
     this.applyLoads();
     const graph = supportGraph(this.building);
     for (const loop of findLoops(graph)) this.reportLoop(loop);
-    const order = calculationOrder(graph, this.inLoop, (id) => this.elevation(id), (id) => this.drafts.get(id)!.mark);
+    const order = calculationOrder(
+      graph,
+      this.inLoop,
+      (id) => this.elevation(id),
+      (id) => this.drafts.get(id)!.mark,
+    );
     order.forEach((id, i) => this.calculate(this.drafts.get(id)!, i + 1));
     const balance = this.book.cases();
     const cases = balance.map((line) => line.loadCase);
@@ -66,7 +86,8 @@ class Engine {
 
   private elevation(id: string): number {
     const b = this.building;
-    const level = b.beams.get(id)?.level ?? b.columns.get(id)?.top ?? b.walls.get(id)?.top ?? b.hangers.get(id)?.base ?? b.footings.get(id)?.level;
+    const level =
+      b.beams.get(id)?.level ?? b.columns.get(id)?.top ?? b.walls.get(id)?.top ?? b.hangers.get(id)?.base ?? b.footings.get(id)?.level;
     return level === undefined ? 0 : b.elevation(level);
   }
 
@@ -82,7 +103,14 @@ class Engine {
   }
 
   private loose(kind: string, item: string, title: string, why: string, remedy: string, byCase: ByCase = {}): void {
-    this.looseEnds.push({ key: `${kind}:${item}:${this.looseEnds.filter((e) => e.item === item).length}`, item, title, why, remedy, byCase });
+    this.looseEnds.push({
+      key: `${kind}:${item}:${this.looseEnds.filter((e) => e.item === item).length}`,
+      item,
+      title,
+      why,
+      remedy,
+      byCase,
+    });
   }
 
   /** A primary load: applied to the balance, and laid on the member as far as the member reaches. */
@@ -101,7 +129,14 @@ class Engine {
       const lost = resultantOf(draft.place, part);
       this.book.add('lost', byCase, lost);
       remaining = { force: remaining.force - lost.force, x: remaining.x - lost.x, y: remaining.y - lost.y };
-      this.loose('past-end', draft.id, `${label} reaches past the end of ${draft.mark}`, 'The part beyond the end lands on nothing.', `Shorten the load, or lengthen ${draft.mark}.`, scaled(byCase, lost.force));
+      this.loose(
+        'past-end',
+        draft.id,
+        `${label} reaches past the end of ${draft.mark}`,
+        'The part beyond the end lands on nothing.',
+        `Shorten the load, or lengthen ${draft.mark}.`,
+        scaled(byCase, lost.force),
+      );
     }
     if (!inside) return;
     this.book.shift(byCase, remaining, resultantOf(draft.place, inside));
@@ -115,38 +150,87 @@ class Engine {
       const draft = this.drafts.get(id)!;
       const own = ownWeight(beam);
       const whole = (value: number): ArrivalShape => ({ type: 'distributed', from: 0, to: draft.length, start: value, end: value });
-      if (draft.length > 0) this.apply(draft, own.allowance ? 'own weight, allowance' : 'own weight', { type: 'ownWeight', allowance: own.allowance }, whole(1), { permanent: own.weight });
+      if (draft.length > 0)
+        this.apply(
+          draft,
+          own.allowance ? 'own weight, allowance' : 'own weight',
+          { type: 'ownWeight', allowance: own.allowance },
+          whole(1),
+          { permanent: own.weight },
+        );
       beam.strips.forEach((strip, index) => {
         const buildUp = buildUps.get(strip.buildUp);
         if (!buildUp || !(strip.to > strip.from)) return;
         const byCase: Record<string, number> = {};
         for (const part of areaLoads(buildUp, strip.pitch)) addInto(byCase, { [part.loadCase.id]: part.intensity });
-        this.apply(draft, strip.label || buildUp.name, { type: 'strip', buildUp: strip.buildUp, index }, { type: 'distributed', from: strip.from, to: strip.to, start: strip.widthStart, end: strip.widthEnd }, byCase);
+        this.apply(
+          draft,
+          strip.label || buildUp.name,
+          { type: 'strip', buildUp: strip.buildUp, index },
+          { type: 'distributed', from: strip.from, to: strip.to, start: strip.widthStart, end: strip.widthEnd },
+          byCase,
+        );
       });
     }
     for (const [id, column] of columns) {
       const own = ownWeight(column);
-      this.apply(this.drafts.get(id)!, own.allowance ? 'own weight, allowance' : 'own weight', { type: 'ownWeight', allowance: own.allowance }, { type: 'point', at: 0 }, { permanent: own.weight * storey(column) });
+      this.apply(
+        this.drafts.get(id)!,
+        own.allowance ? 'own weight, allowance' : 'own weight',
+        { type: 'ownWeight', allowance: own.allowance },
+        { type: 'point', at: 0 },
+        { permanent: own.weight * storey(column) },
+      );
     }
-    for (const [id, hanger] of hangers) this.apply(this.drafts.get(id)!, 'own weight', { type: 'ownWeight', allowance: false }, { type: 'point', at: 0 }, { permanent: hanger.ownWeight * storey(hanger) });
+    for (const [id, hanger] of hangers)
+      this.apply(
+        this.drafts.get(id)!,
+        'own weight',
+        { type: 'ownWeight', allowance: false },
+        { type: 'point', at: 0 },
+        { permanent: hanger.ownWeight * storey(hanger) },
+      );
     for (const [id, wall] of walls) {
       const draft = this.drafts.get(id)!;
-      if (draft.length > 0) this.apply(draft, 'own weight', { type: 'ownWeight', allowance: false }, { type: 'distributed', from: 0, to: draft.length, start: storey(wall), end: storey(wall) }, { permanent: wall.weight });
+      if (draft.length > 0)
+        this.apply(
+          draft,
+          'own weight',
+          { type: 'ownWeight', allowance: false },
+          { type: 'distributed', from: 0, to: draft.length, start: storey(wall), end: storey(wall) },
+          { permanent: wall.weight },
+        );
     }
     for (const { id, body } of loads) {
       const draft = this.drafts.get(body.on);
       if (!draft) {
-        this.loose('no-path', id, `${body.label} acts on a member that is not in the building`, 'The load has no path.', 'Put it on a member that stands.');
+        this.loose(
+          'no-path',
+          id,
+          `${body.label} acts on a member that is not in the building`,
+          'The load has no path.',
+          'Put it on a member that stands.',
+        );
         continue;
       }
       const loadCase = caseOf(body.nature, body.use);
       const isPoint = body.type === 'point' || draft.length === 0;
-      const shape: ArrivalShape = isPoint ? { type: 'point', at: draft.length === 0 ? 0 : body.at } : { type: 'distributed', from: body.from, to: body.to, start: 1, end: 1 };
+      const shape: ArrivalShape = isPoint
+        ? { type: 'point', at: draft.length === 0 ? 0 : body.at }
+        : { type: 'distributed', from: body.from, to: body.to, start: 1, end: 1 };
       if (!isPoint && !(body.to > body.from)) {
-        this.loose('no-length', id, `${body.label} on ${draft.mark} has no length`, 'A line load needs an end beyond its start.', 'Type where it starts and ends.');
+        this.loose(
+          'no-length',
+          id,
+          `${body.label} on ${draft.mark} has no length`,
+          'A line load needs an end beyond its start.',
+          'Type where it starts and ends.',
+        );
         continue;
       }
-      this.apply(draft, body.label, { type: 'load', load: id }, shape, { [loadCase.id]: isPoint && body.type === 'line' ? body.intensity * (body.to - body.from) : isPoint ? body.force : body.intensity });
+      this.apply(draft, body.label, { type: 'load', load: id }, shape, {
+        [loadCase.id]: isPoint && body.type === 'line' ? body.intensity * (body.to - body.from) : isPoint ? body.force : body.intensity,
+      });
     }
   }
 
@@ -154,19 +238,49 @@ class Engine {
     for (const id of loop) this.inLoop.add(id);
     const marks = loop.map((id) => this.drafts.get(id)!.mark);
     const text = marks.length === 1 ? `${marks[0]} rests on itself` : `${marks.join(', ')} rest on each other in a ring`;
-    this.loose('loop', loop[0]!, text, 'No order of calculation exists, and no load of these members reaches the ground.', 'Let one of them rest on something else.');
+    this.loose(
+      'loop',
+      loop[0]!,
+      text,
+      'No order of calculation exists, and no load of these members reaches the ground.',
+      'Let one of them rest on something else.',
+    );
   }
 
   private calculate(draft: Draft, order: number): void {
     const sum: Record<string, number> = {};
     for (const arrival of draft.arrivals) addInto(sum, arrivalTotal(arrival));
-    const leaves = draft.kind === 'beam' ? this.beamLeaves(draft) : draft.kind === 'footing' ? this.footingLeaves(draft, sum) : draft.kind === 'wall' ? this.wallLeaves(draft) : this.postLeaves(draft);
-    this.ledgers.set(draft.id, { id: draft.id, kind: draft.kind, mark: draft.mark, order: this.inLoop.has(draft.id) ? 0 : order, arrivals: draft.arrivals, leaves, sum, transfer: draft.transfer });
+    const leaves =
+      draft.kind === 'beam'
+        ? this.beamLeaves(draft)
+        : draft.kind === 'footing'
+          ? this.footingLeaves(draft, sum)
+          : draft.kind === 'wall'
+            ? this.wallLeaves(draft)
+            : this.postLeaves(draft);
+    this.ledgers.set(draft.id, {
+      id: draft.id,
+      kind: draft.kind,
+      mark: draft.mark,
+      order: this.inLoop.has(draft.id) ? 0 : order,
+      arrivals: draft.arrivals,
+      leaves,
+      sum,
+      transfer: draft.transfer,
+    });
   }
 
   private footingLeaves(draft: Draft, sum: ByCase): Leave[] {
     this.book.add('delivered', sum, resultantOf(draft.place, { type: 'point', at: 0 }));
-    return [{ to: 'ground', at: 0, byCase: sum, shares: Float64Array.from(draft.arrivals, (arrival) => shapeForce(arrival.shape)), holdsDown: false }];
+    return [
+      {
+        to: 'ground',
+        at: 0,
+        byCase: sum,
+        shares: Float64Array.from(draft.arrivals, (arrival) => shapeForce(arrival.shape)),
+        holdsDown: false,
+      },
+    ];
   }
 
   /** Force at a point handed to a member that may be a point, a beam or a wall. Null when nothing takes it. */
@@ -186,7 +300,14 @@ class Engine {
     const distance = Math.hypot(point.x - landed.x, point.y - landed.y);
     if (distance > REACH) {
       this.book.add('lost', byCase, from);
-      this.loose('apart', draft.id, `${draft.mark} is ${(distance / 1000).toFixed(2)} m away from ${target.mark}, on which it is said to rest`, `More than ${REACH} mm apart they do not meet, and the load is not handed on.`, `Move one of them, or name another support.`, byCase);
+      this.loose(
+        'apart',
+        draft.id,
+        `${draft.mark} is ${(distance / 1000).toFixed(2)} m away from ${target.mark}, on which it is said to rest`,
+        `More than ${REACH} mm apart they do not meet, and the load is not handed on.`,
+        `Move one of them, or name another support.`,
+        byCase,
+      );
       return null;
     }
     this.land(target, draft.mark, source, { type: 'point', at }, byCase, from);
@@ -195,8 +316,20 @@ class Engine {
 
   private restsOnNothing(draft: Draft, where: string, byCase: ByCase): void {
     if (this.inLoop.has(draft.id)) return;
-    const what = draft.kind === 'wall' ? `${draft.mark} stops above nothing` : draft.kind === 'hanger' ? `${draft.mark} hangs from nothing` : `${draft.mark} rests on nothing${where}`;
-    this.loose('no-support', draft.id, what, 'Its load lands nowhere.', draft.kind === 'wall' ? 'Name the beam that carries it.' : 'Name what takes its load.', byCase);
+    const what =
+      draft.kind === 'wall'
+        ? `${draft.mark} stops above nothing`
+        : draft.kind === 'hanger'
+          ? `${draft.mark} hangs from nothing`
+          : `${draft.mark} rests on nothing${where}`;
+    this.loose(
+      'no-support',
+      draft.id,
+      what,
+      'Its load lands nowhere.',
+      draft.kind === 'wall' ? 'Name the beam that carries it.' : 'Name what takes its load.',
+      byCase,
+    );
   }
 
   private postLeaves(draft: Draft): Leave[] {
@@ -222,7 +355,14 @@ class Engine {
       this.loseAll(draft);
       const lost: Record<string, number> = {};
       for (const arrival of draft.arrivals) addInto(lost, arrivalTotal(arrival));
-      this.loose('unstable', draft.id, `${draft.mark}: ${error.message}`, 'It cannot be calculated, and its load lands nowhere.', 'Give it the supports that it has.', lost);
+      this.loose(
+        'unstable',
+        draft.id,
+        `${draft.mark}: ${error.message}`,
+        'It cannot be calculated, and its load lands nowhere.',
+        'Give it the supports that it has.',
+        lost,
+      );
       return [];
     }
     return beam.supports.map((support, j) => {
@@ -230,7 +370,8 @@ class Engine {
       const byCase: Record<string, number> = {};
       draft.arrivals.forEach((arrival, i) => addInto(byCase, arrival.byCase, shares[i]!));
       const to = this.handOver(draft, j, support.by, pointAlong(beam, support.at), byCase);
-      if (to === null && (support.by === null || !this.drafts.has(support.by))) this.restsOnNothing(draft, ` at ${(support.at / 1000).toFixed(2)} m`, byCase);
+      if (to === null && (support.by === null || !this.drafts.has(support.by)))
+        this.restsOnNothing(draft, ` at ${(support.at / 1000).toFixed(2)} m`, byCase);
       const hanger = to !== null && this.building.hangers.has(to);
       return { to, at: support.at, byCase, shares, holdsDown: support.holdsDown && !hanger };
     });
@@ -240,7 +381,9 @@ class Engine {
     const wall = this.building.walls.get(draft.id)!;
     const total: Record<string, number> = {};
     for (const arrival of draft.arrivals) addInto(total, arrivalTotal(arrival));
-    const leave = (to: string | null): Leave[] => [{ to, at: 0, byCase: total, shares: Float64Array.from(draft.arrivals, (arrival) => shapeForce(arrival.shape)), holdsDown: false }];
+    const leave = (to: string | null): Leave[] => [
+      { to, at: 0, byCase: total, shares: Float64Array.from(draft.arrivals, (arrival) => shapeForce(arrival.shape)), holdsDown: false },
+    ];
     const target = wall.by === null || this.inLoop.has(draft.id) ? undefined : this.drafts.get(wall.by);
     if (!target || draft.length === 0) {
       this.loseAll(draft);
@@ -250,15 +393,32 @@ class Engine {
     if ('at' in target.place) {
       // a wall on a footing or a post: its resultant is handed over at the wall's middle
       this.loseAll(draft);
-      this.loose('wall-on-point', draft.id, `${draft.mark} stands on ${target.mark}, which is a point`, 'A wall needs a beam along its foot; its load lands nowhere.', 'Let it stand on a beam.', total);
+      this.loose(
+        'wall-on-point',
+        draft.id,
+        `${draft.mark} stands on ${target.mark}, which is a point`,
+        'A wall needs a beam along its foot; its load lands nowhere.',
+        'Let it stand on a beam.',
+        total,
+      );
       return leave(null);
     }
     const [start, end] = [project(target.place, wall.from), project(target.place, wall.to)];
     const [footStart, footEnd] = [pointAlong(target.place, start), pointAlong(target.place, end)];
-    const apart = Math.max(Math.hypot(wall.from.x - footStart.x, wall.from.y - footStart.y), Math.hypot(wall.to.x - footEnd.x, wall.to.y - footEnd.y));
+    const apart = Math.max(
+      Math.hypot(wall.from.x - footStart.x, wall.from.y - footStart.y),
+      Math.hypot(wall.to.x - footEnd.x, wall.to.y - footEnd.y),
+    );
     if (apart > REACH) {
       this.loseAll(draft);
-      this.loose('apart', draft.id, `${draft.mark} stands ${(apart / 1000).toFixed(2)} m beside ${target.mark}`, `More than ${REACH} mm off the line of the beam its load is not handed on.`, 'Move one of them, or name another beam.', total);
+      this.loose(
+        'apart',
+        draft.id,
+        `${draft.mark} stands ${(apart / 1000).toFixed(2)} m beside ${target.mark}`,
+        `More than ${REACH} mm off the line of the beam its load is not handed on.`,
+        'Move one of them, or name another beam.',
+        total,
+      );
       return leave(null);
     }
     target.transfer = true;
@@ -266,7 +426,14 @@ class Engine {
     for (const arrival of draft.arrivals) {
       const spread = spreadAlongWall(arrival.shape, draft.length);
       const origin = resultantOf(draft.place, arrival.shape);
-      this.land(target, `${draft.mark}: ${arrival.label}`, { type: 'member', member: draft.id, leave: 0, through: arrival.id }, mapShape(spread, start, ratio), arrival.byCase, origin);
+      this.land(
+        target,
+        `${draft.mark}: ${arrival.label}`,
+        { type: 'member', member: draft.id, leave: 0, through: arrival.id },
+        mapShape(spread, start, ratio),
+        arrival.byCase,
+        origin,
+      );
     }
     return leave(wall.by);
   }
@@ -276,7 +443,9 @@ class Engine {
       if (ledger.kind !== 'beam' && ledger.kind !== 'footing') continue;
       ledger.leaves.forEach((leave, j) => {
         if (leave.to === null || leave.holdsDown) return;
-        const shares = ledger.arrivals.flatMap((arrival, i) => Object.entries(arrival.byCase).map(([id, value]) => ({ loadCase: caseFromId(id), value: value * leave.shares[i]! })));
+        const shares = ledger.arrivals.flatMap((arrival, i) =>
+          Object.entries(arrival.byCase).map(([id, value]) => ({ loadCase: caseFromId(id), value: value * leave.shares[i]! })),
+        );
         let worst: { value: number; name: string } | undefined;
         for (const combination of combinations) {
           const value = combineWorst(shares, combination, -1);
@@ -304,7 +473,8 @@ class Engine {
       const byCase: Record<string, number> = {};
       const z = body.elevation;
       const crosses = (member: { base: string; top: string }) => elevation(member.base) < z && elevation(member.top) >= z;
-      for (const members of [columns, walls]) for (const [key, member] of members) if (crosses(member)) addInto(byCase, this.ledgers.get(key)?.sum ?? {});
+      for (const members of [columns, walls])
+        for (const [key, member] of members) if (crosses(member)) addInto(byCase, this.ledgers.get(key)?.sum ?? {});
       // a hanger pulls on what is above the cut: its tension is counted against the cut's total
       for (const [key, member] of hangers) if (crosses(member)) addInto(byCase, this.ledgers.get(key)?.sum ?? {}, -1);
       for (const [key, footing] of footings) if (elevation(footing.level) >= z) addInto(byCase, this.ledgers.get(key)?.sum ?? {});
@@ -316,7 +486,13 @@ class Engine {
 /** Reactions at every support under one unit of each arrival: two supports by the lever, more by the beam solver. */
 function unitReactions(beam: Beam, length: number, arrivals: readonly Arrival[]): Float64Array[] {
   const { supports, hinges } = beam;
-  if (supports.length === 2 && hinges.length === 0 && length > 0 && supports.every((s) => s.at <= length + 1e-6) && Math.abs(supports[1]!.at - supports[0]!.at) >= 1) {
+  if (
+    supports.length === 2 &&
+    hinges.length === 0 &&
+    length > 0 &&
+    supports.every((s) => s.at <= length + 1e-6) &&
+    Math.abs(supports[1]!.at - supports[0]!.at) >= 1
+  ) {
     const [a, b] = [supports[0]!.at, supports[1]!.at];
     return arrivals.map(({ shape }) => {
       const force = shapeForce(shape);
@@ -326,8 +502,10 @@ function unitReactions(beam: Beam, length: number, arrivals: readonly Arrival[])
   }
   const system = new BeamSystem({ length, EI: 1e13, supports: supports.map(({ at }) => ({ at })), hinges });
   return arrivals.map(({ shape }) => {
-    const load: BeamLoad = shape.type === 'point' ? { type: 'point', at: shape.at, force: 1 } : { type: 'distributed', from: shape.from, to: shape.to, start: shape.start, end: shape.end };
+    const load: BeamLoad =
+      shape.type === 'point'
+        ? { type: 'point', at: shape.at, force: 1 }
+        : { type: 'distributed', from: shape.from, to: shape.to, start: shape.start, end: shape.end };
     return Float64Array.from(system.solve([load]).reactions, (reaction) => reaction.force);
   });
 }
-

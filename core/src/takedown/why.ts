@@ -28,21 +28,38 @@ export function why(building: Building, takedown: Takedown, member: string, leav
     const base = { label: arrival.label, member: null, byCase, causes: [] as Cause[] };
     if (source.type === 'member') {
       // a wall passes on each of its arrivals by itself: open just that one
-      const through = source.through === undefined ? undefined : takedown.members.get(source.member)?.arrivals.findIndex((candidate) => candidate.id === source.through);
+      const through =
+        source.through === undefined
+          ? undefined
+          : takedown.members.get(source.member)?.arrivals.findIndex((candidate) => candidate.id === source.through);
       const part = whole === 0 ? 0 : share / whole;
       const detail = `${((share / (whole || 1)) * 100).toFixed(1)} % of what ${source.through === undefined ? arrival.label : 'it'} brings`;
       if (depth <= 0) return { ...base, detail, member: source.member };
-      if (through === undefined || through < 0) return { ...base, detail, member: source.member, causes: why(building, takedown, source.member, source.leave, depth - 1, part) };
+      if (through === undefined || through < 0)
+        return { ...base, detail, member: source.member, causes: why(building, takedown, source.member, source.leave, depth - 1, part) };
       const inner = why(building, takedown, source.member, null, depth - 1, part)[through];
       return { ...base, detail, member: source.member, causes: inner ? inner.causes : [] };
     }
     if (source.type === 'strip') {
       const strip = building.beams.get(member)!.strips[source.index]!;
       const buildUp = building.buildUps.get(source.buildUp)!;
-      const causes = areaLoads(buildUp, strip.pitch).map((part): Cause => ({ label: part.name, detail: part.allowance ? 'layer, an allowance' : 'layer or load', member: null, byCase: { [part.loadCase.id]: part.intensity * share }, causes: [] }));
+      const causes = areaLoads(buildUp, strip.pitch).map((part): Cause => ({
+        label: part.name,
+        detail: part.allowance ? 'layer, an allowance' : 'layer or load',
+        member: null,
+        byCase: { [part.loadCase.id]: part.intensity * share },
+        causes: [],
+      }));
       return { ...base, detail: `strip of ${buildUp.name}`, causes };
     }
-    return { ...base, detail: source.type === 'ownWeight' ? (source.allowance ? 'allowance: no section is chosen' : 'from the section or the face') : 'typed load' };
+    return {
+      ...base,
+      detail:
+        source.type === 'ownWeight'
+          ? source.allowance
+            ? 'allowance: no section is chosen'
+            : 'from the section or the face'
+          : 'typed load',
+    };
   });
 }
-

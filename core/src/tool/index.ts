@@ -7,7 +7,11 @@ import type { Tool } from './tool';
 export { BadFields, inputSchema, readInput, runTool, type FieldIssue, type Tool, type ToolReply } from './tool';
 
 /** Every calculation there is, by id. */
-export const TOOLS: ReadonlyMap<string, Tool> = new Map([...Object.values(general), ...Object.values(STANDARDS).flatMap(familyTools)].sort((a, b) => a.id.localeCompare(b.id)).map((tool) => [tool.id, tool]));
+export const TOOLS: ReadonlyMap<string, Tool> = new Map(
+  [...Object.values(general), ...Object.values(STANDARDS).flatMap(familyTools)]
+    .sort((a, b) => a.id.localeCompare(b.id))
+    .map((tool) => [tool.id, tool]),
+);
 
 /** @throws BadInput when there is no tool of that id */
 export function findTool(id: string): Tool {

@@ -16,7 +16,8 @@ const evaluate: Evaluate = (formula, symbols) => {
   compiled.set(formula, code);
   for (const node of math.parse(formula).filter((n) => n.type === 'SymbolNode')) {
     const { name } = node as unknown as { name: string };
-    if (!(name in symbols) && !['pi', 'sqrt', 'min', 'max', 'abs', 'cos'].includes(name)) throw new Error(`${name} is not an input of the step`);
+    if (!(name in symbols) && !['pi', 'sqrt', 'min', 'max', 'abs', 'cos'].includes(name))
+      throw new Error(`${name} is not an input of the step`);
   }
   return code.evaluate({ ...symbols }) as number | boolean;
 };
@@ -28,25 +29,32 @@ function noNaN(value: unknown, path = ''): string[] {
 }
 
 describe('every tool', () => {
-  it.each([...TOOLS.values()].map((tool) => [tool.id, tool] as const))('%s runs its example; its sheet re-evaluates; its schema is written', (_, tool) => {
-    const reply = runTool(tool, tool.example);
-    expect(audit(reply.steps, evaluate)).toEqual([]);
-    expect(noNaN(reply)).toEqual([]);
-    expect(reply.tool).toBe(tool.id);
-    const schema = inputSchema(tool) as { type?: string; properties?: Record<string, { description?: string }> };
-    expect(schema.type).toBe('object');
-    expect(() => JSON.stringify(schema)).not.toThrow();
-    expect(tool.id).toMatch(/^[a-z]+(\.[a-zA-Z]+)+$/);
-  });
+  it.each([...TOOLS.values()].map((tool) => [tool.id, tool] as const))(
+    '%s runs its example; its sheet re-evaluates; its schema is written',
+    (_, tool) => {
+      const reply = runTool(tool, tool.example);
+      expect(audit(reply.steps, evaluate)).toEqual([]);
+      expect(noNaN(reply)).toEqual([]);
+      expect(reply.tool).toBe(tool.id);
+      const schema = inputSchema(tool) as { type?: string; properties?: Record<string, { description?: string }> };
+      expect(schema.type).toBe('object');
+      expect(() => JSON.stringify(schema)).not.toThrow();
+      expect(tool.id).toMatch(/^[a-z]+(\.[a-zA-Z]+)+$/);
+    },
+  );
   it('describes every field of a calculation with its unit', () => {
     const schema = inputSchema(findTool('european.steel.column')) as { properties: Record<string, { description?: string }> };
     expect(schema.properties['axial']!.description).toContain('a number in N');
     for (const [name, field] of Object.entries(schema.properties)) expect(field.description, name).toBeTruthy();
   });
   it('names every faulty field in words', () => {
-    expect(() => runTool(findTool('european.steel.column'), { section: 'UC 203x203x46', grade: 'S355', axial: '600 m', lengthY: 0, lengthZ: 'x' })).toThrow(/axial: .*not in a unit.*lengthY: must be greater than 0.*lengthZ: .*not a unit.*lengthT: is missing/s);
+    expect(() =>
+      runTool(findTool('european.steel.column'), { section: 'UC 203x203x46', grade: 'S355', axial: '600 m', lengthY: 0, lengthZ: 'x' }),
+    ).toThrow(/axial: .*not in a unit.*lengthY: must be greater than 0.*lengthZ: .*not a unit.*lengthT: is missing/s);
     expect(() => findTool('no.such')).toThrow('there is no tool');
-    expect(() => runTool(findTool('european.steel.beam'), { section: 'UB 1x1', grade: 'S355', moment: 1, shear: 1, unbraced: 1 })).toThrow('not in the catalogue');
+    expect(() => runTool(findTool('european.steel.beam'), { section: 'UB 1x1', grade: 'S355', moment: 1, shear: 1, unbraced: 1 })).toThrow(
+      'not in the catalogue',
+    );
     expect(() => runTool(findTool('beam.line'), { length: '5 m', EI: 1e12, supports: [{ at: 0 }] })).toThrow('mechanism');
   });
 });
@@ -60,14 +68,39 @@ describe('honest sheets on drawn inputs', () => {
   ] as const)('%s beams and columns of every shape', (family, grades, philosophies) => {
     const shapes = catalogue().filter((section) => section.region === family);
     fc.assert(
-      fc.property(fc.constantFrom(...shapes), fc.constantFrom(...grades), fc.constantFrom(...philosophies), moment, moment, length, length, (section, grade, philosophy, M, N, L1, L2) => {
-        const beam = runTool(findTool(`${family}.steel.beam`), { section: section.designation, grade, philosophy, moment: M, shear: N / 400, unbraced: L1, quarters: [M / 2, M / 3, -M / 5] });
-        expect(audit(beam.steps, evaluate)).toEqual([]);
-        expect(noNaN(beam)).toEqual([]);
-        const column = runTool(findTool(`${family}.steel.column`), { section: section.designation, grade, philosophy, axial: N / 100, lengthY: L1, lengthZ: L2, lengthT: L2 });
-        expect(audit(column.steps, evaluate)).toEqual([]);
-        expect(noNaN(column)).toEqual([]);
-      }),
+      fc.property(
+        fc.constantFrom(...shapes),
+        fc.constantFrom(...grades),
+        fc.constantFrom(...philosophies),
+        moment,
+        moment,
+        length,
+        length,
+        (section, grade, philosophy, M, N, L1, L2) => {
+          const beam = runTool(findTool(`${family}.steel.beam`), {
+            section: section.designation,
+            grade,
+            philosophy,
+            moment: M,
+            shear: N / 400,
+            unbraced: L1,
+            quarters: [M / 2, M / 3, -M / 5],
+          });
+          expect(audit(beam.steps, evaluate)).toEqual([]);
+          expect(noNaN(beam)).toEqual([]);
+          const column = runTool(findTool(`${family}.steel.column`), {
+            section: section.designation,
+            grade,
+            philosophy,
+            axial: N / 100,
+            lengthY: L1,
+            lengthZ: L2,
+            lengthT: L2,
+          });
+          expect(audit(column.steps, evaluate)).toEqual([]);
+          expect(noNaN(column)).toEqual([]);
+        },
+      ),
       { numRuns: 250 },
     );
   });
@@ -76,28 +109,52 @@ describe('honest sheets on drawn inputs', () => {
     ['american', '4000 psi', 'Grade 60', ['#4', '#5', '#8']],
   ] as const)('%s pads', (family, concrete, reinforcement, bars) => {
     fc.assert(
-      fc.property(fc.constantFrom(...bars), fc.double({ min: 500, max: 4000, noNaN: true }), fc.double({ min: 500, max: 4000, noNaN: true }), fc.double({ min: 150, max: 1200, noNaN: true }), fc.double({ min: -1e5, max: 5e6, noNaN: true }), (bar, width, len, thickness, force) => {
-        const reply = runTool(findTool(`${family}.footing.pad`), { width, length: len, thickness, columnWidth: 200, columnDepth: 250, concrete, reinforcement, bar, cover: 50, force });
-        expect(audit(reply.steps, evaluate)).toEqual([]);
-        expect(noNaN(reply)).toEqual([]);
-      }),
+      fc.property(
+        fc.constantFrom(...bars),
+        fc.double({ min: 500, max: 4000, noNaN: true }),
+        fc.double({ min: 500, max: 4000, noNaN: true }),
+        fc.double({ min: 150, max: 1200, noNaN: true }),
+        fc.double({ min: -1e5, max: 5e6, noNaN: true }),
+        (bar, width, len, thickness, force) => {
+          const reply = runTool(findTool(`${family}.footing.pad`), {
+            width,
+            length: len,
+            thickness,
+            columnWidth: 200,
+            columnDepth: 250,
+            concrete,
+            reinforcement,
+            bar,
+            cover: 50,
+            force,
+          });
+          expect(audit(reply.steps, evaluate)).toEqual([]);
+          expect(noNaN(reply)).toEqual([]);
+        },
+      ),
       { numRuns: 300 },
     );
   });
 });
 
 describe('sheets of the demonstration buildings', () => {
-  it.each(DEMONSTRATIONS.map((demo) => [demo.id, demo] as const))('%s: every sheet re-evaluates from its givens, and every verdict of the project stands on one', (_, demo) => {
-    const project = computeProject(demo.items());
-    const faults: string[] = [];
-    for (const id of [...project.members.keys(), ...project.footings.keys()]) {
-      const sheet = sheetFor(project, id)!;
-      faults.push(...audit(sheet.entries, evaluate).map((fault) => `${id}: ${fault}`));
-      const printed = entriesOf(sheet.entries, 'verdict').map(({ check }) => `${check.name} ${check.utilisation?.toPrecision(9)}`);
-      for (const check of project.members.get(id)?.results[0]?.checks ?? project.footings.get(id)?.checks ?? [])
-        if (!printed.includes(`${check.name} ${check.utilisation?.toPrecision(9)}`)) faults.push(`${id}: ${check.name} ${check.utilisation} is not on the sheet`);
-    }
-    expect(faults).toEqual([]);
-    expect(noNaN([...project.members.values(), ...project.footings.values(), project.balance, project.looseEnds, project.assumptions])).toEqual([]);
-  });
+  it.each(DEMONSTRATIONS.map((demo) => [demo.id, demo] as const))(
+    '%s: every sheet re-evaluates from its givens, and every verdict of the project stands on one',
+    (_, demo) => {
+      const project = computeProject(demo.items());
+      const faults: string[] = [];
+      for (const id of [...project.members.keys(), ...project.footings.keys()]) {
+        const sheet = sheetFor(project, id)!;
+        faults.push(...audit(sheet.entries, evaluate).map((fault) => `${id}: ${fault}`));
+        const printed = entriesOf(sheet.entries, 'verdict').map(({ check }) => `${check.name} ${check.utilisation?.toPrecision(9)}`);
+        for (const check of project.members.get(id)?.results[0]?.checks ?? project.footings.get(id)?.checks ?? [])
+          if (!printed.includes(`${check.name} ${check.utilisation?.toPrecision(9)}`))
+            faults.push(`${id}: ${check.name} ${check.utilisation} is not on the sheet`);
+      }
+      expect(faults).toEqual([]);
+      expect(
+        noNaN([...project.members.values(), ...project.footings.values(), project.balance, project.looseEnds, project.assumptions]),
+      ).toEqual([]);
+    },
+  );
 });

@@ -44,7 +44,9 @@ export interface ToolReply {
 }
 
 /** Keeps the types of input and run together; erased in the registry. */
-export function defineTool<S extends z.ZodType>(tool: Omit<Tool, 'input' | 'run' | 'kinds'> & { input: S; kinds?: Tool['kinds']; run: (input: z.output<S>, sheet?: Sheet) => ToolOutput }): Tool {
+export function defineTool<S extends z.ZodType>(
+  tool: Omit<Tool, 'input' | 'run' | 'kinds'> & { input: S; kinds?: Tool['kinds']; run: (input: z.output<S>, sheet?: Sheet) => ToolOutput },
+): Tool {
   return { kinds: {}, ...tool } as unknown as Tool;
 }
 
@@ -55,8 +57,14 @@ export function defineTool<S extends z.ZodType>(tool: Omit<Tool, 'input' | 'run'
 export function readInput<S extends z.ZodType>(schema: S, raw: unknown): z.output<S> {
   const parsed = schema.safeParse(raw);
   if (parsed.success) return parsed.data;
-  const at = (path: readonly PropertyKey[]) => path.reduce<unknown>((value, key) => (value as Record<PropertyKey, unknown> | null | undefined)?.[key], raw);
-  throw new BadFields(parsed.error.issues.map(({ path, message }) => ({ field: path.join('.'), message: path.length > 0 && at(path) === undefined ? 'is missing' : message })));
+  const at = (path: readonly PropertyKey[]) =>
+    path.reduce<unknown>((value, key) => (value as Record<PropertyKey, unknown> | null | undefined)?.[key], raw);
+  throw new BadFields(
+    parsed.error.issues.map(({ path, message }) => ({
+      field: path.join('.'),
+      message: path.length > 0 && at(path) === undefined ? 'is missing' : message,
+    })),
+  );
 }
 
 /** Runs a tool on raw input, with its sheet. @throws BadFields, or what the calculation throws */

@@ -13,6 +13,7 @@ import {
   gradeFor,
   planDrawing,
   riverDrawing,
+  sharesInOneLine,
   sheetFor,
   STANDARDS,
   substitute,
@@ -42,22 +43,57 @@ function heading(text: string, level: 1 | 2 | 3, more: object = {}): Content {
 }
 
 function table(widths: (string | number)[], head: string[], rows: TableCell[][], align: ('left' | 'right')[] = []): Content {
-  const cell = (text: TableCell, i: number): TableCell => (typeof text === 'string' ? { text, alignment: align[i] ?? 'left', font: SANS } : text);
+  const cell = (text: TableCell, i: number): TableCell =>
+    typeof text === 'string' ? { text, alignment: align[i] ?? 'left', font: SANS } : text;
   return {
-    table: { headerRows: 1, dontBreakRows: true, widths, body: [head.map((text, i) => ({ text, style: 'th', alignment: align[i] ?? 'left' })), ...rows.map((row) => row.map(cell))] },
-    layout: { hLineWidth: (i, node) => (i === 0 || i === node.table.body.length ? 0.8 : 0.3), vLineWidth: () => 0, hLineColor: () => '#9a968b', paddingTop: () => 2, paddingBottom: () => 2, paddingLeft: () => 0, paddingRight: () => 8 },
+    table: {
+      headerRows: 1,
+      dontBreakRows: true,
+      widths,
+      body: [head.map((text, i) => ({ text, style: 'th', alignment: align[i] ?? 'left' })), ...rows.map((row) => row.map(cell))],
+    },
+    layout: {
+      hLineWidth: (i, node) => (i === 0 || i === node.table.body.length ? 0.8 : 0.3),
+      vLineWidth: () => 0,
+      hLineColor: () => '#9a968b',
+      paddingTop: () => 2,
+      paddingBottom: () => 2,
+      paddingLeft: () => 0,
+      paddingRight: () => 8,
+    },
     margin: [0, 2, 0, 10],
   };
 }
 
 const word = (check: Check) => (check.utilisation === null ? check.verdict : `${check.utilisation.toFixed(2)}  ${check.verdict}`);
 
-const LETTERS: Record<string, string> = { alpha: 'α', beta: 'β', gamma: 'γ', delta: 'δ', epsilon: 'ε', eta: 'η', theta: 'θ', lambda: 'λ', mu: 'μ', nu: 'ν', rho: 'ρ', sigma: 'σ', phi: 'φ', chi: 'χ', psi: 'ψ', Phi: 'Φ', Omega: 'Ω' };
+const LETTERS: Record<string, string> = {
+  alpha: 'α',
+  beta: 'β',
+  gamma: 'γ',
+  delta: 'δ',
+  epsilon: 'ε',
+  eta: 'η',
+  theta: 'θ',
+  lambda: 'λ',
+  mu: 'μ',
+  nu: 'ν',
+  rho: 'ρ',
+  sigma: 'σ',
+  phi: 'φ',
+  chi: 'χ',
+  psi: 'ψ',
+  Phi: 'Φ',
+  Omega: 'Ω',
+};
 
 /** A symbol alone as text with its subscript: lighter than mathematics where there is no formula. */
 function symbolText(symbol: string): Content[] {
   const [head, sub] = symbol.split('_', 2) as [string, string | undefined];
-  return [{ text: LETTERS[head] ?? head, italics: true }, ...(sub ? [{ text: sub, sub: { offset: '20%', fontSize: 7 } } as unknown as Content] : [])];
+  return [
+    { text: LETTERS[head] ?? head, italics: true },
+    ...(sub ? [{ text: sub, sub: { offset: '20%', fontSize: 7 } } as unknown as Content] : []),
+  ];
 }
 
 /** A formula without fractions, roots and powers reads the same in a line of text; null when it needs to be set. */
@@ -72,47 +108,71 @@ function conditionText(text: string): Content[] {
   return text
     .split(/([A-Za-z]\w*)/)
     .filter(Boolean)
-    .flatMap((part) => (/^[A-Za-z]/.test(part) ? (part === 'sqrt' ? ['√'] : part === 'abs' ? [''] : symbolText(part)) : [part.replaceAll('<=', '≤').replaceAll(' * ', ' · ').replaceAll(' - ', ' − ')]));
-}
-
-/** Shares of what lands, case by case, in one line: "0.500 of own weight 10.9 kN". Null for any other scope. */
-function reactionLine(title: string, entries: readonly Entry[], value: (number: number, kind: Kind) => string): Content[] | null {
-  const last = entries.at(-1);
-  if (last?.type !== 'step' || last.symbol !== 'R' || !entries.slice(0, -1).every((entry) => entry.type === 'given' && /^[Wk]_\d+$/.test(entry.symbol))) return null;
-  const parts: string[] = [];
-  for (let i = 0; i + 1 < entries.length - 1; i += 2) {
-    const [whole, share] = [entries[i], entries[i + 1]] as [Extract<Entry, { type: 'given' }>, Extract<Entry, { type: 'given' }>];
-    parts.push(`${formatNumber(share.value, 4)} · ${value(whole.value, 'force')} (${whole.meaning})`);
-  }
-  return [{ text: `${title}: `, bold: true }, `${parts.join(' + ')} = `, { text: value(last.value, 'force'), bold: true }];
+    .flatMap((part) =>
+      /^[A-Za-z]/.test(part)
+        ? part === 'sqrt'
+          ? ['√']
+          : part === 'abs'
+            ? ['']
+            : symbolText(part)
+        : [part.replaceAll('<=', '≤').replaceAll(' * ', ' · ').replaceAll(' - ', ' − ')],
+    );
 }
 
 /** A sheet's entries as lines: symbol and formula as mathematics, numbers with units, result, clause in the margin. */
 function sheetLines(entries: readonly Entry[], units: 'SI' | 'US', outer: SymbolKinds, depth = 0): Content[] {
   const kinds = symbolKinds(entries, outer);
   const lines: Content[] = [];
-  const row = (left: Content, clause: string): Content => ({ columns: [{ width: '*', stack: [left] }, { width: 118, text: clause, style: 'clause' }], columnGap: 8, margin: [depth * 10, 1, 0, 1] }) as unknown as Content;
+  const row = (left: Content, clause: string): Content =>
+    ({
+      columns: [
+        { width: '*', stack: [left] },
+        { width: 118, text: clause, style: 'clause' },
+      ],
+      columnGap: 8,
+      margin: [depth * 10, 1, 0, 1],
+    }) as unknown as Content;
   const value = (number: number, kind: Kind) => (kind === 'ratio' ? formatNumber(number, 4) : formatQuantity(number, kind, units));
   for (const entry of entries) {
     switch (entry.type) {
       case 'scope': {
-        const reaction = reactionLine(entry.title, entry.entries, value);
-        if (reaction) {
-          lines.push(row({ text: reaction }, 'statics'));
+        const shares = sharesInOneLine(entry.entries, units);
+        if (shares) {
+          lines.push(
+            row({ text: [{ text: `${entry.title}: `, bold: true }, `${shares.terms} = `, { text: shares.result, bold: true }] }, 'statics'),
+          );
           break;
         }
-        lines.push({ text: entry.title, style: 'scope', margin: [depth * 10, 5, 0, 1] }, ...sheetLines(entry.entries, units, kinds, depth + 1));
+        lines.push(
+          { text: entry.title, style: 'scope', margin: [depth * 10, 5, 0, 1] },
+          ...sheetLines(entry.entries, units, kinds, depth + 1),
+        );
         break;
       }
       case 'given':
       case 'lookup': {
         const text = entry.type === 'given' ? entry.meaning : `${entry.table}, ${entry.row}`;
-        lines.push(row({ text: [...symbolText(entry.symbol), { text: ` = ${value(entry.value, entry.kind)}   `, bold: true }, { text, color: '#63666b' }] }, entry.type === 'given' ? (entry.source ?? '') : entry.clause));
+        lines.push(
+          row(
+            {
+              text: [
+                ...symbolText(entry.symbol),
+                { text: ` = ${value(entry.value, entry.kind)}   `, bold: true },
+                { text, color: '#63666b' },
+              ],
+            },
+            entry.type === 'given' ? (entry.source ?? '') : entry.clause,
+          ),
+        );
         break;
       }
       case 'step': {
         const numbers = substitute(entry.formula, entry.inputs, kinds, units);
-        const result: Content[] = [{ text: `= ${numbers} = ` }, { text: value(entry.value, entry.kind), bold: true }, entry.meaning ? { text: `   ${entry.meaning}`, color: '#63666b' } : ''];
+        const result: Content[] = [
+          { text: `= ${numbers} = ` },
+          { text: value(entry.value, entry.kind), bold: true },
+          entry.meaning ? { text: `   ${entry.meaning}`, color: '#63666b' } : '',
+        ];
         const inline = inlineFormula(entry.formula);
         if (inline) {
           lines.push(row({ text: [...symbolText(entry.symbol), ' = ', ...inline, '  ', ...result] }, entry.clause));
@@ -125,14 +185,29 @@ function sheetLines(entries: readonly Entry[], units: 'SI' | 'US', outer: Symbol
         break;
       }
       case 'branch': {
-        lines.push(row({ text: [...conditionText(entry.condition), `   ${entry.holds ? 'holds' : 'does not hold'}: ${entry.consequence}`] }, entry.clause));
+        lines.push(
+          row(
+            { text: [...conditionText(entry.condition), `   ${entry.holds ? 'holds' : 'does not hold'}: ${entry.consequence}`] },
+            entry.clause,
+          ),
+        );
         break;
       }
       case 'assumption':
-        lines.push({ text: [{ text: 'Assumed: ', bold: true, color: '#a3431f' }, entry.text, ' ', { text: entry.reason, color: '#63666b' }], margin: [depth * 10, 1, 0, 1] });
+        lines.push({
+          text: [{ text: 'Assumed: ', bold: true, color: '#a3431f' }, entry.text, ' ', { text: entry.reason, color: '#63666b' }],
+          margin: [depth * 10, 1, 0, 1],
+        });
         break;
       case 'verdict':
-        lines.push({ text: [{ text: `${entry.check.name}: `, bold: true }, { text: word(entry.check), bold: true }, entry.check.reason ? `  (${entry.check.reason})` : ''], margin: [depth * 10, 2, 0, 3] });
+        lines.push({
+          text: [
+            { text: `${entry.check.name}: `, bold: true },
+            { text: word(entry.check), bold: true },
+            entry.check.reason ? `  (${entry.check.reason})` : '',
+          ],
+          margin: [depth * 10, 2, 0, 3],
+        });
         break;
       case 'note':
         lines.push({ text: entry.text, italics: true, color: '#63666b', margin: [depth * 10, 1, 0, 1] });
@@ -154,11 +229,18 @@ function grouped(list: ProjectResult['assumptions']): { marks: string[]; text: s
 }
 
 function ladder(checks: readonly Check[], units: 'SI' | 'US'): Content {
-  const value = (number: number | null, kind: Kind) => (number === null ? '—' : kind === 'ratio' ? formatNumber(number) : formatQuantity(number, kind, units));
+  const value = (number: number | null, kind: Kind) =>
+    number === null ? '—' : kind === 'ratio' ? formatNumber(number) : formatQuantity(number, kind, units);
   return table(
     ['*', 118, 66, 66, 74],
     ['limit state', 'clause', 'demand', 'capacity', 'utilisation'],
-    failureLadder(checks).map((check) => [{ text: [check.name, check.reason ? { text: `  ${check.reason}`, color: '#63666b', fontSize: 8 } : ''] }, check.clause, value(check.demand, check.kind), value(check.capacity, check.kind), word(check)]),
+    failureLadder(checks).map((check) => [
+      { text: [check.name, check.reason ? { text: `  ${check.reason}`, color: '#63666b', fontSize: 8 } : ''] },
+      check.clause,
+      value(check.demand, check.kind),
+      value(check.capacity, check.kind),
+      word(check),
+    ]),
     ['left', 'left', 'right', 'right', 'right'],
   );
 }
@@ -175,24 +257,49 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
   const drawn = 515;
   const content: Content[] = [
     { text: brief.name, style: 'title' },
-    { text: `Calculation package · journal entry ${version} · ${standard.title} · ${context.philosophy.title}`, color: '#63666b', margin: [0, 0, 0, 10] },
-    { table: { widths: ['*'], body: [[{ text: CAUTION, margin: [6, 4, 6, 4] }]] }, layout: { hLineColor: () => '#a3431f', vLineColor: () => '#a3431f', hLineWidth: () => 0.8, vLineWidth: () => 0.8 }, margin: [0, 0, 0, 12] },
+    {
+      text: `Calculation package · journal entry ${version} · ${standard.title} · ${context.philosophy.title}`,
+      color: '#63666b',
+      margin: [0, 0, 0, 10],
+    },
+    {
+      table: { widths: ['*'], body: [[{ text: CAUTION, margin: [6, 4, 6, 4] }]] },
+      layout: { hLineColor: () => '#a3431f', vLineColor: () => '#a3431f', hLineWidth: () => 0.8, vLineWidth: () => 0.8 },
+      margin: [0, 0, 0, 12],
+    },
     heading('Basis', 2),
-    table(['30%', '*'], ['', ''], [
-      ['Codes', standard.editions.join(', ')],
-      ['Steel', `${brief.grade}; hollow ${brief.hollowGrade}, ${brief.roundGrade}`],
-      ['Concrete and bars', `${brief.concrete}, ${brief.reinforcement}, cover ${formatQuantity(brief.cover, 'sectionLength', units)}`],
-      ['Ground', `${formatQuantity(brief.bearing, 'bearing', units)} ${brief.bearingBasis}${brief.bearingSource ? `; ${brief.bearingSource}` : '; no source given'}`],
-      ['Deflection', `variable L/${brief.deflectionVariable}, total L/${brief.deflectionTotal}, transfer L/${brief.deflectionTransfer}`],
-      ['Not covered', standard.notCovered.join('; ')],
-    ]),
+    table(
+      ['30%', '*'],
+      ['', ''],
+      [
+        ['Codes', standard.editions.join(', ')],
+        ['Steel', `${brief.grade}; hollow ${brief.hollowGrade}, ${brief.roundGrade}`],
+        ['Concrete and bars', `${brief.concrete}, ${brief.reinforcement}, cover ${formatQuantity(brief.cover, 'sectionLength', units)}`],
+        [
+          'Ground',
+          `${formatQuantity(brief.bearing, 'bearing', units)} ${brief.bearingBasis}${brief.bearingSource ? `; ${brief.bearingSource}` : '; no source given'}`,
+        ],
+        ['Deflection', `variable L/${brief.deflectionVariable}, total L/${brief.deflectionTotal}, transfer L/${brief.deflectionTransfer}`],
+        ['Not covered', standard.notCovered.join('; ')],
+      ],
+    ),
     heading('Load build-ups', 2),
     table(
       ['26%', '*', 90, 90],
       ['build-up', 'layer or load', 'nature', `load [${unitLabel('areaLoad', units)}]`],
       [...building.buildUps.values()].flatMap((buildUp) => [
-        ...buildUp.layers.map((layer, i): TableCell[] => [i === 0 ? buildUp.name : '', `${layer.name}${layer.allowance ? ' (allowance)' : ''}${layer.carriedBy === 'joists' ? ', hangs on the joists' : ''}`, layer.nature, formatQuantity(layer.load, 'areaLoad', units, { bare: true })]),
-        ...buildUp.variable.map((load): TableCell[] => ['', load.name, load.use ? `${load.nature}, ${load.use}` : load.nature, formatQuantity(load.load, 'areaLoad', units, { bare: true })]),
+        ...buildUp.layers.map((layer, i): TableCell[] => [
+          i === 0 ? buildUp.name : '',
+          `${layer.name}${layer.allowance ? ' (allowance)' : ''}${layer.carriedBy === 'joists' ? ', hangs on the joists' : ''}`,
+          layer.nature,
+          formatQuantity(layer.load, 'areaLoad', units, { bare: true }),
+        ]),
+        ...buildUp.variable.map((load): TableCell[] => [
+          '',
+          load.name,
+          load.use ? `${load.nature}, ${load.use}` : load.nature,
+          formatQuantity(load.load, 'areaLoad', units, { bare: true }),
+        ]),
       ]),
       ['left', 'left', 'left', 'right'],
     ),
@@ -202,38 +309,95 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
     table(
       ['*', 80, 80, 80, 80],
       [`case, ${unitLabel('force', units)}`, 'applied', 'to the ground', 'lands nowhere', 'gap'],
-      balance.map((line) => [caseLabel(line.loadCase), force(line.applied.force), force(line.delivered.force), force(line.lost.force), force(Math.abs(line.gap.force) < 1 ? 0 : line.gap.force)]),
+      balance.map((line) => [
+        caseLabel(line.loadCase),
+        force(line.applied.force),
+        force(line.delivered.force),
+        force(line.lost.force),
+        force(Math.abs(line.gap.force) < 1 ? 0 : line.gap.force),
+      ]),
       ['left', 'right', 'right', 'right', 'right'],
     ),
     heading('Reactions at the ground, unfactored', 2),
     table(
       ['*', ...takedown.cases.map(() => 'auto' as const)],
       [`footing, ${unitLabel('force', units)}`, ...takedown.cases.map(caseLabel)],
-      [...building.footings].map(([id, footing]) => [footing.mark, ...takedown.cases.map((c) => force(takedown.members.get(id)!.sum[c.id] ?? 0))]),
+      [...building.footings].map(([id, footing]) => [
+        footing.mark,
+        ...takedown.cases.map((c) => force(takedown.members.get(id)!.sum[c.id] ?? 0)),
+      ]),
       ['left', ...takedown.cases.map(() => 'right' as const)],
     ),
   ];
   for (const level of building.levels) {
-    const holds = [...building.beams.values()].some((beam) => beam.level === level.id) || [...building.footings.values()].some((footing) => footing.level === level.id);
-    if (holds) content.push({ stack: [heading(`Plan: ${level.body.name}`, 2), { svg: toSvg(planDrawing({ building, level: level.id, selected: null, transfers: new Set([...takedown.members.values()].filter((m) => m.transfer).map((m) => m.id)), width: 720, height: 420 })), width: drawn }], unbreakable: true } as unknown as Content);
+    const holds =
+      [...building.beams.values()].some((beam) => beam.level === level.id) ||
+      [...building.footings.values()].some((footing) => footing.level === level.id);
+    if (holds)
+      content.push({
+        stack: [
+          heading(`Plan: ${level.body.name}`, 2),
+          {
+            svg: toSvg(
+              planDrawing({
+                building,
+                level: level.id,
+                selected: null,
+                transfers: new Set([...takedown.members.values()].filter((m) => m.transfer).map((m) => m.id)),
+                width: 720,
+                height: 420,
+              }),
+            ),
+            width: drawn,
+          },
+        ],
+        unbreakable: true,
+      } as unknown as Content);
   }
   content.push(
     heading('Schedule of members', 2, { pageBreak: 'before' }),
     table(
       [28, 56, 106, '*', 60, 60],
       ['order', 'mark', 'section', 'governing check', 'utilisation', 'state'],
-      takedown.order.filter((id) => members.has(id)).map((id) => {
-        const member = members.get(id)!;
-        return [String(takedown.members.get(id)!.order || '—'), member.mark, member.section ?? '—', member.governing?.name ?? member.reason ?? '', member.governing?.utilisation?.toFixed(2) ?? '—', member.verdict];
-      }),
+      takedown.order
+        .filter((id) => members.has(id))
+        .map((id) => {
+          const member = members.get(id)!;
+          return [
+            String(takedown.members.get(id)!.order || '—'),
+            member.mark,
+            member.section ?? '—',
+            member.governing?.name ?? member.reason ?? '',
+            member.governing?.utilisation?.toFixed(2) ?? '—',
+            member.verdict,
+          ];
+        }),
       ['right', 'left', 'left', 'left', 'right', 'left'],
     ),
     heading('Assumptions still open', 2),
-    open.length === 0 ? { text: 'None.' } : table(['*', '*', '*'], ['where', 'assumption', 'why it matters'], grouped(open).map(({ marks, text, reason }) => [marks.join(', '), text, reason])),
+    open.length === 0
+      ? { text: 'None.' }
+      : table(
+          ['*', '*', '*'],
+          ['where', 'assumption', 'why it matters'],
+          grouped(open).map(({ marks, text, reason }) => [marks.join(', '), text, reason]),
+        ),
     heading('Assumptions confirmed', 2),
-    open.length === assumptions.length ? { text: 'None.' } : table([60, '*', '*', 70], ['where', 'assumption', 'reason', 'by'], assumptions.filter((a) => a.answer).map((a) => [a.mark, a.text, a.answer!.reason, a.answer!.by])),
+    open.length === assumptions.length
+      ? { text: 'None.' }
+      : table(
+          [60, '*', '*', 70],
+          ['where', 'assumption', 'reason', 'by'],
+          assumptions.filter((a) => a.answer).map((a) => [a.mark, a.text, a.answer!.reason, a.answer!.by]),
+        ),
     heading('Loose ends', 2),
-    looseEnds.length === 0 ? { text: 'None.' } : table(['*', '*', '*'], ['what', 'why', 'what to do'], looseEnds.map((end) => [end.title, end.why, end.remedy])),
+    looseEnds.length === 0
+      ? { text: 'None.' }
+      : table(
+          ['*', '*', '*'],
+          ['what', 'why', 'what to do'],
+          looseEnds.map((end) => [end.title, end.why, end.remedy]),
+        ),
   );
   for (const id of takedown.order) {
     const member = members.get(id);
@@ -241,16 +405,34 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
     if (!member && !footing) continue;
     const sheet = sheetFor(result, id);
     if (!sheet) continue;
-    content.push(heading(`${(member ?? footing)!.mark}${member?.section ? `  ${member.section} ${member.grade}` : ''}`, 2, { pageBreak: 'before' }));
+    content.push(
+      heading(`${(member ?? footing)!.mark}${member?.section ? `  ${member.section} ${member.grade}` : ''}`, 2, { pageBreak: 'before' }),
+    );
     const beam = building.beams.get(id);
     if (member && beam?.section && member.results.length) {
       const ledger = takedown.members.get(id)!;
       const section = findSection(beam.section);
       const model = new BeamModel(beam, ledger.arrivals, gradeFor(building, beam, section).E * section.properties.Iy);
-      const combination = context.combinations(context.philosophy).strength.reduce((worst, c) => (Math.abs(combine(ledger.sum, c)) > Math.abs(combine(ledger.sum, worst)) ? c : worst));
+      const combination = context
+        .combinations(context.philosophy)
+        .strength.reduce((worst, c) => (Math.abs(combine(ledger.sum, c)) > Math.abs(combine(ledger.sum, worst)) ? c : worst));
       const solution = model.solve(combination);
       for (const effect of ['moment', 'shear', 'deflection'] as const)
-        content.push({ svg: toSvg(beamDiagram({ mark: beam.mark, solution, supports: beam.supports.map((s) => s.at), effect, combination: combination.name, units, width: 520, height: 110 })), width: drawn });
+        content.push({
+          svg: toSvg(
+            beamDiagram({
+              mark: beam.mark,
+              solution,
+              supports: beam.supports.map((s) => s.at),
+              effect,
+              combination: combination.name,
+              units,
+              width: 520,
+              height: 110,
+            }),
+          ),
+          width: drawn,
+        });
     }
     if (footing) content.push({ svg: toSvg(footingDrawing(footing, brief.foundingDepth, units, 520, 230)), width: drawn });
     for (const philosophy of member?.results ?? []) content.push(heading(philosophy.title, 3), ladder(philosophy.checks, units));
@@ -262,7 +444,13 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
     pageMargins: [40, 46, 40, 46],
     info: { title: `${brief.name}: calculation package` },
     header: { text: brief.name, alignment: 'right', margin: [40, 20, 40, 0], fontSize: 8, color: '#63666b', font: SANS },
-    footer: (page, pages) => ({ columns: [{ text: 'To be confirmed by a licensed engineer', fontSize: 8, color: '#63666b', font: SANS }, { text: `${page} of ${pages}`, alignment: 'right', fontSize: 8, color: '#63666b', font: SANS }], margin: [40, 12, 40, 0] }),
+    footer: (page, pages) => ({
+      columns: [
+        { text: 'To be confirmed by a licensed engineer', fontSize: 8, color: '#63666b', font: SANS },
+        { text: `${page} of ${pages}`, alignment: 'right', fontSize: 8, color: '#63666b', font: SANS },
+      ],
+      margin: [40, 12, 40, 0],
+    }),
     content,
     defaultStyle: { font: 'SourceSerif', fontSize: 9.5, color: '#23262b', lineHeight: 1.1 },
     styles: {

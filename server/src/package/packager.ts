@@ -6,7 +6,12 @@ export class Packager {
   private pool: Piscina | null = null;
 
   async render(request: PackageRequest): Promise<Buffer> {
-    this.pool ??= new Piscina({ filename: new URL('./render.ts', import.meta.url).href, execArgv: ['--import', 'tsx'], maxThreads: 2, idleTimeout: 30_000 });
+    this.pool ??= new Piscina({
+      filename: new URL('./render.ts', import.meta.url).href,
+      execArgv: ['--import', 'tsx'],
+      maxThreads: 2,
+      idleTimeout: 30_000,
+    });
     return Buffer.from((await this.pool.run(request)) as Uint8Array);
   }
 

@@ -9,10 +9,20 @@ type Face = '400Regular' | '400Regular_Italic' | '600SemiBold' | '600SemiBold_It
 const sans = (face: Face) => require.resolve(`@expo-google-fonts/source-sans-3/${face}/SourceSans3_${face}.ttf`);
 const serif = (face: Face) => require.resolve(`@expo-google-fonts/source-serif-4/${face}/SourceSerif4_${face}.ttf`);
 
-const sansFamily = { normal: sans('400Regular'), bold: sans('600SemiBold'), italics: sans('400Regular_Italic'), bolditalics: sans('600SemiBold_Italic') };
+const sansFamily = {
+  normal: sans('400Regular'),
+  bold: sans('600SemiBold'),
+  italics: sans('400Regular_Italic'),
+  bolditalics: sans('600SemiBold_Italic'),
+};
 const fonts: TFontDictionary = {
   SourceSans: sansFamily,
-  SourceSerif: { normal: serif('400Regular'), bold: serif('600SemiBold'), italics: serif('400Regular_Italic'), bolditalics: serif('600SemiBold_Italic') },
+  SourceSerif: {
+    normal: serif('400Regular'),
+    bold: serif('600SemiBold'),
+    italics: serif('400Regular_Italic'),
+    bolditalics: serif('600SemiBold_Italic'),
+  },
   // the name that drawings ask for
   'Source Sans 3': sansFamily,
 };
@@ -21,7 +31,9 @@ const fontFiles = new Set(Object.values(fonts).flatMap((family) => Object.values
 pdfmake.addFonts(fonts);
 // a package reaches for nothing but its own fonts
 (pdfmake as unknown as { setUrlAccessPolicy: (allow: () => boolean) => void }).setUrlAccessPolicy(() => false);
-(pdfmake as unknown as { setLocalAccessPolicy: (allow: (path: string) => boolean) => void }).setLocalAccessPolicy((path) => fontFiles.has(path));
+(pdfmake as unknown as { setLocalAccessPolicy: (allow: (path: string) => boolean) => void }).setLocalAccessPolicy((path) =>
+  fontFiles.has(path),
+);
 
 export interface PackageRequest {
   readonly items: readonly Item[];

@@ -7,7 +7,10 @@ export function apiPage(): string {
   const tools = [...TOOLS.values()];
   const sections = tools.map((tool) => {
     const schema = inputSchema(tool) as { properties?: Record<string, { description?: string }>; required?: string[] };
-    const rows = Object.entries(schema.properties ?? {}).map(([name, field]) => `<tr><td><code>${escape(name)}</code></td><td>${escape(field.description ?? '')}</td><td>${schema.required?.includes(name) ? 'required' : ''}</td></tr>`);
+    const rows = Object.entries(schema.properties ?? {}).map(
+      ([name, field]) =>
+        `<tr><td><code>${escape(name)}</code></td><td>${escape(field.description ?? '')}</td><td>${schema.required?.includes(name) ? 'required' : ''}</td></tr>`,
+    );
     return `<section id="${tool.id}"><h2>${escape(tool.title)}</h2><p><code>POST /api/tools/${tool.id}</code> &nbsp; <code>./plinth calc ${tool.id}</code></p><p>${escape(tool.summary)}</p><table><thead><tr><th>field</th><th>meaning</th><th></th></tr></thead><tbody>${rows.join('')}</tbody></table><details><summary>Example</summary><pre>${escape(JSON.stringify(tool.example, null, 2))}</pre></details></section>`;
   });
   return `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Calculations · Lofty Plinth</title><style>

@@ -6,7 +6,16 @@ import type { Packager } from '../package/packager';
 import { applyCommand, stepJournal } from '../store/commands';
 import type { Database } from '../store/database';
 import type { LiveChanges } from '../store/live';
-import { createProject, deleteProject, insertProject, listProjects, projectExists, readChanges, readJournal, readProject } from '../store/projects';
+import {
+  createProject,
+  deleteProject,
+  insertProject,
+  listProjects,
+  projectExists,
+  readChanges,
+  readJournal,
+  readProject,
+} from '../store/projects';
 
 export interface Services {
   readonly db: Database;
@@ -19,7 +28,8 @@ const idOf = (request: Request) => String(request.params['id']);
 function wholeNumber(text: unknown, name: string, fallback: number, most: number): number {
   if (text === undefined) return fallback;
   const value = Number(text);
-  if (!Number.isInteger(value) || value < 0 || value > most) throw new HttpError(422, 'bad-input', `${name} must be a whole number from 0 to ${most}`);
+  if (!Number.isInteger(value) || value < 0 || value > most)
+    throw new HttpError(422, 'bad-input', `${name} must be a whole number from 0 to ${most}`);
   return value;
 }
 

@@ -14,19 +14,58 @@ export function openApi(): unknown {
         description: tool.summary,
         requestBody: { required: true, content: { 'application/json': { schema: inputSchema(tool), example: tool.example } } },
         responses: {
-          200: { description: 'result, kinds of its numbers, checks, steps of the sheet, assumptions', content: { 'application/json': { schema: { $ref: '#/components/schemas/ToolReply' } } } },
-          422: { description: 'what is wrong, field by field', content: { 'application/json': { schema: { $ref: '#/components/schemas/Error' } } } },
+          200: {
+            description: 'result, kinds of its numbers, checks, steps of the sheet, assumptions',
+            content: { 'application/json': { schema: { $ref: '#/components/schemas/ToolReply' } } },
+          },
+          422: {
+            description: 'what is wrong, field by field',
+            content: { 'application/json': { schema: { $ref: '#/components/schemas/Error' } } },
+          },
         },
       },
     };
   return {
     openapi: '3.1.0',
-    info: { title: 'Lofty Plinth calculations', version: '1', description: 'Numbers are in N, mm and MPa; text with a unit is read. Results must be confirmed by a licensed engineer.' },
+    info: {
+      title: 'Lofty Plinth calculations',
+      version: '1',
+      description: 'Numbers are in N, mm and MPa; text with a unit is read. Results must be confirmed by a licensed engineer.',
+    },
     paths,
     components: {
       schemas: {
-        ToolReply: { type: 'object', required: ['tool', 'result', 'kinds', 'checks', 'steps', 'assumptions'], properties: { tool: { type: 'string' }, result: {}, kinds: { type: 'object' }, checks: { type: 'array', items: { type: 'object' } }, steps: { type: 'array', items: { type: 'object' } }, assumptions: { type: 'array', items: { type: 'object' } } } },
-        Error: { type: 'object', required: ['error'], properties: { error: { type: 'object', required: ['code', 'message'], properties: { code: { type: 'string' }, message: { type: 'string' }, field: { type: 'string' }, issues: { type: 'array', items: { type: 'object', properties: { field: { type: 'string' }, message: { type: 'string' } } } } } } } },
+        ToolReply: {
+          type: 'object',
+          required: ['tool', 'result', 'kinds', 'checks', 'steps', 'assumptions'],
+          properties: {
+            tool: { type: 'string' },
+            result: {},
+            kinds: { type: 'object' },
+            checks: { type: 'array', items: { type: 'object' } },
+            steps: { type: 'array', items: { type: 'object' } },
+            assumptions: { type: 'array', items: { type: 'object' } },
+          },
+        },
+        Error: {
+          type: 'object',
+          required: ['error'],
+          properties: {
+            error: {
+              type: 'object',
+              required: ['code', 'message'],
+              properties: {
+                code: { type: 'string' },
+                message: { type: 'string' },
+                field: { type: 'string' },
+                issues: {
+                  type: 'array',
+                  items: { type: 'object', properties: { field: { type: 'string' }, message: { type: 'string' } } },
+                },
+              },
+            },
+          },
+        },
       },
     },
   };

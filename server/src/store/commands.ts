@@ -39,7 +39,10 @@ const replyOf = (version: number, summary: string, changes: readonly JournalChan
 });
 
 async function repeated(tx: Transaction, project: string, commandId: string): Promise<CommandReply | null> {
-  const [entry] = await tx.select().from(journal).where(and(eq(journal.project, project), eq(journal.commandId, commandId)));
+  const [entry] = await tx
+    .select()
+    .from(journal)
+    .where(and(eq(journal.project, project), eq(journal.commandId, commandId)));
   return entry ? replyOf(entry.version, entry.summary, entry.changes) : null;
 }
 
@@ -54,7 +57,12 @@ async function lastChange(tx: Transaction, project: string, id: string): Promise
   return { changedBy: entry?.who ?? '', summary: entry?.summary ?? '' };
 }
 
-async function current(tx: Transaction, project: string, states: Loaded['states'], ids: readonly string[]): Promise<NonNullable<ApiError['error']['current']>> {
+async function current(
+  tx: Transaction,
+  project: string,
+  states: Loaded['states'],
+  ids: readonly string[],
+): Promise<NonNullable<ApiError['error']['current']>> {
   const list = [];
   for (const id of ids) {
     const state = states.get(id);
@@ -83,7 +91,8 @@ async function write(tx: Transaction, project: string, { version, states }: Load
       continue;
     }
     const item = readItem(change.item);
-    if (before && before.kind !== item.kind) throw new HttpError(422, 'bad-input', `"${id}" is a ${before.kind} and cannot become a ${item.kind}`);
+    if (before && before.kind !== item.kind)
+      throw new HttpError(422, 'bad-input', `"${id}" is a ${before.kind} and cannot become a ${item.kind}`);
     const state = { kind: item.kind, body: item.body, revision: next };
     after.set(id, state);
     changes.push({ id, before, after: state });
@@ -102,7 +111,19 @@ async function write(tx: Transaction, project: string, { version, states }: Load
         .values({ project, id, ...state })
         .onConflictDoUpdate({ target: [items.project, items.id], set: { body: state.body, revision: next } });
   }
-  await tx.insert(journal).values({ project, version: next, commandId: entry.commandId, who: entry.who, summary: entry.summary, reason: entry.reason, mode: entry.mode, target: entry.target, changes });
+  await tx
+    .insert(journal)
+    .values({
+      project,
+      version: next,
+      commandId: entry.commandId,
+      who: entry.who,
+      summary: entry.summary,
+      reason: entry.reason,
+      mode: entry.mode,
+      target: entry.target,
+      changes,
+    });
   const brief = [...after.values()].find((state) => state.kind === 'brief')!.body as { name: string; family: 'european' | 'american' };
   await tx
     .update(projects)
@@ -153,9 +174,14 @@ export function stepJournal(db: Database, project: string, mode: 'undo' | 'redo'
     const loaded = await load(tx, project);
     const before = await repeated(tx, project, commandId);
     if (before) return before;
-    const mine: Row[] = await tx.select({ version: journal.version, mode: journal.mode, target: journal.target, summary: journal.summary, changes: journal.changes }).from(journal).where(and(eq(journal.project, project), eq(journal.who, who))).orderBy(asc(journal.version));
+    const mine: Row[] = await tx
+      .select({ version: journal.version, mode: journal.mode, target: journal.target, summary: journal.summary, changes: journal.changes })
+      .from(journal)
+      .where(and(eq(journal.project, project), eq(journal.who, who)))
+      .orderBy(asc(journal.version));
     const target = stacks(mine)[mode].at(-1);
-    if (target === undefined) throw new HttpError(409, 'blocked', mode === 'undo' ? 'there is nothing of yours to undo' : 'there is nothing to redo');
+    if (target === undefined)
+      throw new HttpError(409, 'blocked', mode === 'undo' ? 'there is nothing of yours to undo' : 'there is nothing to redo');
     const entry = mine.find((row) => row.version === target)!;
     // the entry that was made last about this command tells what its items must still be; revisions may have moved on by
     // taking later commands back, so bodies are compared (both come from jsonb and print alike)
@@ -172,8 +198,21 @@ export function stepJournal(db: Database, project: string, mode: 'undo' | 'redo'
     });
     if (inTheWay.length > 0) {
       const list = await current(tx, project, loaded.states, inTheWay);
-      throw new HttpError(409, 'blocked', `cannot ${mode} "${entry.summary}": ${list.map(({ id, changedBy, summary }) => `${id} was changed since by ${changedBy} ("${summary}")`).join('; ')}`, list);
+      throw new HttpError(
+        409,
+        'blocked',
+        `cannot ${mode} "${entry.summary}": ${list.map(({ id, changedBy, summary }) => `${id} was changed since by ${changedBy} ("${summary}")`).join('; ')}`,
+        list,
+      );
     }
-    return write(tx, project, loaded, { commandId, who, summary: `${mode === 'undo' ? 'Undo' : 'Redo'}: ${entry.summary}`, reason: '', mode, target, changes });
+    return write(tx, project, loaded, {
+      commandId,
+      who,
+      summary: `${mode === 'undo' ? 'Undo' : 'Redo'}: ${entry.summary}`,
+      reason: '',
+      mode,
+      target,
+      changes,
+    });
   });
 }

@@ -17,7 +17,14 @@ function slug(name: string): string {
   return `${words || 'project'}-${randomBytes(3).toString('hex')}`;
 }
 
-const summaryOf = (row: typeof projects.$inferSelect, itemCount: number): ProjectSummary => ({ id: row.id, name: row.name, family: row.family, version: row.version, items: itemCount, updatedAt: row.updatedAt.toISOString() });
+const summaryOf = (row: typeof projects.$inferSelect, itemCount: number): ProjectSummary => ({
+  id: row.id,
+  name: row.name,
+  family: row.family,
+  version: row.version,
+  items: itemCount,
+  updatedAt: row.updatedAt.toISOString(),
+});
 
 export async function listProjects(db: Database): Promise<ProjectSummary[]> {
   const rows = await db
@@ -30,7 +37,14 @@ export async function listProjects(db: Database): Promise<ProjectSummary[]> {
 }
 
 /** Stores a new project with its items as journal entry 1. Keeps `id` when one is given and free. */
-export async function insertProject(db: Database, name: string, list: readonly Item[], who: string, summary: string, id = slug(name)): Promise<ProjectSummary> {
+export async function insertProject(
+  db: Database,
+  name: string,
+  list: readonly Item[],
+  who: string,
+  summary: string,
+  id = slug(name),
+): Promise<ProjectSummary> {
   const brief = list.find((entry): entry is Extract<Item, { kind: 'brief' }> => entry.kind === 'brief')!;
   return db.transaction(async (tx) => {
     const [row] = await tx.insert(projects).values({ id, name, family: brief.body.family, version: 1 }).returning();
@@ -50,7 +64,13 @@ export async function insertProject(db: Database, name: string, list: readonly I
 
 /** A project from nothing: a brief with usual values, and the ground. */
 export function createProject(db: Database, name: string, family: 'european' | 'american'): Promise<ProjectSummary> {
-  return insertProject(db, name, [item('brief', 'brief', defaultBrief(name, family)), item('level', 'ground', { name: 'Ground', elevation: 0 })], 'Lofty Plinth', 'Project begun');
+  return insertProject(
+    db,
+    name,
+    [item('brief', 'brief', defaultBrief(name, family)), item('level', 'ground', { name: 'Ground', elevation: 0 })],
+    'Lofty Plinth',
+    'Project begun',
+  );
 }
 
 export async function deleteProject(db: Database, id: string): Promise<void> {
@@ -83,9 +103,17 @@ export async function readChanges(db: Database, id: string, after: number): Prom
     async (tx) => {
       const [project] = await tx.select().from(projects).where(eq(projects.id, id));
       if (!project) throw notFound(`project "${id}"`);
-      const entries = await tx.select({ changes: journal.changes }).from(journal).where(and(eq(journal.project, id), gt(journal.version, after)));
+      const entries = await tx
+        .select({ changes: journal.changes })
+        .from(journal)
+        .where(and(eq(journal.project, id), gt(journal.version, after)));
       const touched = new Set(entries.flatMap((entry) => entry.changes.map((change) => change.id)));
-      const changed = (await tx.select().from(items).where(and(eq(items.project, id), gt(items.revision, after)))).map(apiItem);
+      const changed = (
+        await tx
+          .select()
+          .from(items)
+          .where(and(eq(items.project, id), gt(items.revision, after)))
+      ).map(apiItem);
       const present = new Set(changed.map((entry) => entry.id));
       return { version: project.version, changed, removed: [...touched].filter((itemId) => !present.has(itemId)) };
     },
@@ -97,5 +125,13 @@ export async function readChanges(db: Database, id: string, after: number): Prom
 export async function readJournal(db: Database, id: string, limit: number): Promise<JournalEntry[]> {
   if (!(await projectExists(db, id))) throw notFound(`project "${id}"`);
   const rows = await db.select().from(journal).where(eq(journal.project, id)).orderBy(desc(journal.version)).limit(limit);
-  return rows.map((row) => ({ version: row.version, who: row.who, summary: row.summary, reason: row.reason, at: row.at.toISOString(), mode: row.mode, items: row.changes.map((change) => change.id) }));
+  return rows.map((row) => ({
+    version: row.version,
+    who: row.who,
+    summary: row.summary,
+    reason: row.reason,
+    at: row.at.toISOString(),
+    mode: row.mode,
+    items: row.changes.map((change) => change.id),
+  }));
 }

@@ -7,8 +7,12 @@ export const projects = pgTable('projects', {
   name: text('name').notNull(),
   family: text('family', { enum: ['european', 'american'] }).notNull(),
   version: integer('version').notNull().default(0),
-  createdAt: timestamp('created_at', { withTimezone: true }).notNull().default(sql`now()`),
-  updatedAt: timestamp('updated_at', { withTimezone: true }).notNull().default(sql`now()`),
+  createdAt: timestamp('created_at', { withTimezone: true })
+    .notNull()
+    .default(sql`now()`),
+  updatedAt: timestamp('updated_at', { withTimezone: true })
+    .notNull()
+    .default(sql`now()`),
 });
 
 /** The items of a project as they are now. */
@@ -56,7 +60,13 @@ export const journal = pgTable(
     /** For undo and redo: the entry that it takes back or brings back. */
     target: integer('target'),
     changes: jsonb('changes').$type<JournalChange[]>().notNull(),
-    at: timestamp('at', { withTimezone: true }).notNull().default(sql`now()`),
+    at: timestamp('at', { withTimezone: true })
+      .notNull()
+      .default(sql`now()`),
   },
-  (table) => [primaryKey({ columns: [table.project, table.version] }), uniqueIndex('journal_command').on(table.project, table.commandId), index('journal_who').on(table.project, table.who)],
+  (table) => [
+    primaryKey({ columns: [table.project, table.version] }),
+    uniqueIndex('journal_command').on(table.project, table.commandId),
+    index('journal_who').on(table.project, table.who),
+  ],
 );

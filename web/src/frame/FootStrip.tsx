@@ -7,17 +7,22 @@ export function FootStrip() {
   const { computed, units } = useProject();
   const { save } = useProjectState();
   const { project } = useParams();
-  const force = (value: number) => formatQuantity(value, 'force', units, { figures: 5, bare: true });
+  const force = (value: number) => formatQuantity(value, 'force', units, { figures: 4, bare: true });
   const open = computed.assumptions.filter((assumption) => !assumption.answer).length;
   return (
-    <footer className="no-print flex h-8 shrink-0 items-center gap-5 overflow-hidden border-t border-rule bg-wash px-4 text-[12.5px] whitespace-nowrap">
-      <b className="font-semibold">Balance, {units === 'SI' ? 'kN' : 'kip'}</b>
-      <ul className="flex min-w-0 flex-1 gap-4 overflow-hidden" aria-label="Balance">
+    <footer className="no-print flex h-8 shrink-0 items-center gap-4 overflow-hidden border-t border-rule bg-wash px-4 text-[12px] whitespace-nowrap">
+      <b className="font-semibold">Balance [{units === 'SI' ? 'kN' : 'kip'}]</b>
+      <ul className="flex min-w-0 flex-1 gap-3 overflow-x-auto" aria-label="Balance">
         {computed.balance.map((line) => {
           const lost = Math.abs(line.lost.force) > 1;
           return (
-            <li key={line.loadCase.id} className={lost ? 'font-semibold text-oxide' : ''} title={`${caseLabel(line.loadCase)}: applied ${force(line.applied.force)}, to the ground ${force(line.delivered.force)}, lands nowhere ${force(line.lost.force)}`}>
-              {caseLabel(line.loadCase)} {force(line.applied.force)} {lost ? `≠ ${force(line.delivered.force)}` : `= ${force(line.delivered.force)}`}
+            <li
+              key={line.loadCase.id}
+              className={lost ? 'font-semibold text-oxide' : ''}
+              title={`${caseLabel(line.loadCase)}: applied ${force(line.applied.force)}, to the ground ${force(line.delivered.force)}, lands nowhere ${force(line.lost.force)}`}
+            >
+              {caseLabel(line.loadCase)} {force(line.applied.force)}{' '}
+              {lost ? `≠ ${force(line.delivered.force)}` : `= ${force(line.delivered.force)}`}
             </li>
           );
         })}

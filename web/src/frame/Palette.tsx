@@ -28,10 +28,16 @@ export function Palette({ open, setOpen, step }: PaletteProps) {
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 bg-ink/20" />
-        <Dialog.Content className="fixed top-[12%] left-1/2 w-[520px] -translate-x-1/2 border border-faint bg-panel shadow-lg" aria-describedby={undefined}>
+        <Dialog.Content
+          className="fixed top-[12%] left-1/2 w-[520px] -translate-x-1/2 border border-faint bg-panel shadow-lg"
+          aria-describedby={undefined}
+        >
           <Dialog.Title className="sr-only">Find or do</Dialog.Title>
           <Command label="Find or do" loop>
-            <Command.Input placeholder="A mark, a room, or what to do" className="w-full border-b border-rule bg-transparent px-3 py-2 text-base outline-none" />
+            <Command.Input
+              placeholder="A mark, a room, or what to do"
+              className="w-full border-b border-rule bg-transparent px-3 py-2 text-base outline-none"
+            />
             <Command.List className="max-h-[360px] overflow-y-auto pb-2">
               <Command.Empty className="px-3 py-3 text-soft">Nothing of that name.</Command.Empty>
               <Command.Group heading="Rooms" className={group}>
@@ -43,8 +49,16 @@ export function Palette({ open, setOpen, step }: PaletteProps) {
               </Command.Group>
               <Command.Group heading="Members" className={group}>
                 {members.map((member) => (
-                  <Command.Item key={member.id} value={`${member.mark} ${member.kind}`} className={entry} onSelect={run(() => select(member.id))}>
-                    {member.mark} <span className="text-soft">{member.kind}</span> <span className="text-soft">{building.beams.get(member.id)?.section ?? building.columns.get(member.id)?.section ?? ''}</span>
+                  <Command.Item
+                    key={member.id}
+                    value={`${member.mark} ${member.kind}`}
+                    className={entry}
+                    onSelect={run(() => select(member.id))}
+                  >
+                    {member.mark} <span className="text-soft">{member.kind}</span>{' '}
+                    <span className="text-soft">
+                      {building.beams.get(member.id)?.section ?? building.columns.get(member.id)?.section ?? ''}
+                    </span>
                   </Command.Item>
                 ))}
               </Command.Group>

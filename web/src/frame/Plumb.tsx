@@ -2,6 +2,8 @@ import { caseFromId, formatQuantity, isPermanent, type ByCase } from '@plinth/co
 import { useProject, useView } from '../project/context';
 
 const WIDTH = 132;
+/** Where the bar begins, right of the names. */
+const BAR = 68;
 
 function halves(byCase: ByCase): { permanent: number; variable: number } {
   let [permanent, variable] = [0, 0];
@@ -24,7 +26,7 @@ export function Plumb() {
   const shown = level ?? levels[0]!.level;
   const totals = levels.map(({ byCase }) => halves(byCase));
   const heaviest = Math.max(1, ...totals.map((t) => t.permanent + t.variable));
-  const scale = 52 / heaviest;
+  const scale = 46 / heaviest;
   const height = 470;
   const pitch = levels.length > 1 ? (height - 70) / (levels.length - 1) : 0;
   return (
@@ -45,9 +47,16 @@ export function Plumb() {
             const [p, v] = [total.permanent * scale, total.variable * scale];
             return (
               <g key={entry.level}>
-                <rect x={58 - p} y={y} width={Math.max(0, p)} height={drop} fill="var(--n-permanent)" />
-                <rect x={58} y={y} width={Math.max(0, v)} height={drop} fill="url(#plumb-variable)" />
-                <line x1="0" x2={WIDTH - 16} y1={y} y2={y} stroke={entry.level === shown ? 'var(--oxide)' : 'var(--faint)'} strokeWidth={entry.level === shown ? 2 : 1} />
+                <rect x={BAR} y={y} width={Math.max(0, p)} height={drop} fill="var(--n-permanent)" />
+                <rect x={BAR + Math.max(0, p)} y={y} width={Math.max(0, v)} height={drop} fill="url(#plumb-variable)" />
+                <line
+                  x1="0"
+                  x2={WIDTH - 16}
+                  y1={y}
+                  y2={y}
+                  stroke={entry.level === shown ? 'var(--oxide)' : 'var(--faint)'}
+                  strokeWidth={entry.level === shown ? 2 : 1}
+                />
               </g>
             );
           })}
@@ -56,21 +65,31 @@ export function Plumb() {
           const total = totals[i]!;
           const chosen = entry.level === shown;
           return (
-            <button key={entry.level} type="button" aria-pressed={chosen} onClick={() => showLevel(entry.level)} className="absolute left-0 w-full text-left" style={{ top: i * pitch - 6 }}>
-              <span className={`flex justify-between bg-transparent text-[12.5px] ${chosen ? 'font-bold text-oxide' : 'font-semibold'}`}>
-                <span className="max-w-[62px] truncate bg-chalk/80 pr-1">{entry.name}</span>
-                <span className="bg-chalk/80 pl-1">{formatQuantity(total.permanent + total.variable, 'force', units, { figures: 4, bare: true })}</span>
+            <button
+              key={entry.level}
+              type="button"
+              aria-pressed={chosen}
+              onClick={() => showLevel(entry.level)}
+              className="absolute left-0 w-full text-left"
+              style={{ top: i * pitch - 6 }}
+            >
+              <span className={`block max-w-[66px] truncate text-[12.5px] ${chosen ? 'font-bold text-oxide' : 'font-semibold'}`}>
+                {entry.name}
               </span>
-              <span className="mt-[3px] block w-fit bg-chalk/80 pr-1 text-[11px] text-soft">
+              <span className="mt-[3px] block text-[11px] text-soft">
                 {entry.elevation > 0 ? '+' : ''}
                 {formatQuantity(entry.elevation, 'position', units, { figures: 3 })}
+              </span>
+              <span className="block text-[13px] font-semibold">
+                {formatQuantity(total.permanent + total.variable, 'force', units, { figures: 4, bare: true })}
               </span>
             </button>
           );
         })}
       </div>
       <p className="mt-2 text-[11px] text-soft">
-        {units === 'SI' ? 'kN' : 'kip'} below each level, unfactored: permanent solid, variable hatched{building.hangers.size > 0 ? ', hangers counted against' : ''}
+        {units === 'SI' ? 'kN' : 'kip'} below each level, unfactored: permanent solid, variable hatched
+        {building.hangers.size > 0 ? ', hangers counted against' : ''}
       </p>
     </nav>
   );

@@ -42,7 +42,16 @@ export function ProjectFrame() {
 
 function WhoField() {
   const [name, setName] = useState(whoAmI());
-  return <input aria-label="Your name in the journal" title="Your name in the journal" className="field w-20! text-right text-[12.5px]" value={name} onChange={(event) => setName(event.target.value)} onBlur={() => setWhoAmI(name)} />;
+  return (
+    <input
+      aria-label="Your name in the journal"
+      title="Your name in the journal"
+      className="field w-20! text-right text-[12.5px]"
+      value={name}
+      onChange={(event) => setName(event.target.value)}
+      onBlur={() => setWhoAmI(name)}
+    />
+  );
 }
 
 function Frame() {
@@ -88,7 +97,13 @@ function Frame() {
         </div>
         <nav aria-label="Rooms" className="flex h-full flex-1 justify-center gap-1">
           {ROOMS.map((room) => (
-            <NavLink key={room.path} to={{ pathname: `/projects/${id}/${room.path}`, search }} className={({ isActive }) => `flex items-center border-b-[3px] px-3 ${isActive ? 'border-oxide font-bold' : 'border-transparent text-soft hover:text-ink'}`}>
+            <NavLink
+              key={room.path}
+              to={{ pathname: `/projects/${id}/${room.path}`, search }}
+              className={({ isActive }) =>
+                `flex items-center border-b-[3px] px-3 ${isActive ? 'border-oxide font-bold' : 'border-transparent text-soft hover:text-ink'}`
+              }
+            >
               {room.name}
             </NavLink>
           ))}

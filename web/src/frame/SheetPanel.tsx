@@ -14,7 +14,11 @@ export function SheetPanel() {
   const entries = useAsked(`sheet ${sheet}`, (engine) => (id ? engine.sheet(id, philosophy) : Promise.resolve(undefined)));
   if (!id) return null;
   return (
-    <aside aria-label={`Sheet of ${markOf(building, id)}`} className="panel flex w-[540px] shrink-0 flex-col border-l border-rule bg-panel" onKeyDown={(event) => event.key === 'Escape' && openSheet(null)}>
+    <aside
+      aria-label={`Sheet of ${markOf(building, id)}`}
+      className="panel flex w-[540px] shrink-0 flex-col border-l border-rule bg-panel"
+      onKeyDown={(event) => event.key === 'Escape' && openSheet(null)}
+    >
       <header className="no-print flex items-center justify-between border-b border-rule px-5 py-2">
         <h2>
           {markOf(building, id)} <span className="font-normal text-soft">calculation sheet{philosophy ? `, ${philosophy}` : ''}</span>
@@ -24,7 +28,9 @@ export function SheetPanel() {
         </button>
       </header>
       <div className="print-flow flex-1 overflow-y-auto px-5 py-3" tabIndex={0} role="region" aria-label="Sheet">
-        <Suspense fallback={<p className="text-soft">Setting the formulas…</p>}>{entries ? <SheetView entries={entries} units={units} /> : <p className="text-soft">Writing the sheet…</p>}</Suspense>
+        <Suspense fallback={<p className="text-soft">Setting the formulas…</p>}>
+          {entries ? <SheetView entries={entries} units={units} /> : <p className="text-soft">Writing the sheet…</p>}
+        </Suspense>
       </div>
     </aside>
   );

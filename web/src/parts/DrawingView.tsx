@@ -32,7 +32,12 @@ export function Patterns({ prefix }: { prefix: string }) {
         <pattern key={name} id={`${prefix}${name}`} width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="scale(0.75)">
           <rect width="8" height="8" fill="var(--panel)" />
           <rect width="8" height="8" fill={FILL[name as Exclude<Fill, 'none'>]} opacity={wash} />
-          <g stroke={FILL[name as Exclude<Fill, 'none'>]} fill={mark.includes('circle') ? FILL[name as Exclude<Fill, 'none'>] : 'none'} strokeWidth={mark.includes('circle') ? 0 : undefined} dangerouslySetInnerHTML={{ __html: mark }} />
+          <g
+            stroke={FILL[name as Exclude<Fill, 'none'>]}
+            fill={mark.includes('circle') ? FILL[name as Exclude<Fill, 'none'>] : 'none'}
+            strokeWidth={mark.includes('circle') ? 0 : undefined}
+            dangerouslySetInnerHTML={{ __html: mark }}
+          />
         </pattern>
       ))}
     </defs>
@@ -50,7 +55,13 @@ function Shape({ mark, prefix }: { mark: Mark; prefix: string }) {
       const ends = mark.arrow === 'both' ? (['start', 'end'] as const) : mark.arrow ? [mark.arrow] : [];
       return (
         <>
-          <polyline points={pointList(mark.points)} fill="none" stroke={penOf(mark.pen)} strokeWidth={mark.width ?? 1} strokeDasharray={mark.dash?.join(' ')} />
+          <polyline
+            points={pointList(mark.points)}
+            fill="none"
+            stroke={penOf(mark.pen)}
+            strokeWidth={mark.width ?? 1}
+            strokeDasharray={mark.dash?.join(' ')}
+          />
           {mark.item ? <polyline points={pointList(mark.points)} fill="none" stroke="transparent" strokeWidth={12} /> : null}
           {ends.map((end) => (
             <polygon key={end} points={pointList(arrowPoints(mark.points, end))} fill={penOf(mark.pen)} />
@@ -59,7 +70,15 @@ function Shape({ mark, prefix }: { mark: Mark; prefix: string }) {
       );
     }
     case 'area':
-      return <polygon points={pointList(mark.points)} fill={fillOf(mark.fill, prefix)} stroke={penOf(mark.pen)} strokeWidth={mark.width ?? 1} opacity={mark.opacity} />;
+      return (
+        <polygon
+          points={pointList(mark.points)}
+          fill={fillOf(mark.fill, prefix)}
+          stroke={penOf(mark.pen)}
+          strokeWidth={mark.width ?? 1}
+          opacity={mark.opacity}
+        />
+      );
     case 'band':
       return (
         <path d={bandPath(mark)} fill={fillOf(mark.fill, prefix)} opacity={mark.opacity}>
@@ -99,7 +118,13 @@ export function DrawingView({ drawing, onPick, nameOf, onKeyDown, className }: D
   const prefix = `p${useId().replace(/[^a-zA-Z0-9]/g, '')}-`;
   const named = new Set<string>();
   return (
-    <svg className={`draw ${className ?? ''}`} viewBox={`0 0 ${drawing.width} ${drawing.height}`} role={onPick ? 'group' : 'img'} aria-label={drawing.title} onKeyDown={onKeyDown}>
+    <svg
+      className={`draw ${className ?? ''}`}
+      viewBox={`0 0 ${drawing.width} ${drawing.height}`}
+      role={onPick ? 'group' : 'img'}
+      aria-label={drawing.title}
+      onKeyDown={onKeyDown}
+    >
       <Patterns prefix={prefix} />
       {drawing.marks.map((mark, i) => {
         const { item } = mark;

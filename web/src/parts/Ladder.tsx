@@ -2,7 +2,14 @@ import { failureLadder, formatNumber, formatQuantity, type Check, type UnitSyste
 
 /** The word of a state with its weight; colour is never the only sign. */
 export function StateWord({ state }: { state: VerdictWord }) {
-  const look = state === 'short' ? 'font-bold text-oxide' : state === 'unproven' ? 'italic text-soft' : state === 'tight' ? 'font-semibold' : 'text-soft';
+  const look =
+    state === 'short'
+      ? 'font-bold text-oxide'
+      : state === 'unproven'
+        ? 'italic text-soft'
+        : state === 'tight'
+          ? 'font-semibold'
+          : 'text-soft';
   return <span className={look}>{state}</span>;
 }
 
@@ -21,7 +28,8 @@ const MODE: Record<Check['mode'], string> = { ductile: 'ductile', brittle: 'brit
 
 /** Limit states from weakest to strongest; the unproven at the foot, with their reason. */
 export function Ladder({ checks, units, title = 'Failure ladder' }: { checks: readonly Check[]; units: UnitSystem; title?: string }) {
-  const value = (number: number | null, check: Check) => (number === null ? '—' : check.kind === 'ratio' ? formatNumber(number) : formatQuantity(number, check.kind, units));
+  const value = (number: number | null, check: Check) =>
+    number === null ? '—' : check.kind === 'ratio' ? formatNumber(number) : formatQuantity(number, check.kind, units);
   return (
     <section aria-label={title}>
       <div className="flex justify-between">
@@ -40,7 +48,9 @@ export function Ladder({ checks, units, title = 'Failure ladder' }: { checks: re
             </div>
             <UtilisationBar value={check.utilisation} state={check.verdict} />
             <p className="text-[12px] text-soft">
-              {check.verdict === 'unproven' ? check.reason : `${value(check.demand, check)} of ${value(check.capacity, check)} · ${check.clause}`}
+              {check.verdict === 'unproven'
+                ? check.reason
+                : `${value(check.demand, check)} of ${value(check.capacity, check)} · ${check.clause}`}
             </p>
           </li>
         ))}

@@ -8,7 +8,13 @@ export function NatureMark({ nature }: { nature: Nature }) {
   return (
     <svg width="18" height="10" className="inline-block align-baseline" aria-hidden>
       <Patterns prefix={prefix} />
-      <rect width="18" height="10" fill={PATTERNS[nature] ? `url(#${prefix}${nature})` : `var(--n-${nature})`} stroke={`var(--n-${nature})`} strokeWidth="1" />
+      <rect
+        width="18"
+        height="10"
+        fill={PATTERNS[nature] ? `url(#${prefix}${nature})` : `var(--n-${nature})`}
+        stroke={`var(--n-${nature})`}
+        strokeWidth="1"
+      />
     </svg>
   );
 }

@@ -1,11 +1,29 @@
-import { formatNumber, formatQuantity, substitute, symbolKinds, type Entry, type Kind, type SymbolKinds, type UnitSystem } from '@plinth/core';
+import {
+  formatNumber,
+  formatQuantity,
+  sharesInOneLine,
+  substitute,
+  symbolKinds,
+  type Entry,
+  type Kind,
+  type SymbolKinds,
+  type UnitSystem,
+} from '@plinth/core';
 import { StateWord } from './Ladder';
 import { setCondition, setStep, setSymbol } from './mathematics';
 
-const show = (value: number, kind: Kind, units: UnitSystem) => (kind === 'ratio' ? formatNumber(value, 4) : formatQuantity(value, kind, units));
+const show = (value: number, kind: Kind, units: UnitSystem) =>
+  kind === 'ratio' ? formatNumber(value, 4) : formatQuantity(value, kind, units);
 
 function Mathematics({ html, label }: { html: string; label: string }) {
-  return <span className="inline-block max-w-full overflow-x-auto align-middle" role="img" aria-label={label} dangerouslySetInnerHTML={{ __html: html }} />;
+  return (
+    <span
+      className="inline-block max-w-full overflow-x-auto align-middle"
+      role="img"
+      aria-label={label}
+      dangerouslySetInnerHTML={{ __html: html }}
+    />
+  );
 }
 
 function Line({ clause, children }: { clause?: string; children: React.ReactNode }) {
@@ -19,7 +37,14 @@ function Line({ clause, children }: { clause?: string; children: React.ReactNode
 
 function EntryView({ entry, kinds, units }: { entry: Entry; kinds: SymbolKinds; units: UnitSystem }) {
   switch (entry.type) {
-    case 'scope':
+    case 'scope': {
+      const shares = sharesInOneLine(entry.entries, units);
+      if (shares)
+        return (
+          <Line clause="statics">
+            <b className="font-semibold">{entry.title}:</b> {shares.terms} = <b className="font-semibold">{shares.result}</b>
+          </Line>
+        );
       return (
         <section className="mt-3">
           <h4 className="font-sans font-semibold">{entry.title}</h4>
@@ -28,11 +53,13 @@ function EntryView({ entry, kinds, units }: { entry: Entry; kinds: SymbolKinds; 
           </div>
         </section>
       );
+    }
     case 'given':
     case 'lookup':
       return (
         <Line clause={entry.type === 'given' ? entry.source : entry.clause}>
-          <Mathematics html={setSymbol(entry.symbol)} label={entry.symbol} /> = <b className="font-semibold">{show(entry.value, entry.kind, units)}</b>{' '}
+          <Mathematics html={setSymbol(entry.symbol)} label={entry.symbol} /> ={' '}
+          <b className="font-semibold">{show(entry.value, entry.kind, units)}</b>{' '}
           <span className="text-soft">{entry.type === 'given' ? entry.meaning : `${entry.table}, ${entry.row}`}</span>
         </Line>
       );
@@ -41,7 +68,8 @@ function EntryView({ entry, kinds, units }: { entry: Entry; kinds: SymbolKinds; 
         <Line clause={entry.clause}>
           <Mathematics html={setStep(entry.symbol, entry.formula)} label={`${entry.symbol} = ${entry.formula}`} />
           <div>
-            = {substitute(entry.formula, entry.inputs, kinds, units)} = <b className="font-semibold">{show(entry.value, entry.kind, units)}</b>{' '}
+            = {substitute(entry.formula, entry.inputs, kinds, units)} ={' '}
+            <b className="font-semibold">{show(entry.value, entry.kind, units)}</b>{' '}
             {entry.meaning ? <span className="text-soft">{entry.meaning}</span> : null}
           </div>
         </Line>
@@ -49,7 +77,8 @@ function EntryView({ entry, kinds, units }: { entry: Entry; kinds: SymbolKinds; 
     case 'branch':
       return (
         <Line clause={entry.clause}>
-          <Mathematics html={setCondition(entry.condition)} label={entry.condition} /> {entry.holds ? 'holds' : 'does not hold'}: {entry.consequence}
+          <Mathematics html={setCondition(entry.condition)} label={entry.condition} /> {entry.holds ? 'holds' : 'does not hold'}:{' '}
+          {entry.consequence}
         </Line>
       );
     case 'assumption':
@@ -61,7 +90,9 @@ function EntryView({ entry, kinds, units }: { entry: Entry; kinds: SymbolKinds; 
     case 'verdict':
       return (
         <Line>
-          <b className="font-semibold">{entry.check.name}:</b> {entry.check.utilisation?.toFixed(2)} <StateWord state={entry.check.verdict} /> {entry.check.verdict === 'unproven' ? <span className="text-soft">{entry.check.reason}</span> : null}
+          <b className="font-semibold">{entry.check.name}:</b> {entry.check.utilisation?.toFixed(2)}{' '}
+          <StateWord state={entry.check.verdict} />{' '}
+          {entry.check.verdict === 'unproven' ? <span className="text-soft">{entry.check.reason}</span> : null}
         </Line>
       );
     case 'note':

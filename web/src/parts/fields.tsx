@@ -45,7 +45,21 @@ function useTyped<T>(shown: string, read: (text: string) => T, value: T, commit:
   return { text: text ?? shown, error, change: setText, finish, keys };
 }
 
-function Labelled({ id, label, unit, quiet, error, children }: { id: string; label: string; unit?: string; quiet?: boolean; error: string | null; children: React.ReactNode }) {
+function Labelled({
+  id,
+  label,
+  unit,
+  quiet,
+  error,
+  children,
+}: {
+  id: string;
+  label: string;
+  unit?: string;
+  quiet?: boolean;
+  error: string | null;
+  children: React.ReactNode;
+}) {
   return (
     <div className="min-w-0">
       <label htmlFor={id} className={quiet ? 'sr-only' : 'block text-[12px] text-soft'}>
@@ -69,7 +83,19 @@ export function QuantityField({ label, kind, value, commit, quiet, className }: 
   const typed = useTyped(echoQuantity(value, kind, units), (text) => parseQuantity(text, kind, units), value, commit);
   return (
     <Labelled id={id} label={label} unit={unitLabel(kind, units)} quiet={quiet} error={typed.error}>
-      <input id={id} className={`field text-right ${className ?? ''}`} inputMode="text" autoComplete="off" value={typed.text} aria-invalid={typed.error !== null} aria-describedby={typed.error ? `${id}-error` : undefined} onChange={(event) => typed.change(event.target.value)} onBlur={() => void typed.finish()} onKeyDown={typed.keys} onFocus={(event) => event.target.select()} />
+      <input
+        id={id}
+        className={`field text-right ${className ?? ''}`}
+        inputMode="text"
+        autoComplete="off"
+        value={typed.text}
+        aria-invalid={typed.error !== null}
+        aria-describedby={typed.error ? `${id}-error` : undefined}
+        onChange={(event) => typed.change(event.target.value)}
+        onBlur={() => void typed.finish()}
+        onKeyDown={typed.keys}
+        onFocus={(event) => event.target.select()}
+      />
     </Labelled>
   );
 }
@@ -78,10 +104,26 @@ export function QuantityField({ label, kind, value, commit, quiet, className }: 
 export function OptionalQuantityField({ label, kind, value, commit, quiet, empty }: Common<number | null> & { kind: Kind; empty: string }) {
   const { units } = useProject();
   const id = useId();
-  const typed = useTyped(value === null ? '' : echoQuantity(value, kind, units), (text) => (text.trim() ? parseQuantity(text, kind, units) : null), value, commit);
+  const typed = useTyped(
+    value === null ? '' : echoQuantity(value, kind, units),
+    (text) => (text.trim() ? parseQuantity(text, kind, units) : null),
+    value,
+    commit,
+  );
   return (
     <Labelled id={id} label={label} unit={unitLabel(kind, units)} quiet={quiet} error={typed.error}>
-      <input id={id} className="field text-right placeholder:text-soft" placeholder={empty} autoComplete="off" value={typed.text} aria-invalid={typed.error !== null} aria-describedby={typed.error ? `${id}-error` : undefined} onChange={(event) => typed.change(event.target.value)} onBlur={() => void typed.finish()} onKeyDown={typed.keys} />
+      <input
+        id={id}
+        className="field text-right placeholder:text-soft"
+        placeholder={empty}
+        autoComplete="off"
+        value={typed.text}
+        aria-invalid={typed.error !== null}
+        aria-describedby={typed.error ? `${id}-error` : undefined}
+        onChange={(event) => typed.change(event.target.value)}
+        onBlur={() => void typed.finish()}
+        onKeyDown={typed.keys}
+      />
     </Labelled>
   );
 }
@@ -91,7 +133,18 @@ export function TextField({ label, value, commit, quiet, className, placeholder 
   const typed = useTyped(value, (text) => text.trim(), value, commit);
   return (
     <Labelled id={id} label={label} quiet={quiet} error={typed.error}>
-      <input id={id} className={`field placeholder:text-soft ${className ?? ''}`} placeholder={placeholder} autoComplete="off" value={typed.text} aria-invalid={typed.error !== null} aria-describedby={typed.error ? `${id}-error` : undefined} onChange={(event) => typed.change(event.target.value)} onBlur={() => void typed.finish()} onKeyDown={typed.keys} />
+      <input
+        id={id}
+        className={`field placeholder:text-soft ${className ?? ''}`}
+        placeholder={placeholder}
+        autoComplete="off"
+        value={typed.text}
+        aria-invalid={typed.error !== null}
+        aria-describedby={typed.error ? `${id}-error` : undefined}
+        onChange={(event) => typed.change(event.target.value)}
+        onBlur={() => void typed.finish()}
+        onKeyDown={typed.keys}
+      />
     </Labelled>
   );
 }
@@ -106,7 +159,18 @@ export function NumberField({ label, value, commit, quiet }: Common<number>) {
   const typed = useTyped(String(value), read, value, commit);
   return (
     <Labelled id={id} label={label} quiet={quiet} error={typed.error}>
-      <input id={id} className="field text-right" inputMode="decimal" autoComplete="off" value={typed.text} aria-invalid={typed.error !== null} aria-describedby={typed.error ? `${id}-error` : undefined} onChange={(event) => typed.change(event.target.value)} onBlur={() => void typed.finish()} onKeyDown={typed.keys} />
+      <input
+        id={id}
+        className="field text-right"
+        inputMode="decimal"
+        autoComplete="off"
+        value={typed.text}
+        aria-invalid={typed.error !== null}
+        aria-describedby={typed.error ? `${id}-error` : undefined}
+        onChange={(event) => typed.change(event.target.value)}
+        onBlur={() => void typed.finish()}
+        onKeyDown={typed.keys}
+      />
     </Labelled>
   );
 }

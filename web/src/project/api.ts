@@ -1,4 +1,13 @@
-import type { ApiError, CommandInput, CommandReply, CreateProject, JournalEntry, ProjectChanges, ProjectSnapshot, ProjectSummary } from '@plinth/api';
+import type {
+  ApiError,
+  CommandInput,
+  CommandReply,
+  CreateProject,
+  JournalEntry,
+  ProjectChanges,
+  ProjectSnapshot,
+  ProjectSummary,
+} from '@plinth/api';
 
 /** An answer of the server that is an error, in its one shape. */
 export class ServerError extends Error {
@@ -26,7 +35,8 @@ async function ask<T>(path: string, init?: RequestInit): Promise<T> {
   return body as T;
 }
 
-const post = <T>(path: string, body: unknown) => ask<T>(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+const post = <T>(path: string, body: unknown) =>
+  ask<T>(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
 
 export const api = {
   projects: () => ask<ProjectSummary[]>('/api/projects'),
@@ -37,5 +47,6 @@ export const api = {
   changes: (id: string, after: number) => ask<ProjectChanges>(`/api/projects/${id}/changes?after=${after}`),
   journal: (id: string) => ask<JournalEntry[]>(`/api/projects/${id}/journal`),
   command: (id: string, command: CommandInput) => post<CommandReply>(`/api/projects/${id}/commands`, command),
-  step: (id: string, mode: 'undo' | 'redo', who: string, commandId: string) => post<CommandReply>(`/api/projects/${id}/${mode}`, { who, commandId }),
+  step: (id: string, mode: 'undo' | 'redo', who: string, commandId: string) =>
+    post<CommandReply>(`/api/projects/${id}/${mode}`, { who, commandId }),
 };

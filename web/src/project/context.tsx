@@ -40,7 +40,10 @@ export function useProject(): Ready {
 /** Items of one kind as they are here, with ids. */
 export function useItems<K extends ItemKind>(kind: K): Extract<Item, { kind: K }>[] {
   const { items } = useProjectState();
-  return [...items.values()].filter((item) => item.kind === kind).map(({ id, body }) => ({ id, kind, body })) as Extract<Item, { kind: K }>[];
+  return [...items.values()].filter((item) => item.kind === kind).map(({ id, body }) => ({ id, kind, body })) as Extract<
+    Item,
+    { kind: K }
+  >[];
 }
 
 /** What is selected and which level is shown stand in the address, so that a view can be linked to and gone back to. */

@@ -13,6 +13,7 @@ import {
   why,
   type Candidate,
   type Cause,
+  type Combination,
   type Drawing,
   type Effect,
   type Entry,
@@ -59,8 +60,14 @@ const engine = {
     return why(building, takedown, id, leave);
   },
 
-  /** Diagrams of a beam under one combination (by its name; the first when left out). Empty when it cannot be solved. */
-  diagrams(id: string, effects: readonly Effect[], width: number, height: number, combinationName?: string): { drawings: Drawing[]; combinations: string[] } {
+  /** Diagrams of a beam under one combination (by its name). Empty when it cannot be solved. */
+  diagrams(
+    id: string,
+    effects: readonly Effect[],
+    width: number,
+    height: number,
+    combinationName?: string,
+  ): { drawings: Drawing[]; combinations: string[]; shown?: string } {
     const { building, takedown } = held();
     const beam = building.beams.get(id);
     const ledger = takedown.members.get(id);
@@ -72,12 +79,30 @@ const engine = {
       const model = new BeamModel(beam, ledger.arrivals, EI);
       const { strength, service } = context.combinations(context.philosophy);
       const all = [...model.distinct(strength), ...model.distinct(service)];
-      const combination = all.find((candidate) => candidate.name === combinationName) ?? all[0];
-      if (!combination) return { drawings: [], combinations: [] };
+      if (all.length === 0) return { drawings: [], combinations: [] };
+      const largest = (candidate: Combination) => {
+        const { max, min } = model.solve(candidate).extremes('moment');
+        return Math.max(Math.abs(max.value), Math.abs(min.value));
+      };
+      // without a wish the combination with the largest moment is shown
+      const combination =
+        all.find((candidate) => candidate.name === combinationName) ??
+        all.reduce((worst, candidate) => (largest(candidate) > largest(worst) ? candidate : worst));
       const solution = model.solve(combination);
       const shown = section ? effects : effects.filter((effect) => effect !== 'deflection');
-      const drawings = shown.map((effect) => beamDiagram({ mark: beam.mark, solution, supports: beam.supports.map((support) => support.at), effect, combination: combination.name, units: building.brief.units, width, height }));
-      return { drawings, combinations: all.map((candidate) => candidate.name) };
+      const drawings = shown.map((effect) =>
+        beamDiagram({
+          mark: beam.mark,
+          solution,
+          supports: beam.supports.map((support) => support.at),
+          effect,
+          combination: combination.name,
+          units: building.brief.units,
+          width,
+          height,
+        }),
+      );
+      return { drawings, combinations: all.map((candidate) => candidate.name), shown: combination.name };
     } catch (error) {
       if (!(error instanceof PlinthError)) throw error;
       return { drawings: [], combinations: [] };

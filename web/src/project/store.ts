@@ -38,7 +38,15 @@ export class ProjectStore {
   private unsent = 0;
 
   constructor(snapshot: ProjectSnapshot) {
-    this.state = { id: snapshot.id, items: new Map(snapshot.list.map((item) => [item.id, item])), version: snapshot.version, building: null, computed: null, failed: null, save: 'saved' };
+    this.state = {
+      id: snapshot.id,
+      items: new Map(snapshot.list.map((item) => [item.id, item])),
+      version: snapshot.version,
+      building: null,
+      computed: null,
+      failed: null,
+      save: 'saved',
+    };
     void this.compute();
   }
 

@@ -7,9 +7,18 @@ export function useEdit() {
   const store = useStore();
   return {
     /** Changes part of an item's body. */
-    patch: <T extends Item>(item: T, change: Partial<T['body']>, summary: string) => store.edit(summary, [{ put: { ...item, body: { ...item.body, ...change } } as Item }]),
-    put: (items: readonly Item[], summary: string) => store.edit(summary, items.map((item) => ({ put: item }))),
-    remove: (ids: readonly string[], summary: string) => store.edit(summary, ids.map((id) => ({ remove: id }))),
+    patch: <T extends Item>(item: T, change: Partial<T['body']>, summary: string) =>
+      store.edit(summary, [{ put: { ...item, body: { ...item.body, ...change } } as Item }]),
+    put: (items: readonly Item[], summary: string) =>
+      store.edit(
+        summary,
+        items.map((item) => ({ put: item })),
+      ),
+    remove: (ids: readonly string[], summary: string) =>
+      store.edit(
+        summary,
+        ids.map((id) => ({ remove: id })),
+      ),
     /** For buttons, which have no place of their own for a refusal: says it. */
     quietly: (work: Promise<unknown>) => void work.catch((error: Error) => toast.error(error.message)),
   };

@@ -98,13 +98,25 @@ const posts = (['A', 'B', 'C', 'D'] as const).flatMap((line, i) =>
   ),
 );
 
-const COLUMN_PLACES = (['A', 'C', 'D'] as const).flatMap((line) => ([1, 2, 3] as const).map((row) => ({ line, row, name: `${line}${row}` })));
-
-const columns = COLUMN_PLACES.map(({ line, row, name }) =>
-  item('column', `C-${name}`, { mark: `C-${name}`, at: at(line, row), base: 'formation', top: 'loft', by: `F-${name}`, section: 'UC 203x203x46', ownWeight: '0.5 kN/m' }),
+const COLUMN_PLACES = (['A', 'C', 'D'] as const).flatMap((line) =>
+  ([1, 2, 3] as const).map((row) => ({ line, row, name: `${line}${row}` })),
 );
 
-const footings = COLUMN_PLACES.map(({ line, row, name }) => item('footing', `F-${name}`, { mark: `F-${name}`, at: at(line, row), level: 'formation' }));
+const columns = COLUMN_PLACES.map(({ line, row, name }) =>
+  item('column', `C-${name}`, {
+    mark: `C-${name}`,
+    at: at(line, row),
+    base: 'formation',
+    top: 'loft',
+    by: `F-${name}`,
+    section: 'UC 203x203x46',
+    ownWeight: '0.5 kN/m',
+  }),
+);
+
+const footings = COLUMN_PLACES.map(({ line, row, name }) =>
+  item('footing', `F-${name}`, { mark: `F-${name}`, at: at(line, row), level: 'formation' }),
+);
 
 const loft: Item[] = [
   item('beam', 'TG1', {
@@ -114,7 +126,10 @@ const loft: Item[] = [
     to: at('C', 1),
     section: 'UB 610x229x101',
     ownWeight: '1.0 kN/m',
-    supports: [{ at: 0, by: 'C-A1' }, { at: '10.8 m', by: 'C-C1' }],
+    supports: [
+      { at: 0, by: 'C-A1' },
+      { at: '10.8 m', by: 'C-C1' },
+    ],
     strips: [strip('loft-floor', 0, 10800, 2250, 'band of loft floor')],
     restraint: 'floor',
     note: 'Takes post P3 over the boat bay.',
@@ -126,7 +141,10 @@ const loft: Item[] = [
     to: at('C', 3),
     section: 'UB 533x210x92',
     ownWeight: '1.0 kN/m',
-    supports: [{ at: 0, by: 'C-A3' }, { at: '10.8 m', by: 'C-C3' }],
+    supports: [
+      { at: 0, by: 'C-A3' },
+      { at: '10.8 m', by: 'C-C3' },
+    ],
     strips: [strip('loft-floor', 0, 10800, 600, 'walkway')],
     restraint: 'points',
     restraintPoints: ['3.6 m', '5.4 m'],
@@ -139,7 +157,10 @@ const loft: Item[] = [
     to: at('C', 2),
     section: 'UB 533x210x92',
     ownWeight: '0.8 kN/m',
-    supports: [{ at: 0, by: 'C-A2' }, { at: '10.8 m', by: 'C-C2' }],
+    supports: [
+      { at: 0, by: 'C-A2' },
+      { at: '10.8 m', by: 'C-C2' },
+    ],
     strips: [strip('loft-floor', 0, 10800, 2250, 'band of loft floor')],
     restraint: 'floor',
   }),
@@ -150,11 +171,29 @@ const loft: Item[] = [
     to: { x: 3600, y: Y[3] },
     section: 'UB 254x146x31',
     ownWeight: '0.4 kN/m',
-    supports: [{ at: 0, by: 'B1' }, { at: '4.5 m', by: 'TG2' }],
+    supports: [
+      { at: 0, by: 'B1' },
+      { at: '4.5 m', by: 'TG2' },
+    ],
     note: 'Chain hoist over the void.',
   }),
-  item('load', 'hoist-lift', { label: 'chain hoist, safe load with impact', on: 'HB1', type: 'point', nature: 'imposed', use: 'E', at: '2.25 m', force: '22 kN' }),
-  item('load', 'hoist-own', { label: 'chain hoist and trolley', on: 'HB1', type: 'point', nature: 'permanent', at: '2.25 m', force: '1.8 kN' }),
+  item('load', 'hoist-lift', {
+    label: 'chain hoist, safe load with impact',
+    on: 'HB1',
+    type: 'point',
+    nature: 'imposed',
+    use: 'E',
+    at: '2.25 m',
+    force: '22 kN',
+  }),
+  item('load', 'hoist-own', {
+    label: 'chain hoist and trolley',
+    on: 'HB1',
+    type: 'point',
+    nature: 'permanent',
+    at: '2.25 m',
+    force: '1.8 kN',
+  }),
   // the workshop side: continuous beams over three columns, floor spanning between them
   item('beam', 'B2', {
     mark: 'B2',
@@ -163,7 +202,11 @@ const loft: Item[] = [
     to: at('C', 3),
     section: 'UB 305x165x40',
     ownWeight: '0.5 kN/m',
-    supports: [{ at: 0, by: 'C-C1', holdsDown: true }, { at: '4.5 m', by: 'C-C2' }, { at: '9 m', by: 'C-C3', holdsDown: true }],
+    supports: [
+      { at: 0, by: 'C-C1', holdsDown: true },
+      { at: '4.5 m', by: 'C-C2' },
+      { at: '9 m', by: 'C-C3', holdsDown: true },
+    ],
     strips: [strip('loft-floor', 4500, 9000, 2700, 'workshop floor')],
     restraint: 'floor',
   }),
@@ -174,7 +217,11 @@ const loft: Item[] = [
     to: at('D', 3),
     section: 'UB 305x165x40',
     ownWeight: '0.5 kN/m',
-    supports: [{ at: 0, by: 'C-D1', holdsDown: true }, { at: '4.5 m', by: 'C-D2' }, { at: '9 m', by: 'C-D3', holdsDown: true }],
+    supports: [
+      { at: 0, by: 'C-D1', holdsDown: true },
+      { at: '4.5 m', by: 'C-D2' },
+      { at: '9 m', by: 'C-D3', holdsDown: true },
+    ],
     strips: [strip('loft-floor', 0, 9000, 2700, 'workshop floor')],
     restraint: 'floor',
   }),
@@ -185,7 +232,10 @@ const loft: Item[] = [
     to: at('D', 1),
     section: 'UB 254x102x28',
     ownWeight: '0.35 kN/m',
-    supports: [{ at: 0, by: 'C-C1' }, { at: '5.4 m', by: 'C-D1' }],
+    supports: [
+      { at: 0, by: 'C-C1' },
+      { at: '5.4 m', by: 'C-D1' },
+    ],
     note: 'Edge of the stair.',
   }),
   item('beam', 'B5', {
@@ -195,7 +245,10 @@ const loft: Item[] = [
     to: at('D', 2),
     section: 'UB 305x165x46',
     ownWeight: '0.5 kN/m',
-    supports: [{ at: 0, by: 'C-C2' }, { at: '5.4 m', by: 'C-D2' }],
+    supports: [
+      { at: 0, by: 'C-C2' },
+      { at: '5.4 m', by: 'C-D2' },
+    ],
     restraint: 'points',
     restraintPoints: ['2.4 m'],
   }),
@@ -207,11 +260,32 @@ const loft: Item[] = [
     to: { x: 13200, y: Y[2] },
     section: 'UB 254x146x37',
     ownWeight: '0.4 kN/m',
-    supports: [{ at: 0, by: 'B4' }, { at: '4.5 m', by: 'B5' }],
+    supports: [
+      { at: 0, by: 'B4' },
+      { at: '4.5 m', by: 'B5' },
+    ],
     note: 'Carries the stair wall W1.',
   }),
-  item('wall', 'W1', { mark: 'W1', from: { x: 13200, y: 600 }, to: { x: 13200, y: 4400 }, base: 'loft', top: 'gallery', weight: '4.7 kN/m2', construction: '215 brick, plastered', by: 'TB1' }),
-  item('wall', 'W2', { mark: 'W2', from: { x: 13300, y: Y[2] }, to: { x: 16000, y: Y[2] }, base: 'loft', top: 'gallery', weight: '4.7 kN/m2', construction: '215 brick, plastered', by: 'B5' }),
+  item('wall', 'W1', {
+    mark: 'W1',
+    from: { x: 13200, y: 600 },
+    to: { x: 13200, y: 4400 },
+    base: 'loft',
+    top: 'gallery',
+    weight: '4.7 kN/m2',
+    construction: '215 brick, plastered',
+    by: 'TB1',
+  }),
+  item('wall', 'W2', {
+    mark: 'W2',
+    from: { x: 13300, y: Y[2] },
+    to: { x: 16000, y: Y[2] },
+    base: 'loft',
+    top: 'gallery',
+    weight: '4.7 kN/m2',
+    construction: '215 brick, plastered',
+    by: 'B5',
+  }),
   item('beam', 'OB1', {
     mark: 'OB1',
     level: 'loft',
@@ -219,7 +293,10 @@ const loft: Item[] = [
     to: { x: 18600, y: 7000 },
     section: 'UB 305x102x28',
     ownWeight: '0.3 kN/m',
-    supports: [{ at: 0, by: 'B2' }, { at: '5.4 m', by: 'B3' }],
+    supports: [
+      { at: 0, by: 'B2' },
+      { at: '5.4 m', by: 'B3' },
+    ],
     strips: [strip('landing-floor', 5400, 7800, 1800, 'overhanging landing')],
     restraint: 'points',
     restraintPoints: ['2.7 m', '7.8 m'],
@@ -235,12 +312,25 @@ const gallery: Item[] = (['C', 'D'] as const).flatMap((line, i) => [
     to: { x: X[line], y: 6800 },
     section: 'UB 203x102x23',
     ownWeight: '0.3 kN/m',
-    supports: [{ at: '0.3 m', by: `R${2 * i + 1}` }, { at: '4.3 m', by: `R${2 * i + 2}` }],
+    supports: [
+      { at: '0.3 m', by: `R${2 * i + 1}` },
+      { at: '4.3 m', by: `R${2 * i + 2}` },
+    ],
     strips: [strip('gallery-floor', 0, 4600, 2700, 'gallery')],
     restraint: 'points',
     restraintPoints: [0, '2.3 m', '4.6 m'],
   }),
-  ...[2500, 6500].map((y, j) => item('hanger', `R${2 * i + j + 1}`, { mark: `R${2 * i + j + 1}`, at: { x: X[line], y }, top: 'roof', base: 'gallery', by: `T${i + 3}`, ownWeight: '0.03 kN/m', note: '24 mm rod' })),
+  ...[2500, 6500].map((y, j) =>
+    item('hanger', `R${2 * i + j + 1}`, {
+      mark: `R${2 * i + j + 1}`,
+      at: { x: X[line], y },
+      top: 'roof',
+      base: 'gallery',
+      by: `T${i + 3}`,
+      ownWeight: '0.03 kN/m',
+      note: '24 mm rod',
+    }),
+  ),
 ]);
 
 const brief = item('brief', 'brief', {
@@ -263,6 +353,10 @@ export function ebbwickSailLoft(): Item[] {
     ...posts,
     ...trusses,
     ...gallery,
-    item('answer', 'answer-restraint-tg1', { key: 'TG1:restraint-floor', reason: 'Joists are notched over and screwed to the top flange at 400 mm.', by: 'M. Hale' }),
+    item('answer', 'answer-restraint-tg1', {
+      key: 'TG1:restraint-floor',
+      reason: 'Joists are notched over and screwed to the top flange at 400 mm.',
+      by: 'M. Hale',
+    }),
   ];
 }

@@ -30,7 +30,16 @@ const frames: Item[] = storeys.flatMap(({ level, prefix, buildUp, section, girde
         { at: 0, by: `${prefix}C-${line}1` },
         { at: '22 ft', by: `${prefix}C-${line}2` },
       ],
-      strips: [{ buildUp, from: 0, to: '22 ft', widthStart: line === 'B' ? '26 ft' : '13 ft', widthEnd: line === 'B' ? '26 ft' : '13 ft', label: level === 'roof' ? 'roof' : 'tool stacks' }],
+      strips: [
+        {
+          buildUp,
+          from: 0,
+          to: '22 ft',
+          widthStart: line === 'B' ? '26 ft' : '13 ft',
+          widthEnd: line === 'B' ? '26 ft' : '13 ft',
+          label: level === 'roof' ? 'roof' : 'tool stacks',
+        },
+      ],
       restraint: 'floor',
     }),
   ),
@@ -56,7 +65,17 @@ const frames: Item[] = storeys.flatMap(({ level, prefix, buildUp, section, girde
 ]);
 
 const cladding = storeys.flatMap(({ prefix }) =>
-  [1, 2, 3, 4].map((n) => item('load', `${prefix}cladding${n}`, { label: 'wall panels', on: `${prefix}G${n}`, type: 'line', nature: 'superimposed', from: 0, to: '26 ft', intensity: prefix === 'R' ? '60 plf' : '180 plf' })),
+  [1, 2, 3, 4].map((n) =>
+    item('load', `${prefix}cladding${n}`, {
+      label: 'wall panels',
+      on: `${prefix}G${n}`,
+      type: 'line',
+      nature: 'superimposed',
+      from: 0,
+      to: '26 ft',
+      intensity: prefix === 'R' ? '60 plf' : '180 plf',
+    }),
+  ),
 );
 
 const columns = storeys.flatMap(({ level, prefix, below }) =>
@@ -75,7 +94,12 @@ const columns = storeys.flatMap(({ level, prefix, below }) =>
 
 export function quillfernToolLibrary(): Item[] {
   return [
-    item('brief', 'brief', { ...defaultBrief('Quillfern Tool Library', 'american'), bearing: '3 ksf', bearingSource: 'presumed: stiff clay, to be confirmed on site', foundingDepth: '3 ft' }),
+    item('brief', 'brief', {
+      ...defaultBrief('Quillfern Tool Library', 'american'),
+      bearing: '3 ksf',
+      bearingSource: 'presumed: stiff clay, to be confirmed on site',
+      foundingDepth: '3 ft',
+    }),
     item('level', 'roof', { name: 'Roof', elevation: '28 ft' }),
     item('level', 'second', { name: 'Second', elevation: '14 ft' }),
     item('level', 'ground', { name: 'Ground', elevation: 0 }),

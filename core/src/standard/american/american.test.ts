@@ -16,12 +16,20 @@ const PSI = KSI / 1000;
 const [LRFD, ASD] = american.philosophies as [(typeof american.philosophies)[0], (typeof american.philosophies)[0]];
 const off = (got: number, expected: number) => Math.abs(got / expected - 1);
 const a992 = steelGrade('A992');
-const segment = (Lb: number, quarters: [number, number, number] = [1, 1, 1]): Segment => ({ from: 0, to: Lb, peak: 1, quarters, freeTip: false, tensionFlangeHeld: false });
+const segment = (Lb: number, quarters: [number, number, number] = [1, 1, 1]): Segment => ({
+  from: 0,
+  to: Lb,
+  peak: 1,
+  quarters,
+  freeTip: false,
+  tensionFlangeHeld: false,
+});
 const beam = (name: string, philosophy: typeof LRFD, Lb = 0, grade = a992) => {
   const actions: BeamActions = { basis: philosophy.basis, combination: 't', moment: 1, shear: 1, segments: Lb ? [segment(Lb)] : [] };
   return american.steelBeam({ section: findSection(name), grade, actions }, philosophy);
 };
-const capacity = (checks: { name: string; capacity: number | null }[], name: string) => checks.find((check) => check.name === name)!.capacity!;
+const capacity = (checks: { name: string; capacity: number | null }[], name: string) =>
+  checks.find((check) => check.name === name)!.capacity!;
 
 describe('examples and tables published with AISC 360-16', () => {
   it('W18x50, braced along its length: 379 and 252 kip-ft', () => {
@@ -61,7 +69,9 @@ describe('values computed apart', () => {
     ['W21X62', 20, 315.0],
   ])('Mn of %s with Lb %d ft and Cb 1', (name, Lb, expected) => {
     const section = findSection(name);
-    expect(off(lateralTorsionalI(section, Lb * FT, 1, plasticMoment(section, 50 * KSI), 29_000 * KSI, 50 * KSI) / (KIP * FT), expected)).toBeLessThan(0.015);
+    expect(
+      off(lateralTorsionalI(section, Lb * FT, 1, plasticMoment(section, 50 * KSI), 29_000 * KSI, 50 * KSI) / (KIP * FT), expected),
+    ).toBeLessThan(0.015);
   });
   it.each([
     ['W8X31', 'A992', 14, 'Flexural buckling, minor axis', 247.8],
@@ -69,7 +79,19 @@ describe('values computed apart', () => {
     ['W8X24', 'A992', 10, 'Flexural buckling, minor axis', 212.2],
     ['HSS6X6X3/8', 'A500C', 12, 'Flexural buckling, minor axis', 254.8],
   ])('phi Pn of %s %s, %d ft', (name, grade, L, check, expected) => {
-    const checks = american.steelColumn({ section: findSection(name), grade: steelGrade(grade), axial: 1, basis: 'factored', combination: 't', lengthY: L * FT, lengthZ: L * FT, lengthT: L * FT }, LRFD);
+    const checks = american.steelColumn(
+      {
+        section: findSection(name),
+        grade: steelGrade(grade),
+        axial: 1,
+        basis: 'factored',
+        combination: 't',
+        lengthY: L * FT,
+        lengthZ: L * FT,
+        lengthT: L * FT,
+      },
+      LRFD,
+    );
     expect(off(capacity(checks, check) / KIP, expected)).toBeLessThan(0.015);
   });
   it('Cb: 1.0 constant, 1.14 uniform load, 1.32 point load at the middle, 2.27 double curvature (commentary to F1)', () => {
@@ -114,12 +136,36 @@ describe('laws', () => {
   });
   it('refuses the effects of the other philosophy', () => {
     const actions: BeamActions = { basis: 'factored', combination: 't', moment: 1, shear: 1, segments: [] };
-    expect(() => american.steelBeam({ section: findSection('W18X50'), grade: a992, actions }, ASD)).toThrow('factored effects were given to a resistance that wants allowable');
+    expect(() => american.steelBeam({ section: findSection('W18X50'), grade: a992, actions }, ASD)).toThrow(
+      'factored effects were given to a resistance that wants allowable',
+    );
   });
   it('gives no number for an overhang with a free tip, nor for slender parts', () => {
-    const actions: BeamActions = { basis: 'factored', combination: 't', moment: 1, shear: 1, segments: [{ ...segment(3000), freeTip: true }] };
-    expect(american.steelBeam({ section: findSection('W18X50'), grade: a992, actions }, LRFD).find((c) => c.name === 'Lateral-torsional buckling')!.verdict).toBe('unproven');
-    const slender = american.steelColumn({ section: findSection('W16X26'), grade: a992, axial: 1, basis: 'factored', combination: 't', lengthY: 3000, lengthZ: 3000, lengthT: 3000 }, LRFD);
+    const actions: BeamActions = {
+      basis: 'factored',
+      combination: 't',
+      moment: 1,
+      shear: 1,
+      segments: [{ ...segment(3000), freeTip: true }],
+    };
+    expect(
+      american
+        .steelBeam({ section: findSection('W18X50'), grade: a992, actions }, LRFD)
+        .find((c) => c.name === 'Lateral-torsional buckling')!.verdict,
+    ).toBe('unproven');
+    const slender = american.steelColumn(
+      {
+        section: findSection('W16X26'),
+        grade: a992,
+        axial: 1,
+        basis: 'factored',
+        combination: 't',
+        lengthY: 3000,
+        lengthZ: 3000,
+        lengthT: 3000,
+      },
+      LRFD,
+    );
     expect(slender[0]!.reason).toContain('slender');
   });
 });
@@ -145,14 +191,37 @@ describe('combinations, ASCE 7-16', () => {
     expect(new Set(all.map((c) => c.basis))).toEqual(new Set(['allowable']));
   });
   it('lifting: 0.9 D where it helps (LRFD), 0.6 D (ASD)', () => {
-    expect(new Set(philosophyOf(american, 'LRFD').rules.lifting(cases).map((c) => c.favourablePermanent))).toEqual(new Set([0.9]));
-    expect(new Set(philosophyOf(american, 'ASD').rules.lifting(cases).map((c) => c.favourablePermanent))).toEqual(new Set([0.6]));
+    expect(
+      new Set(
+        philosophyOf(american, 'LRFD')
+          .rules.lifting(cases)
+          .map((c) => c.favourablePermanent),
+      ),
+    ).toEqual(new Set([0.9]));
+    expect(
+      new Set(
+        philosophyOf(american, 'ASD')
+          .rules.lifting(cases)
+          .map((c) => c.favourablePermanent),
+      ),
+    ).toEqual(new Set([0.6]));
   });
 });
 
 describe('pad footing, ACI 318-19', () => {
   // 8 ft square, 20 in thick, 12 in column, 4000 psi, No. 8 bars, Pu 400 kip
-  const input = { width: 96 * IN, length: 96 * IN, thickness: 20 * IN, columnWidth: 12 * IN, columnDepth: 12 * IN, concrete: concrete('4000 psi'), bar: BARS.find((b) => b.id === '#8')!, fy: 60_000 * PSI, cover: 3 * IN, factored: { force: 400 * KIP, combination: 't' } };
+  const input = {
+    width: 96 * IN,
+    length: 96 * IN,
+    thickness: 20 * IN,
+    columnWidth: 12 * IN,
+    columnDepth: 12 * IN,
+    concrete: concrete('4000 psi'),
+    bar: BARS.find((b) => b.id === '#8')!,
+    fy: 60_000 * PSI,
+    cover: 3 * IN,
+    factored: { force: 400 * KIP, combination: 't' },
+  };
   const { checks } = american.padStrength(input);
   const find = (name: string) => checks.find((check) => check.name === name)!;
   it('flexure at the face, by hand: qu 6.25 ksf over 3.5 ft: 306 kip-ft', () => {
@@ -167,7 +236,9 @@ describe('pad footing, ACI 318-19', () => {
     expect(off(find('One-way shear, along x').demand! / KIP, (6.25 * 8 * 25.5) / 12)).toBeLessThan(1e-9);
     const { alongX } = american.padStrength(input).bars!;
     const rho = alongX.provided / IN ** 2 / (96 * 16.5);
-    expect(off(find('One-way shear, along x').capacity! / KIP, (0.75 * Math.min(5, 8 * rho ** (1 / 3)) * Math.sqrt(4000) * 96 * 16.5) / 1000)).toBeLessThan(1e-9);
+    expect(
+      off(find('One-way shear, along x').capacity! / KIP, (0.75 * Math.min(5, 8 * rho ** (1 / 3)) * Math.sqrt(4000) * 96 * 16.5) / 1000),
+    ).toBeLessThan(1e-9);
   });
   it('least bars 0.0018 Ag: 3.46 in2; full development of No. 8 would be 47.4 in', () => {
     const { alongX } = american.padStrength({ ...input, factored: { force: 100 * KIP, combination: 't' } }).bars!;

@@ -42,7 +42,15 @@ const ASD: readonly Pattern[] = [
 
 const LETTER = { permanent: 'D', superimposed: 'D', imposed: 'L', roofImposed: 'Lr', snow: 'S', wind: 'W', seismic: 'E' } as const;
 
-function expand(cases: readonly LoadCase[], patterns: readonly Pattern[], title: string, clause: string, basis: Basis, purpose: Combination['purpose'], favourablePermanent?: number): Combination[] {
+function expand(
+  cases: readonly LoadCase[],
+  patterns: readonly Pattern[],
+  title: string,
+  clause: string,
+  basis: Basis,
+  purpose: Combination['purpose'],
+  favourablePermanent?: number,
+): Combination[] {
   const present = (nature: LoadCase['nature']) => cases.some((c) => c.nature === nature);
   const result: Combination[] = [];
   const seen = new Set<string>();
@@ -64,7 +72,15 @@ function expand(cases: readonly LoadCase[], patterns: readonly Pattern[], title:
       const terms = new Map<string, number>();
       for (const c of cases) if (factors[c.id]) terms.set(LETTER[c.nature], factors[c.id]!);
       const sum = [...terms].map(([letter, factor]) => `${factor === 1 ? '' : +factor.toFixed(3)}${letter}`).join(' + ');
-      result.push({ id: `${title} ${pattern.id}${roof ? ` ${LETTER[roof]}` : ''}`, name: `${title} ${pattern.id}: ${sum || 'nothing'}`, basis, clause, factors, purpose, favourablePermanent });
+      result.push({
+        id: `${title} ${pattern.id}${roof ? ` ${LETTER[roof]}` : ''}`,
+        name: `${title} ${pattern.id}: ${sum || 'nothing'}`,
+        basis,
+        clause,
+        factors,
+        purpose,
+        favourablePermanent,
+      });
     }
   }
   return result;
@@ -72,12 +88,31 @@ function expand(cases: readonly LoadCase[], patterns: readonly Pattern[], title:
 
 const lifting = (title: 'LRFD' | 'ASD') => (cases: readonly LoadCase[]) =>
   title === 'LRFD'
-    ? expand(cases, LRFD.filter((p) => p.id !== '1'), 'lifting, LRFD', 'ASCE 7-16 2.3.1', 'overturning', 'lifting', 0.9)
+    ? expand(
+        cases,
+        LRFD.filter((p) => p.id !== '1'),
+        'lifting, LRFD',
+        'ASCE 7-16 2.3.1',
+        'overturning',
+        'lifting',
+        0.9,
+      )
     : expand(cases, ASD, 'lifting, ASD', 'ASCE 7-16 2.4.1', 'overturning', 'lifting', 0.6);
 
 const rules = (title: 'LRFD' | 'ASD'): LoadRules => ({
-  strength: (cases) => (title === 'LRFD' ? expand(cases, LRFD, title, 'ASCE 7-16 2.3.1', 'factored', 'strength') : expand(cases, ASD, title, 'ASCE 7-16 2.4.1', 'allowable', 'strength')),
-  service: (cases) => expand(cases, ASD.filter((p) => !p.W && !p.E), 'service', 'ASCE 7-16 2.4.1', 'service', 'service'),
+  strength: (cases) =>
+    title === 'LRFD'
+      ? expand(cases, LRFD, title, 'ASCE 7-16 2.3.1', 'factored', 'strength')
+      : expand(cases, ASD, title, 'ASCE 7-16 2.4.1', 'allowable', 'strength'),
+  service: (cases) =>
+    expand(
+      cases,
+      ASD.filter((p) => !p.W && !p.E),
+      'service',
+      'ASCE 7-16 2.4.1',
+      'service',
+      'service',
+    ),
   lifting: lifting(title),
 });
 

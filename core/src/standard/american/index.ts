@@ -18,5 +18,12 @@ export const american: Standard = {
   padStrength,
   concretePhilosophy: () => LRFD,
   webClause: 'AISC 360-16 J10',
-  notCovered: ['vibration', 'fire', 'structural integrity and accidental actions', 'overall stability and sway', 'fatigue', 'wind, snow and seismic loads are typed, not derived'],
+  notCovered: [
+    'vibration',
+    'fire',
+    'structural integrity and accidental actions',
+    'overall stability and sway',
+    'fatigue',
+    'wind, snow and seismic loads are typed, not derived',
+  ],
 };

@@ -12,7 +12,11 @@ const EQU_FAVOURABLE = 0.9;
 
 /** Combination factor psi0, EN 1990 UK annex table NA.A1.1. */
 const PSI0_USE: Record<Use, number> = { A: 0.7, B: 0.7, C: 0.7, D: 0.7, E: 1.0, F: 0.7, G: 0.7 };
-const PSI0: Record<Exclude<Nature, 'permanent' | 'superimposed' | 'imposed' | 'seismic'>, number> = { roofImposed: 0.7, snow: 0.5, wind: 0.5 };
+const PSI0: Record<Exclude<Nature, 'permanent' | 'superimposed' | 'imposed' | 'seismic'>, number> = {
+  roofImposed: 0.7,
+  snow: 0.5,
+  wind: 0.5,
+};
 /** Quasi-permanent factor psi2, same table. */
 const PSI2_USE: Record<Use, number> = { A: 0.3, B: 0.3, C: 0.6, D: 0.6, E: 0.8, F: 0.6, G: 0.3 };
 
@@ -26,7 +30,10 @@ export function psi2(loadCase: LoadCase): number {
   return loadCase.nature === 'imposed' ? PSI2_USE[loadCase.use ?? 'A'] : 0;
 }
 
-const label = (loadCase: LoadCase) => ({ permanent: 'G', superimposed: 'G', imposed: `Q(${loadCase.use})`, roofImposed: 'Q(roof)', snow: 'S', wind: 'W', seismic: 'E' })[loadCase.nature];
+const label = (loadCase: LoadCase) =>
+  ({ permanent: 'G', superimposed: 'G', imposed: `Q(${loadCase.use})`, roofImposed: 'Q(roof)', snow: 'S', wind: 'W', seismic: 'E' })[
+    loadCase.nature
+  ];
 
 /**
  * Sets of variable cases that may act together: imposed load on a roof is not combined with snow or wind, EN 1991-1-1 3.3.2(1).
@@ -68,7 +75,15 @@ function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
       seen.add(key);
       const terms = cases.filter((c) => !isPermanent(c.nature) && factors[c.id]).map((c) => `${+factors[c.id]!.toFixed(3)} ${label(c)}`);
       const name = `${pattern.id}: ${[...(pattern.permanent ? [`${+pattern.permanent.toFixed(3)} G`] : []), ...terms].join(' + ')}`;
-      result.push({ id: `${pattern.id}${leader ? ` ${leader.id}` : ''}${result.length}`, name, basis: pattern.basis, clause: pattern.clause, factors, favourablePermanent: pattern.favourablePermanent, purpose: pattern.purpose });
+      result.push({
+        id: `${pattern.id}${leader ? ` ${leader.id}` : ''}${result.length}`,
+        name,
+        basis: pattern.basis,
+        clause: pattern.clause,
+        factors,
+        favourablePermanent: pattern.favourablePermanent,
+        purpose: pattern.purpose,
+      });
     }
   }
   return result;
@@ -86,13 +101,31 @@ const rules = (rule: '6.10' | '6.10ab'): LoadRules => ({
     const heavy: Combination[] =
       rule === '6.10'
         ? expand(cases, { ...common, id: '6.10', clause: 'EN 1990 (6.10)', permanent: GAMMA_G })
-        : [...expand(cases, { ...common, id: '6.10a', clause: 'EN 1990 (6.10a)', permanent: GAMMA_G, noneLeads: true }), ...expand(cases, { ...common, id: '6.10b', clause: 'EN 1990 (6.10b)', permanent: XI * GAMMA_G })];
+        : [
+            ...expand(cases, { ...common, id: '6.10a', clause: 'EN 1990 (6.10a)', permanent: GAMMA_G, noneLeads: true }),
+            ...expand(cases, { ...common, id: '6.10b', clause: 'EN 1990 (6.10b)', permanent: XI * GAMMA_G }),
+          ];
     // wind may lift: permanent load then helps
-    const light = cases.some((c) => c.nature === 'wind') ? expand(cases.filter((c) => isPermanent(c.nature) || c.nature === 'wind'), { ...common, id: `${rule === '6.10' ? '6.10' : '6.10b'} light`, clause: 'EN 1990 (6.10)', permanent: 1 }) : [];
+    const light = cases.some((c) => c.nature === 'wind')
+      ? expand(
+          cases.filter((c) => isPermanent(c.nature) || c.nature === 'wind'),
+          { ...common, id: `${rule === '6.10' ? '6.10' : '6.10b'} light`, clause: 'EN 1990 (6.10)', permanent: 1 },
+        )
+      : [];
     return [...heavy, ...light, ...seismic(cases)];
   },
-  service: (cases) => expand(cases, { id: 'characteristic', clause: 'EN 1990 (6.14b)', basis: 'service', purpose: 'service', permanent: 1, variable: 1 }),
-  lifting: (cases) => expand(cases, { id: 'EQU', clause: 'EN 1990 table NA.A1.2(A)', basis: 'overturning', purpose: 'lifting', permanent: EQU_UNFAVOURABLE, favourablePermanent: EQU_FAVOURABLE, variable: GAMMA_Q }),
+  service: (cases) =>
+    expand(cases, { id: 'characteristic', clause: 'EN 1990 (6.14b)', basis: 'service', purpose: 'service', permanent: 1, variable: 1 }),
+  lifting: (cases) =>
+    expand(cases, {
+      id: 'EQU',
+      clause: 'EN 1990 table NA.A1.2(A)',
+      basis: 'overturning',
+      purpose: 'lifting',
+      permanent: EQU_UNFAVOURABLE,
+      favourablePermanent: EQU_FAVOURABLE,
+      variable: GAMMA_Q,
+    }),
 });
 
 export const EUROPEAN_PHILOSOPHIES: readonly Philosophy[] = [

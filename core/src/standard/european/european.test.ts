@@ -12,7 +12,14 @@ import { criticalMoment, lateralTorsionalCurve, lateralTorsionalResistance, mome
 import { shearArea, shearResistance } from './steel/shear';
 
 const off = (got: number, expected: number) => Math.abs(got / expected - 1);
-const segment = (peak: number, quarters: [number, number, number], L = 6000): Segment => ({ from: 0, to: L, peak, quarters, freeTip: false, tensionFlangeHeld: false });
+const segment = (peak: number, quarters: [number, number, number], L = 6000): Segment => ({
+  from: 0,
+  to: L,
+  peak,
+  quarters,
+  freeTip: false,
+  tensionFlangeHeld: false,
+});
 const rolled = catalogue().filter((s) => s.region === 'european' && s.shape.outline === 'I');
 
 describe('worked examples of the literature', () => {
@@ -20,13 +27,24 @@ describe('worked examples of the literature', () => {
     expect(off(flexuralBuckling({ A: 7370, I: 50.73e6, Lcr: 4000, E: 210_000, fy: 355, curve: 'a' }) / 1e3, 2297)).toBeLessThan(0.002);
   });
   it('shear area and resistance of a 229 x 89 rolled channel, S275: 2092 mm2 and 332 kN (textbook on EN 1993-1-1)', () => {
-    const published = { designation: 'channel 229 x 89', family: '', region: 'european', product: 'rolled', mass: 0, shape: { outline: 'channel', h: 228.6, b: 88.9, tw: 8.6, tf: 13.3, r: 13.7 }, properties: { A: 4160 } } as unknown as Section;
+    const published = {
+      designation: 'channel 229 x 89',
+      family: '',
+      region: 'european',
+      product: 'rolled',
+      mass: 0,
+      shape: { outline: 'channel', h: 228.6, b: 88.9, tw: 8.6, tf: 13.3, r: 13.7 },
+      properties: { A: 4160 },
+    } as unknown as Section;
     const Av = shearArea(published);
     expect(off(Av, 2092)).toBeLessThan(0.001);
     expect(off(shearResistance(Av, 275) / 1e3, 332)).toBeLessThan(0.001);
   });
   it('design tables: Mc,Rd of UB 457x191x67 S275 is 405 kNm, of UB 533x210x92 S275 649 kNm', () => {
-    for (const [name, expected] of [['UB 457x191x67', 405], ['UB 533x210x92', 649]] as const) {
+    for (const [name, expected] of [
+      ['UB 457x191x67', 405],
+      ['UB 533x210x92', 649],
+    ] as const) {
       const actions: BeamActions = { basis: 'factored', combination: 't', moment: 1e6, shear: 1, segments: [] };
       const [bending] = european.steelBeam({ section: findSection(name), grade: steelGrade('S275'), actions }, european.philosophies[0]!);
       expect(off(bending!.capacity! / 1e6, expected), name).toBeLessThan(0.005);
@@ -61,7 +79,9 @@ describe('values computed apart', () => {
   ] as const)('Nb,Rd of %s about %s, L %i mm, fy %i', (name, axis, Lcr, fy, expected) => {
     const section = findSection(name);
     const { A, Iy, Iz } = section.properties;
-    expect(off(flexuralBuckling({ A, I: axis === 'y' ? Iy : Iz, Lcr, E: 210_000, fy, curve: bucklingCurve(section, axis) }) / 1e3, expected)).toBeLessThan(0.01);
+    expect(
+      off(flexuralBuckling({ A, I: axis === 'y' ? Iy : Iz, Lcr, E: 210_000, fy, curve: bucklingCurve(section, axis) }) / 1e3, expected),
+    ).toBeLessThan(0.01);
   });
   it('torsional buckling of UC 203x203x46, S355, 4 m: 1417.5 kN', () => {
     expect(off(torsionalBuckling(findSection('UC 203x203x46'), 4000, 210_000, 81_000, 355) / 1e3, 1417.5)).toBeLessThan(0.01);
@@ -72,7 +92,9 @@ describe('values computed apart', () => {
     expect(off(shearResistance(Av, 275) / 1e3, 764.2)).toBeLessThan(0.005);
   });
   it('chi at a slenderness of 1 for each curve: 0.725, 0.666, 0.597, 0.540, 0.467 (a0 to d, tables of buckling curves)', () => {
-    expect((['a0', 'a', 'b', 'c', 'd'] as const).map((curve) => Number(reductionFactor(1, curve).toFixed(3)))).toEqual([0.725, 0.666, 0.597, 0.54, 0.467]);
+    expect((['a0', 'a', 'b', 'c', 'd'] as const).map((curve) => Number(reductionFactor(1, curve).toFixed(3)))).toEqual([
+      0.725, 0.666, 0.597, 0.54, 0.467,
+    ]);
   });
   it('bending beside shear, (6.30), by hand: UB 457x191x82 S275 with V = 0.8 Vpl', () => {
     // rho = (2*0.8 - 1)^2 = 0.36; Aw = 428 * 9.9 = 4237 mm2; reduction 0.36 * 4237^2 * 275 / (4 * 9.9) = 44.88 kNm
@@ -156,16 +178,23 @@ describe('laws', () => {
   const grades = ['S235', 'S275', 'S355'].map(steelGrade);
   it('resistances fall with length and never exceed the section; chi is continuous at 0.2', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...rolled), fc.constantFrom(...grades), fc.double({ min: 200, max: 15_000, noNaN: true }), fc.double({ min: 1.001, max: 2, noNaN: true }), (section, grade, L, longer) => {
-        const fy = grade.yield[0]!.fy;
-        const { A, Iz, Wply } = section.properties;
-        const strut = (Lcr: number) => flexuralBuckling({ A, I: Iz, Lcr, E: grade.E, fy, curve: 'b' });
-        const beam = (length: number) => lateralTorsionalResistance(section, Wply, fy, criticalMoment(section, length, 1, grade.E, grade.G), 1);
-        expect(strut(L * longer)).toBeLessThanOrEqual(strut(L));
-        expect(strut(L)).toBeLessThanOrEqual(A * fy * (1 + 1e-12));
-        expect(beam(L * longer)).toBeLessThanOrEqual(beam(L));
-        expect(beam(L)).toBeLessThanOrEqual(Wply * fy * (1 + 1e-12));
-      }),
+      fc.property(
+        fc.constantFrom(...rolled),
+        fc.constantFrom(...grades),
+        fc.double({ min: 200, max: 15_000, noNaN: true }),
+        fc.double({ min: 1.001, max: 2, noNaN: true }),
+        (section, grade, L, longer) => {
+          const fy = grade.yield[0]!.fy;
+          const { A, Iz, Wply } = section.properties;
+          const strut = (Lcr: number) => flexuralBuckling({ A, I: Iz, Lcr, E: grade.E, fy, curve: 'b' });
+          const beam = (length: number) =>
+            lateralTorsionalResistance(section, Wply, fy, criticalMoment(section, length, 1, grade.E, grade.G), 1);
+          expect(strut(L * longer)).toBeLessThanOrEqual(strut(L));
+          expect(strut(L)).toBeLessThanOrEqual(A * fy * (1 + 1e-12));
+          expect(beam(L * longer)).toBeLessThanOrEqual(beam(L));
+          expect(beam(L)).toBeLessThanOrEqual(Wply * fy * (1 + 1e-12));
+        },
+      ),
     );
     for (const curve of ['a0', 'a', 'b', 'c', 'd'] as const) expect(reductionFactor(0.2 + 1e-9, curve)).toBeCloseTo(1, 7);
   });
@@ -180,8 +209,16 @@ describe('laws', () => {
   it('utilisation is proportional to the effect and blind to its sign', () => {
     const section = findSection('UB 457x191x67');
     const run = (k: number) => {
-      const actions: BeamActions = { basis: 'factored', combination: 't', moment: k * 2e8, shear: k * 1e5, segments: [segment(k * 2e8, [k * 1.5e8, k * 2e8, k * 1.5e8])] };
-      return european.steelBeam({ section, grade: steelGrade('S355'), actions }, european.philosophies[0]!).map((check) => check.utilisation!);
+      const actions: BeamActions = {
+        basis: 'factored',
+        combination: 't',
+        moment: k * 2e8,
+        shear: k * 1e5,
+        segments: [segment(k * 2e8, [k * 1.5e8, k * 2e8, k * 1.5e8])],
+      };
+      return european
+        .steelBeam({ section, grade: steelGrade('S355'), actions }, european.philosophies[0]!)
+        .map((check) => check.utilisation!);
     };
     const [one, half, minus] = [run(1), run(0.5), run(-1)];
     one.forEach((u, i) => {
@@ -194,16 +231,42 @@ describe('laws', () => {
     const grade = steelGrade('S355');
     const actions: BeamActions = { basis: 'service', combination: 't', moment: 1, shear: 1, segments: [] };
     expect(() => european.steelBeam({ section, grade, actions }, european.philosophies[0]!)).toThrow('service effects were given');
-    const channel = european.steelBeam({ section: findSection('PFC 200x90x30'), grade, actions: { ...actions, basis: 'factored', segments: [segment(1e6, [1e6, 1e6, 1e6])] } }, european.philosophies[0]!);
+    const channel = european.steelBeam(
+      {
+        section: findSection('PFC 200x90x30'),
+        grade,
+        actions: { ...actions, basis: 'factored', segments: [segment(1e6, [1e6, 1e6, 1e6])] },
+      },
+      european.philosophies[0]!,
+    );
     expect(channel.find((check) => check.name === 'Lateral-torsional buckling')!.verdict).toBe('unproven');
-    const column = { section: findSection('UB 406x140x39'), grade, axial: 1e5, basis: 'factored' as const, combination: 't', lengthY: 3000, lengthZ: 3000, lengthT: 3000 };
+    const column = {
+      section: findSection('UB 406x140x39'),
+      grade,
+      axial: 1e5,
+      basis: 'factored' as const,
+      combination: 't',
+      lengthY: 3000,
+      lengthZ: 3000,
+      lengthT: 3000,
+    };
     expect(european.steelColumn(column, european.philosophies[0]!).map((check) => check.verdict)).toContain('unproven');
-    expect(european.steelColumn({ ...column, section: findSection('UC 203x203x46') }, european.philosophies[0]!).at(-1)!.name).toBe('Moments from the beams');
+    expect(european.steelColumn({ ...column, section: findSection('UC 203x203x46') }, european.philosophies[0]!).at(-1)!.name).toBe(
+      'Moments from the beams',
+    );
   });
 });
 
 describe('combinations, EN 1990 with the UK annex', () => {
-  const cases = [caseOf('permanent'), caseOf('superimposed'), caseOf('imposed', 'B'), caseOf('imposed', 'E'), caseOf('roofImposed'), caseOf('snow'), caseOf('wind')];
+  const cases = [
+    caseOf('permanent'),
+    caseOf('superimposed'),
+    caseOf('imposed', 'B'),
+    caseOf('imposed', 'E'),
+    caseOf('roofImposed'),
+    caseOf('snow'),
+    caseOf('wind'),
+  ];
   it('6.10b: 0.925 x 1.35 on permanent, each variable leads in turn, psi0 on the others', () => {
     const all = philosophyOf(european, '6.10ab').rules.strength(cases);
     const lead = all.find((c) => c.clause === 'EN 1990 (6.10b)' && c.factors['imposed-B'] === 1.5 && c.factors['snow'])!;
@@ -216,7 +279,8 @@ describe('combinations, EN 1990 with the UK annex', () => {
   it('never sets roof imposed beside snow or wind', () => {
     for (const rule of ['6.10', '6.10ab'])
       for (const { strength, service, lifting } of [philosophyOf(european, rule).rules])
-        for (const c of [...strength(cases), ...service(cases), ...lifting(cases)]) expect(Boolean(c.factors['roofImposed'] && (c.factors['snow'] || c.factors['wind']))).toBe(false);
+        for (const c of [...strength(cases), ...service(cases), ...lifting(cases)])
+          expect(Boolean(c.factors['roofImposed'] && (c.factors['snow'] || c.factors['wind']))).toBe(false);
   });
   it('service has no partial factors; equilibrium has 1.1, 0.9 and 1.5', () => {
     const { rules } = philosophyOf(european, '6.10');
@@ -225,12 +289,29 @@ describe('combinations, EN 1990 with the UK annex', () => {
     expect([equ!.factors['permanent'], equ!.favourablePermanent, equ!.basis]).toEqual([1.1, 0.9, 'overturning']);
   });
   it('permanent load alone still makes a combination', () => {
-    expect(philosophyOf(european, '6.10').rules.strength([caseOf('permanent')]).map((c) => c.factors)).toEqual([{ permanent: 1.35 }]);
+    expect(
+      philosophyOf(european, '6.10')
+        .rules.strength([caseOf('permanent')])
+        .map((c) => c.factors),
+    ).toEqual([{ permanent: 1.35 }]);
   });
 });
 
 describe('pad footing, EN 1992-1-1', () => {
-  const pad = (more: object = {}) => european.padStrength({ width: 2000, length: 2000, thickness: 500, columnWidth: 300, columnDepth: 300, concrete: concrete('C30/37'), bar: BARS.find((b) => b.id === '16')!, fy: 500, cover: 50, factored: { force: 1.2e6, combination: 't' }, ...more });
+  const pad = (more: object = {}) =>
+    european.padStrength({
+      width: 2000,
+      length: 2000,
+      thickness: 500,
+      columnWidth: 300,
+      columnDepth: 300,
+      concrete: concrete('C30/37'),
+      bar: BARS.find((b) => b.id === '16')!,
+      fy: 500,
+      cover: 50,
+      factored: { force: 1.2e6, combination: 't' },
+      ...more,
+    });
   const find = (name: string, more: object = {}) => pad(more).checks.find((check) => check.name === name)!;
   it('moment at the face, by hand: p = 300 kPa, 850 mm out, 216.75 kNm', () => {
     expect(find('Bending, bars along x').demand! / 1e6).toBeCloseTo((0.3 * 2000 * 850 ** 2) / 2 / 1e6, 6);
@@ -247,9 +328,25 @@ describe('pad footing, EN 1992-1-1', () => {
   it('shear strength vRd,c against the design table for C30/37: 1 % bars, d 200 to 600', () => {
     // table of vRd,c in MPa for fck 30 (design aid): 0.75, 0.68, 0.64, 0.61, 0.57
     const area = (d: number, rho: number) => rho * 1000 * d;
-    for (const [d, expected] of [[200, 0.75], [300, 0.68], [400, 0.64], [500, 0.61]] as const) {
+    for (const [d, expected] of [
+      [200, 0.75],
+      [300, 0.68],
+      [400, 0.64],
+      [500, 0.61],
+    ] as const) {
       const bar = { id: 'x', family: 'european' as const, diameter: 16, area: area(d, 0.01) * 2 };
-      const result = european.padStrength({ width: 4000, length: 4000, thickness: d + 58, columnWidth: 300, columnDepth: 300, concrete: concrete('C30/37'), bar: { ...bar, area: (0.01 * 4000 * d) / 11 }, fy: 500, cover: 50, factored: { force: 1e6, combination: 't' } });
+      const result = european.padStrength({
+        width: 4000,
+        length: 4000,
+        thickness: d + 58,
+        columnWidth: 300,
+        columnDepth: 300,
+        concrete: concrete('C30/37'),
+        bar: { ...bar, area: (0.01 * 4000 * d) / 11 },
+        fy: 500,
+        cover: 50,
+        factored: { force: 1e6, combination: 't' },
+      });
       const check = result.checks.find((c) => c.name === 'Shear, bars along x')!;
       const rho = result.bars!.alongX.provided / (4000 * d);
       const v = check.capacity! / (4000 * d);

@@ -18,5 +18,12 @@ export const european: Standard = {
   padStrength,
   concretePhilosophy: find,
   webClause: 'EN 1993-1-5 6',
-  notCovered: ['vibration', 'fire', 'robustness and accidental actions', 'overall stability and sway', 'fatigue', 'wind, snow and seismic loads are typed, not derived'],
+  notCovered: [
+    'vibration',
+    'fire',
+    'robustness and accidental actions',
+    'overall stability and sway',
+    'fatigue',
+    'wind, snow and seismic loads are typed, not derived',
+  ],
 };

@@ -35,7 +35,12 @@ export function familyTools(standard: Standard): Tool[] {
     id: `${standard.id}.combinations`,
     title: named('Combinations'),
     summary: 'Combinations for strength, service and lifting of the load cases given.',
-    input: z.object({ cases: z.array(z.object({ nature: z.enum(NATURES), use: z.enum(USES).optional().describe('use of an imposed load') })).min(1, 'name at least one case'), philosophy }),
+    input: z.object({
+      cases: z
+        .array(z.object({ nature: z.enum(NATURES), use: z.enum(USES).optional().describe('use of an imposed load') }))
+        .min(1, 'name at least one case'),
+      philosophy,
+    }),
     example: { cases: [{ nature: 'permanent' }, { nature: 'imposed', use: 'B' }, { nature: 'snow' }, { nature: 'wind' }] },
     run: (input) => {
       const cases = input.cases.map(({ nature, use }) => caseOf(nature, use));
@@ -56,9 +61,19 @@ export function familyTools(standard: Standard): Tool[] {
       moment: quantity('moment', 'largest moment, sagging positive'),
       shear: quantity('force', 'largest shear'),
       unbraced: quantity('length', 'length between lateral restraints; 0: held along its length', { min: 0 }),
-      quarters: z.tuple([quantity('moment', 'at a quarter'), quantity('moment', 'at the middle'), quantity('moment', 'at three quarters')]).optional().describe('moments along the segment; left out: constant, which is conservative'),
+      quarters: z
+        .tuple([quantity('moment', 'at a quarter'), quantity('moment', 'at the middle'), quantity('moment', 'at three quarters')])
+        .optional()
+        .describe('moments along the segment; left out: constant, which is conservative'),
     }),
-    example: { section: example.beam, grade: example.grade, moment: '210 kNm', shear: '140 kN', unbraced: '3 m', quarters: ['160 kNm', '210 kNm', '160 kNm'] },
+    example: {
+      section: example.beam,
+      grade: example.grade,
+      moment: '210 kNm',
+      shear: '140 kN',
+      unbraced: '3 m',
+      quarters: ['160 kNm', '210 kNm', '160 kNm'],
+    },
     run: ({ moment, shear, unbraced, quarters, ...input }, sheet) => {
       const chosen = philosophyOf(standard, input.philosophy);
       const actions: BeamActions = {
@@ -66,11 +81,30 @@ export function familyTools(standard: Standard): Tool[] {
         combination: input.combination,
         moment,
         shear,
-        segments: unbraced === 0 ? [] : [{ from: 0, to: unbraced, peak: moment, quarters: quarters ?? [moment, moment, moment], freeTip: false, tensionFlangeHeld: false }],
+        segments:
+          unbraced === 0
+            ? []
+            : [
+                {
+                  from: 0,
+                  to: unbraced,
+                  peak: moment,
+                  quarters: quarters ?? [moment, moment, moment],
+                  freeTip: false,
+                  tensionFlangeHeld: false,
+                },
+              ],
       };
-      sheet?.assume('load-height', 'Load acts at the shear centre.', 'Load on a free top flange would lower the resistance to lateral-torsional buckling.');
+      sheet?.assume(
+        'load-height',
+        'Load acts at the shear centre.',
+        'Load on a free top flange would lower the resistance to lateral-torsional buckling.',
+      );
       if (unbraced === 0) sheet?.assume('restraint', 'The compression flange is held along its length.', 'Typed: unbraced length 0.');
-      return { result: {}, checks: standard.steelBeam({ section: findSection(input.section), grade: steelGrade(input.grade), actions }, chosen, sheet) };
+      return {
+        result: {},
+        checks: standard.steelBeam({ section: findSection(input.section), grade: steelGrade(input.grade), actions }, chosen, sheet),
+      };
     },
   });
 
@@ -91,7 +125,14 @@ export function familyTools(standard: Standard): Tool[] {
     example: { section: example.column, grade: example.grade, axial: '600 kN', lengthY: '4 m', lengthZ: '4 m', lengthT: '4 m' },
     run: (input, sheet) => {
       const chosen = philosophyOf(standard, input.philosophy);
-      return { result: {}, checks: standard.steelColumn({ ...input, basis: chosen.basis, section: findSection(input.section), grade: steelGrade(input.grade) }, chosen, sheet) };
+      return {
+        result: {},
+        checks: standard.steelColumn(
+          { ...input, basis: chosen.basis, section: findSection(input.section), grade: steelGrade(input.grade) },
+          chosen,
+          sheet,
+        ),
+      };
     },
   });
 
@@ -113,12 +154,32 @@ export function familyTools(standard: Standard): Tool[] {
       combination: effects,
     }),
     kinds: { needed: 'area', provided: 'area', spacing: 'sectionLength' },
-    example: { width: '1.8 m', length: '1.8 m', thickness: '450 mm', columnWidth: '254 mm', columnDepth: '254 mm', concrete: example.concrete, reinforcement: example.reinforcement, bar: example.bar, cover: 50, force: '680 kN' },
+    example: {
+      width: '1.8 m',
+      length: '1.8 m',
+      thickness: '450 mm',
+      columnWidth: '254 mm',
+      columnDepth: '254 mm',
+      concrete: example.concrete,
+      reinforcement: example.reinforcement,
+      bar: example.bar,
+      cover: 50,
+      force: '680 kN',
+    },
     run: (input, sheet) => {
       const bar = BARS.find((candidate) => candidate.id === input.bar && candidate.family === standard.id);
-      if (!bar) throw new BadInput(`bar "${input.bar}" is not known; known are ${BARS.filter((b) => b.family === standard.id).map((b) => b.id).join(', ')}`, 'bar');
+      if (!bar)
+        throw new BadInput(
+          `bar "${input.bar}" is not known; known are ${BARS.filter((b) => b.family === standard.id)
+            .map((b) => b.id)
+            .join(', ')}`,
+          'bar',
+        );
       const { force, combination, reinforcement, ...rest } = input;
-      const { checks, bars } = standard.padStrength({ ...rest, bar, concrete: concrete(input.concrete), fy: REINFORCEMENT[reinforcement].fyk, factored: { force, combination } }, sheet);
+      const { checks, bars } = standard.padStrength(
+        { ...rest, bar, concrete: concrete(input.concrete), fy: REINFORCEMENT[reinforcement].fyk, factored: { force, combination } },
+        sheet,
+      );
       return { result: { bars }, checks };
     },
   });

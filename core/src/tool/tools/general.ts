@@ -31,9 +31,30 @@ const size = (description: string) => quantity('sectionLength', description, { a
 const radius = (description: string) => quantity('sectionLength', description, { min: 0 }).default(0);
 
 const shapeSchema = z.discriminatedUnion('outline', [
-  z.object({ outline: z.literal('I'), h: size('overall depth'), b: size('flange width'), tw: size('web'), tf: size('flange'), r: radius('root radius') }),
-  z.object({ outline: z.literal('channel'), h: size('overall depth'), b: size('flange width'), tw: size('web'), tf: size('flange'), r: radius('root radius') }),
-  z.object({ outline: z.literal('box'), h: size('overall depth'), b: size('overall width'), t: size('wall'), ro: radius('outer corner radius'), ri: radius('inner corner radius') }),
+  z.object({
+    outline: z.literal('I'),
+    h: size('overall depth'),
+    b: size('flange width'),
+    tw: size('web'),
+    tf: size('flange'),
+    r: radius('root radius'),
+  }),
+  z.object({
+    outline: z.literal('channel'),
+    h: size('overall depth'),
+    b: size('flange width'),
+    tw: size('web'),
+    tf: size('flange'),
+    r: radius('root radius'),
+  }),
+  z.object({
+    outline: z.literal('box'),
+    h: size('overall depth'),
+    b: size('overall width'),
+    t: size('wall'),
+    ro: radius('outer corner radius'),
+    ri: radius('inner corner radius'),
+  }),
   z.object({ outline: z.literal('tube'), d: size('outside diameter'), t: size('wall') }),
 ]);
 
@@ -41,11 +62,17 @@ export const quantityRead = defineTool({
   id: 'quantity.read',
   title: 'Read a quantity',
   summary: 'Reads what a person types, such as 10\'6", 285 plf or 3*0.85, and shows it in both unit systems.',
-  input: z.object({ text: z.string().describe('what was typed'), kind: z.enum(KINDS).describe('kind of quantity'), system: z.enum(['SI', 'US']).describe('units of a bare number') }),
+  input: z.object({
+    text: z.string().describe('what was typed'),
+    kind: z.enum(KINDS).describe('kind of quantity'),
+    system: z.enum(['SI', 'US']).describe('units of a bare number'),
+  }),
   example: { text: `10'6"`, kind: 'length', system: 'US' },
   run: ({ text, kind, system }) => {
     const value = parseQuantity(text, kind, system);
-    return { result: { value, SI: formatQuantity(value, kind, 'SI', { figures: 6 }), US: formatQuantity(value, kind, 'US', { figures: 6 }) } };
+    return {
+      result: { value, SI: formatQuantity(value, kind, 'SI', { figures: 6 }), US: formatQuantity(value, kind, 'US', { figures: 6 }) },
+    };
   },
 });
 
@@ -77,13 +104,29 @@ export const buildUpSum = defineTool({
   title: 'Load build-up',
   summary: 'Sums the layers and variable loads of a build-up by case, per area on plan; layers act per area of slope.',
   input: z.object({ buildUp: buildUpSchema, pitch: quantity('angle', 'pitch of the plane', { min: 0, max: 1.4 }).default(0) }),
-  example: { buildUp: { name: 'Roof', layers: [{ name: 'slates', load: '0.6 kN/m2' }, { name: 'battens and felt', load: '0.1 kN/m2' }], variable: [{ name: 'snow', load: '0.6 kN/m2', nature: 'snow' }] }, pitch: '35 deg' },
+  example: {
+    buildUp: {
+      name: 'Roof',
+      layers: [
+        { name: 'slates', load: '0.6 kN/m2' },
+        { name: 'battens and felt', load: '0.1 kN/m2' },
+      ],
+      variable: [{ name: 'snow', load: '0.6 kN/m2', nature: 'snow' }],
+    },
+    pitch: '35 deg',
+  },
   run: ({ buildUp, pitch }, sheet) => ({ result: { byCase: Object.fromEntries(sumByCase(buildUp, pitch, sheet)) } }),
 });
 
 const loadSchema = z.discriminatedUnion('type', [
   z.object({ type: z.literal('point'), at: quantity('length', 'from the left end'), force: quantity('force', 'downward') }),
-  z.object({ type: z.literal('distributed'), from: quantity('length', 'start'), to: quantity('length', 'end'), start: quantity('lineLoad', 'at the start, downward'), end: quantity('lineLoad', 'at the end, downward') }),
+  z.object({
+    type: z.literal('distributed'),
+    from: quantity('length', 'start'),
+    to: quantity('length', 'end'),
+    start: quantity('lineLoad', 'at the start, downward'),
+    end: quantity('lineLoad', 'at the end, downward'),
+  }),
   z.object({ type: z.literal('moment'), at: quantity('length', 'from the left end'), moment: quantity('moment', 'clockwise') }),
 ]);
 
@@ -94,12 +137,22 @@ export const beamLine = defineTool({
   input: z.object({
     length: quantity('length', 'length of the beam', { above: 0 }),
     EI: quantity('stiffness', 'flexural stiffness', { above: 0 }),
-    supports: z.array(z.object({ at: quantity('length', 'from the left end'), fixed: z.boolean().default(false).describe('holds rotation') })).min(1, 'a beam needs a support'),
+    supports: z
+      .array(z.object({ at: quantity('length', 'from the left end'), fixed: z.boolean().default(false).describe('holds rotation') }))
+      .min(1, 'a beam needs a support'),
     hinges: z.array(quantity('length', 'from the left end')).default([]),
     loads: z.array(loadSchema).default([]),
   }),
   kinds: { force: 'force', moment: 'moment', at: 'length', shear: 'force', deflection: 'sectionLength' },
-  example: { length: '10 m', EI: '42000 kN*m^2', supports: [{ at: 0 }, { at: '4 m' }, { at: '10 m' }], loads: [{ type: 'distributed', from: 0, to: '10 m', start: '12 kN/m', end: '12 kN/m' }, { type: 'point', at: '7 m', force: '40 kN' }] },
+  example: {
+    length: '10 m',
+    EI: '42000 kN*m^2',
+    supports: [{ at: 0 }, { at: '4 m' }, { at: '10 m' }],
+    loads: [
+      { type: 'distributed', from: 0, to: '10 m', start: '12 kN/m', end: '12 kN/m' },
+      { type: 'point', at: '7 m', force: '40 kN' },
+    ],
+  },
   run: ({ loads, ...beam }) => {
     const solution = solveBeam(beam, loads as BeamLoad[]);
     const [moment, shear, deflection] = (['moment', 'shear', 'deflection'] as const).map((effect) => solution.extremes(effect));
@@ -114,16 +167,70 @@ const smallBuilding = {
     {
       id: 'brief',
       kind: 'brief',
-      body: { name: 'One bay', family: 'european', units: 'SI', combinationRule: '6.10', grade: 'S355', hollowGrade: 'S355H', roundGrade: 'S355H', concrete: 'C30/37', reinforcement: 'B500B', bar: '12', cover: 50, bearing: '150 kPa', bearingBasis: 'gross', soilUnitWeight: '18 kN/m3', concreteUnitWeight: '25 kN/m3', foundingDepth: '1 m', footingStep: 50, deflectionVariable: 360, deflectionTotal: 250, deflectionTransfer: 500 },
+      body: {
+        name: 'One bay',
+        family: 'european',
+        units: 'SI',
+        combinationRule: '6.10',
+        grade: 'S355',
+        hollowGrade: 'S355H',
+        roundGrade: 'S355H',
+        concrete: 'C30/37',
+        reinforcement: 'B500B',
+        bar: '12',
+        cover: 50,
+        bearing: '150 kPa',
+        bearingBasis: 'gross',
+        soilUnitWeight: '18 kN/m3',
+        concreteUnitWeight: '25 kN/m3',
+        foundingDepth: '1 m',
+        footingStep: 50,
+        deflectionVariable: 360,
+        deflectionTotal: 250,
+        deflectionTransfer: 500,
+      },
     },
     { id: 'L1', kind: 'level', body: { name: 'Floor', elevation: '3 m' } },
     { id: 'L0', kind: 'level', body: { name: 'Ground', elevation: 0 } },
-    { id: 'floor', kind: 'buildUp', body: { name: 'Floor', layers: [{ name: 'deck', load: '1.2 kN/m2' }], variable: [{ name: 'office', load: '3 kN/m2', nature: 'imposed', use: 'B' }] } },
+    {
+      id: 'floor',
+      kind: 'buildUp',
+      body: {
+        name: 'Floor',
+        layers: [{ name: 'deck', load: '1.2 kN/m2' }],
+        variable: [{ name: 'office', load: '3 kN/m2', nature: 'imposed', use: 'B' }],
+      },
+    },
     { id: 'F1', kind: 'footing', body: { mark: 'F1', at: { x: 0, y: 0 }, level: 'L0' } },
     { id: 'F2', kind: 'footing', body: { mark: 'F2', at: { x: '6 m', y: 0 }, level: 'L0' } },
-    { id: 'C1', kind: 'column', body: { mark: 'C1', at: { x: 0, y: 0 }, base: 'L0', top: 'L1', by: 'F1', section: 'UC 152x152x23', ownWeight: '0.3 kN/m' } },
-    { id: 'C2', kind: 'column', body: { mark: 'C2', at: { x: '6 m', y: 0 }, base: 'L0', top: 'L1', by: 'F2', section: 'UC 152x152x23', ownWeight: '0.3 kN/m' } },
-    { id: 'B1', kind: 'beam', body: { mark: 'B1', level: 'L1', from: { x: 0, y: 0 }, to: { x: '6 m', y: 0 }, section: 'UB 356x127x33', ownWeight: '0.4 kN/m', supports: [{ at: 0, by: 'C1' }, { at: '6 m', by: 'C2' }], strips: [{ buildUp: 'floor', from: 0, to: '6 m', widthStart: '3 m', widthEnd: '3 m' }], restraint: 'floor' } },
+    {
+      id: 'C1',
+      kind: 'column',
+      body: { mark: 'C1', at: { x: 0, y: 0 }, base: 'L0', top: 'L1', by: 'F1', section: 'UC 152x152x23', ownWeight: '0.3 kN/m' },
+    },
+    {
+      id: 'C2',
+      kind: 'column',
+      body: { mark: 'C2', at: { x: '6 m', y: 0 }, base: 'L0', top: 'L1', by: 'F2', section: 'UC 152x152x23', ownWeight: '0.3 kN/m' },
+    },
+    {
+      id: 'B1',
+      kind: 'beam',
+      body: {
+        mark: 'B1',
+        level: 'L1',
+        from: { x: 0, y: 0 },
+        to: { x: '6 m', y: 0 },
+        section: 'UB 356x127x33',
+        ownWeight: '0.4 kN/m',
+        supports: [
+          { at: 0, by: 'C1' },
+          { at: '6 m', by: 'C2' },
+        ],
+        strips: [{ buildUp: 'floor', from: 0, to: '6 m', widthStart: '3 m', widthEnd: '3 m' }],
+        restraint: 'floor',
+      },
+    },
   ],
 };
 
@@ -137,7 +244,15 @@ export const takedownBuilding = defineTool({
     const { takedown, balance, looseEnds } = computeProject(items as Item[]);
     const members = takedown.order.map((id) => {
       const ledger = takedown.members.get(id)!;
-      return { id, mark: ledger.mark, kind: ledger.kind, order: ledger.order, transfer: ledger.transfer, sum: ledger.sum, leaves: ledger.leaves.map(({ to, at, byCase }) => ({ to, at, byCase })) };
+      return {
+        id,
+        mark: ledger.mark,
+        kind: ledger.kind,
+        order: ledger.order,
+        transfer: ledger.transfer,
+        sum: ledger.sum,
+        leaves: ledger.leaves.map(({ to, at, byCase }) => ({ to, at, byCase })),
+      };
     });
     return { result: { cases: takedown.cases, members, balance, looseEnds } };
   },
@@ -151,9 +266,45 @@ export const designProject = defineTool({
   example: smallBuilding,
   run: ({ items }) => {
     const result = computeProject(items as Item[]);
-    const members = [...result.members.values()].map(({ id, mark, section, verdict, governing, results, reason }) => ({ id, mark, section, verdict, governing, results, reason }));
-    const footings = [...result.footings.values()].map(({ id, mark, width, length, thickness, pressure, allowable, verdict, governing, checks, reason }) => ({ id, mark, width, length, thickness, pressure, allowable, verdict, governing, checks, reason }));
-    return { result: { members, footings, looseEnds: result.looseEnds, assumptions: result.assumptions, load: result.balance.map((line) => ({ case: line.loadCase.id, applied: line.applied.force, delivered: line.delivered.force, lost: line.lost.force })), total: totalOf(Object.fromEntries(result.balance.map((line) => [line.loadCase.id, line.applied.force]))) } };
+    const members = [...result.members.values()].map(({ id, mark, section, verdict, governing, results, reason }) => ({
+      id,
+      mark,
+      section,
+      verdict,
+      governing,
+      results,
+      reason,
+    }));
+    const footings = [...result.footings.values()].map(
+      ({ id, mark, width, length, thickness, pressure, allowable, verdict, governing, checks, reason }) => ({
+        id,
+        mark,
+        width,
+        length,
+        thickness,
+        pressure,
+        allowable,
+        verdict,
+        governing,
+        checks,
+        reason,
+      }),
+    );
+    return {
+      result: {
+        members,
+        footings,
+        looseEnds: result.looseEnds,
+        assumptions: result.assumptions,
+        load: result.balance.map((line) => ({
+          case: line.loadCase.id,
+          applied: line.applied.force,
+          delivered: line.delivered.force,
+          lost: line.lost.force,
+        })),
+        total: totalOf(Object.fromEntries(result.balance.map((line) => [line.loadCase.id, line.applied.force]))),
+      },
+    };
   },
 });
 
@@ -177,7 +328,19 @@ export const footingBearing = defineTool({
   run: ({ load, width, length, thickness, depth, concrete, soil, allowable, basis }, sheet) => {
     const pressure = bearingPressure(load, width, length, thickness, { allowable, basis, soil, concrete, depth }, sheet);
     sheet?.given('q_a', allowable, 'bearing', `allowable bearing, ${basis}`);
-    const check = compare({ name: 'Bearing', clause: `allowable bearing, ${basis}`, mode: 'service', kind: 'bearing', demand: pressure, demandSymbol: basis === 'gross' ? 'q' : 'q_n', capacity: allowable, capacitySymbol: 'q_a' }, sheet);
+    const check = compare(
+      {
+        name: 'Bearing',
+        clause: `allowable bearing, ${basis}`,
+        mode: 'service',
+        kind: 'bearing',
+        demand: pressure,
+        demandSymbol: basis === 'gross' ? 'q' : 'q_n',
+        capacity: allowable,
+        capacitySymbol: 'q_a',
+      },
+      sheet,
+    );
     return { result: { pressure }, checks: [check] };
   },
 });
@@ -186,7 +349,12 @@ export const footingRuleOfThumb = defineTool({
   id: 'footing.ruleOfThumb',
   title: 'Plain pad of a small house',
   summary: 'Thickness of a plain concrete pad by 45 degree spread; a rule of thumb with stated limits.',
-  input: z.object({ load: quantity('force', 'service load'), width: quantity('length', 'larger side of the pad', { above: 0 }), column: quantity('sectionLength', 'smaller side of the column', { above: 0 }), thickness: quantity('sectionLength', 'thickness', { above: 0 }) }),
+  input: z.object({
+    load: quantity('force', 'service load'),
+    width: quantity('length', 'larger side of the pad', { above: 0 }),
+    column: quantity('sectionLength', 'smaller side of the column', { above: 0 }),
+    thickness: quantity('sectionLength', 'thickness', { above: 0 }),
+  }),
   example: { load: '60 kN', width: '0.75 m', column: 150, thickness: 300 },
   run: (input, sheet) => ({ result: {}, checks: ruleOfThumbPad(input, sheet) }),
 });

@@ -1,4 +1,4 @@
-import { BARS, CONCRETES, REINFORCEMENT, STANDARDS, STEEL_GRADES, type Brief, type Item } from '@plinth/core';
+import { BARS, CONCRETES, REINFORCEMENT, STANDARDS, STEEL_GRADES, unitLabel, type Brief, type Item } from '@plinth/core';
 import { NumberField, QuantityField, SelectField, TextField } from '../../parts/fields';
 import { useItems, useProject } from '../../project/context';
 import { freshId, useEdit } from '../../project/useEdit';
@@ -18,7 +18,8 @@ export function BriefRoom() {
     <K extends keyof Brief>(name: K, title: string) =>
     (value: Brief[K]) =>
       patch(item, { [name]: value } as Partial<Brief>, `Brief: ${title}`);
-  const grades = (product: 'rolled' | 'hollow' | 'round') => options(STEEL_GRADES.filter((grade) => grade.family === body.family && grade.products.includes(product)).map((grade) => grade.id));
+  const grades = (product: 'rolled' | 'hollow' | 'round') =>
+    options(STEEL_GRADES.filter((grade) => grade.family === body.family && grade.products.includes(product)).map((grade) => grade.id));
   return (
     <div className="print-flow min-w-0 flex-1 overflow-y-auto px-6 py-4">
       <h1 className="text-xl font-bold">Brief</h1>
@@ -26,28 +27,93 @@ export function BriefRoom() {
         <section className="space-y-2" aria-label="Building">
           <h2 className="label">Building</h2>
           <TextField label="Name" value={body.name} commit={set('name', 'name')} />
-          <SelectField label="Units" value={body.units} commit={(value) => set('units', 'units')(value as Brief['units'])} options={[{ value: 'SI', label: 'SI: kN, m, mm' }, { value: 'US', label: 'US: kip, ft, in' }]} />
-          <SelectField label="Combinations" value={body.combinationRule} commit={(value) => set('combinationRule', 'combinations')(value as Brief['combinationRule'])} options={standard.philosophies.map((p) => ({ value: p.id, label: p.title }))} />
+          <SelectField
+            label="Units"
+            value={body.units}
+            commit={(value) => set('units', 'units')(value as Brief['units'])}
+            options={[
+              { value: 'SI', label: 'SI: kN, m, mm' },
+              { value: 'US', label: 'US: kip, ft, in' },
+            ]}
+          />
+          <SelectField
+            label="Combinations"
+            value={body.combinationRule}
+            commit={(value) => set('combinationRule', 'combinations')(value as Brief['combinationRule'])}
+            options={standard.philosophies.map((p) => ({ value: p.id, label: p.title }))}
+          />
           <p className="text-[12px] text-soft">{standard.editions.join(', ')}</p>
         </section>
         <section className="space-y-2" aria-label="Materials">
           <h2 className="label">Materials</h2>
           <SelectField label="Rolled steel" value={body.grade} commit={set('grade', 'steel grade')} options={grades('rolled')} />
-          <SelectField label="Rectangular hollow" value={body.hollowGrade} commit={set('hollowGrade', 'hollow grade')} options={grades('hollow')} />
-          <SelectField label="Circular hollow" value={body.roundGrade} commit={set('roundGrade', 'round grade')} options={grades('round')} />
-          <SelectField label="Concrete of footings" value={body.concrete} commit={set('concrete', 'concrete')} options={options(CONCRETES.filter((c) => c.family === body.family).map((c) => c.id))} />
-          <SelectField label="Reinforcement" value={body.reinforcement} commit={(value) => set('reinforcement', 'reinforcement')(value as Brief['reinforcement'])} options={options(Object.values(REINFORCEMENT).filter((r) => r.family === body.family).map((r) => r.id))} />
-          <SelectField label="Bars" value={body.bar} commit={set('bar', 'bars')} options={options(BARS.filter((b) => b.family === body.family).map((b) => b.id))} />
+          <SelectField
+            label="Rectangular hollow"
+            value={body.hollowGrade}
+            commit={set('hollowGrade', 'hollow grade')}
+            options={grades('hollow')}
+          />
+          <SelectField
+            label="Circular hollow"
+            value={body.roundGrade}
+            commit={set('roundGrade', 'round grade')}
+            options={grades('round')}
+          />
+          <SelectField
+            label="Concrete of footings"
+            value={body.concrete}
+            commit={set('concrete', 'concrete')}
+            options={options(CONCRETES.filter((c) => c.family === body.family).map((c) => c.id))}
+          />
+          <SelectField
+            label="Reinforcement"
+            value={body.reinforcement}
+            commit={(value) => set('reinforcement', 'reinforcement')(value as Brief['reinforcement'])}
+            options={options(
+              Object.values(REINFORCEMENT)
+                .filter((r) => r.family === body.family)
+                .map((r) => r.id),
+            )}
+          />
+          <SelectField
+            label="Bars"
+            value={body.bar}
+            commit={set('bar', 'bars')}
+            options={options(BARS.filter((b) => b.family === body.family).map((b) => b.id))}
+          />
           <QuantityField label="Cover" kind="sectionLength" value={body.cover} commit={set('cover', 'cover')} />
         </section>
         <section className="space-y-2" aria-label="Ground and limits">
           <h2 className="label">Ground</h2>
           <QuantityField label="Allowable bearing" kind="bearing" value={body.bearing} commit={set('bearing', 'bearing')} />
-          <SelectField label="Bearing is stated" value={body.bearingBasis} commit={(value) => set('bearingBasis', 'bearing basis')(value as Brief['bearingBasis'])} options={[{ value: 'gross', label: 'gross: on all that presses' }, { value: 'net', label: 'net: beyond the soil taken out' }]} />
-          <TextField label="Source of the bearing" value={body.bearingSource} commit={set('bearingSource', 'source of bearing')} placeholder="ground report, or assumed from…" />
+          <SelectField
+            label="Bearing is stated"
+            value={body.bearingBasis}
+            commit={(value) => set('bearingBasis', 'bearing basis')(value as Brief['bearingBasis'])}
+            options={[
+              { value: 'gross', label: 'gross: on all that presses' },
+              { value: 'net', label: 'net: beyond the soil taken out' },
+            ]}
+          />
+          <TextField
+            label="Source of the bearing"
+            value={body.bearingSource}
+            commit={set('bearingSource', 'source of bearing')}
+            placeholder="ground report, or assumed from…"
+          />
           <QuantityField label="Founding depth" kind="length" value={body.foundingDepth} commit={set('foundingDepth', 'founding depth')} />
-          <QuantityField label="Soil and backfill" kind="unitWeight" value={body.soilUnitWeight} commit={set('soilUnitWeight', 'soil weight')} />
-          <QuantityField label="Footing sizes in steps of" kind="sectionLength" value={body.footingStep} commit={set('footingStep', 'footing step')} />
+          <QuantityField
+            label="Soil and backfill"
+            kind="unitWeight"
+            value={body.soilUnitWeight}
+            commit={set('soilUnitWeight', 'soil weight')}
+          />
+          <QuantityField
+            label="Footing sizes in steps of"
+            kind="sectionLength"
+            value={body.footingStep}
+            commit={set('footingStep', 'footing step')}
+          />
           <h2 className="label pt-3">Deflection, span over</h2>
           <div className="grid grid-cols-3 gap-3">
             <NumberField label="Variable" value={body.deflectionVariable} commit={set('deflectionVariable', 'deflection limit')} />
@@ -63,11 +129,16 @@ export function BriefRoom() {
 }
 
 function Levels() {
+  const { units } = useProject();
   const levels = useItems('level').sort((a, b) => b.body.elevation - a.body.elevation);
   const { patch, put, remove, quietly } = useEdit();
   const add = () => {
     const top = Math.max(0, ...levels.map((level) => level.body.elevation));
-    const level: Item = { id: freshId('level'), kind: 'level', body: { name: `Level ${levels.length}`, elevation: levels.length ? top + 3000 : 0 } };
+    const level: Item = {
+      id: freshId('level'),
+      kind: 'level',
+      body: { name: `Level ${levels.length}`, elevation: levels.length ? top + 3000 : 0 },
+    };
     quietly(put([level], 'Level added'));
   };
   return (
@@ -77,7 +148,7 @@ function Levels() {
         <thead>
           <tr>
             <th>Name</th>
-            <th className="num">Elevation above datum</th>
+            <th className="num">Elevation above datum [{unitLabel('position', units)}]</th>
             <th>
               <span className="sr-only">Remove</span>
             </th>
@@ -87,13 +158,28 @@ function Levels() {
           {levels.map((level) => (
             <tr key={level.id}>
               <td>
-                <TextField quiet label={`Name of level ${level.body.name}`} value={level.body.name} commit={(name) => patch(level, { name }, `Level ${name} renamed`)} />
+                <TextField
+                  quiet
+                  label={`Name of level ${level.body.name}`}
+                  value={level.body.name}
+                  commit={(name) => patch(level, { name }, `Level ${name} renamed`)}
+                />
               </td>
               <td className="num w-40">
-                <QuantityField quiet kind="position" label={`Elevation of ${level.body.name}`} value={level.body.elevation} commit={(elevation) => patch(level, { elevation }, `Level ${level.body.name} moved`)} />
+                <QuantityField
+                  quiet
+                  kind="position"
+                  label={`Elevation of ${level.body.name}`}
+                  value={level.body.elevation}
+                  commit={(elevation) => patch(level, { elevation }, `Level ${level.body.name} moved`)}
+                />
               </td>
               <td className="num">
-                <button type="button" className="text-soft hover:text-oxide" onClick={() => quietly(remove([level.id], `Level ${level.body.name} removed`))}>
+                <button
+                  type="button"
+                  className="text-soft hover:text-oxide"
+                  onClick={() => quietly(remove([level.id], `Level ${level.body.name} removed`))}
+                >
                   Remove
                 </button>
               </td>
@@ -107,4 +193,3 @@ function Levels() {
     </section>
   );
 }
-

@@ -2,13 +2,11 @@ import { useMemo, useState, type KeyboardEvent } from 'react';
 import { markOf, riverDrawing, riverLayout, STANDARDS, type Combination, type Nature } from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
 import { NatureLegend } from '../../parts/NatureMark';
+import { useSize } from '../../parts/useSize';
 import { useProject, useView } from '../../project/context';
 import { LedgerPanel } from './LedgerPanel';
 
 type Show = 'all' | 'permanent' | 'variable' | string;
-
-const WIDTH = 860;
-const HEIGHT = 560;
 
 /** The load river, and the ledger of the member that is selected in it. Arrow keys walk along the path. */
 export function DescentRoom() {
@@ -16,6 +14,7 @@ export function DescentRoom() {
   const { selected, select } = useView();
   const [show, setShow] = useState<Show>('all');
   const { takedown } = computed;
+  const { ref, width, height } = useSize<HTMLDivElement>(756, 600);
 
   const combinations = useMemo((): Combination[] => {
     const standard = STANDARDS[brief.family];
@@ -26,10 +25,14 @@ export function DescentRoom() {
   const factor = useMemo(() => {
     const combination = combinations.find((candidate) => candidate.id === show);
     const permanent = (id: string) => id === 'permanent' || id === 'superimposed';
-    return (id: string) => (combination ? (combination.factors[id] ?? 0) : show === 'all' ? 1 : permanent(id) === (show === 'permanent') ? 1 : 0);
+    return (id: string) =>
+      combination ? (combination.factors[id] ?? 0) : show === 'all' ? 1 : permanent(id) === (show === 'permanent') ? 1 : 0;
   }, [combinations, show]);
 
-  const drawing = useMemo(() => riverDrawing({ building, takedown, selected, factor, width: WIDTH, height: HEIGHT }), [building, takedown, selected, factor]);
+  const drawing = useMemo(
+    () => riverDrawing({ building, takedown, selected, factor, width, height }),
+    [building, takedown, selected, factor, width, height],
+  );
   const natures = [...new Set(takedown.cases.map((loadCase) => loadCase.nature))] as Nature[];
 
   /** Down: to what carries it most; up: to what brings it most; left and right: to the neighbour on its level. */
@@ -44,16 +47,22 @@ export function DescentRoom() {
     }
     const size = (byCase: Readonly<Record<string, number>>) => Object.values(byCase).reduce((sum, value) => sum + Math.abs(value), 0);
     if (event.key === 'ArrowDown') {
-      const next = [...ledger.leaves].filter((leave) => leave.to && takedown.members.has(leave.to)).sort((a, b) => size(b.byCase) - size(a.byCase))[0];
+      const next = [...ledger.leaves]
+        .filter((leave) => leave.to && takedown.members.has(leave.to))
+        .sort((a, b) => size(b.byCase) - size(a.byCase))[0];
       if (next) go(next.to!);
     } else if (event.key === 'ArrowUp') {
-      const from = ledger.arrivals.flatMap((arrival) => (arrival.source.type === 'member' ? [{ id: arrival.source.member, size: size(arrival.byCase) }] : []));
+      const from = ledger.arrivals.flatMap((arrival) =>
+        arrival.source.type === 'member' ? [{ id: arrival.source.member, size: size(arrival.byCase) }] : [],
+      );
       const next = from.sort((a, b) => b.size - a.size)[0];
       if (next) go(next.id);
     } else {
-      const nodes = riverLayout({ building, takedown, width: WIDTH, height: HEIGHT });
+      const nodes = riverLayout({ building, takedown, width, height });
       const here = nodes.get(ledger.id)!;
-      const row = [...nodes.values()].filter((node) => node.kind === here.kind && Math.abs(node.y - here.y) < 45).sort((a, b) => a.x1 + a.x2 - b.x1 - b.x2);
+      const row = [...nodes.values()]
+        .filter((node) => node.kind === here.kind && Math.abs(node.y - here.y) < 45)
+        .sort((a, b) => a.x1 + a.x2 - b.x1 - b.x2);
       const next = row[row.findIndex((node) => node.id === here.id) + (event.key === 'ArrowRight' ? 1 : -1)];
       if (next) go(next.id);
     }
@@ -67,7 +76,10 @@ export function DescentRoom() {
     return (
       <div className="p-10">
         <h1 className="text-xl font-bold">Descent</h1>
-        <p className="mt-2 max-w-lg">There is nothing to take down yet. Write levels and load build-ups in Brief, then place columns, beams and footings in Survey; the load river appears here as you type.</p>
+        <p className="mt-2 max-w-lg">
+          There is nothing to take down yet. Write levels and load build-ups in Brief, then place columns, beams and footings in Survey; the
+          load river appears here as you type.
+        </p>
       </div>
     );
 
@@ -81,16 +93,26 @@ export function DescentRoom() {
       <div className="flex min-w-0 flex-1 flex-col px-4 pt-2">
         <div className="flex items-baseline gap-4">
           <h1 className="text-[17px] font-bold">Load river</h1>
-          <span className="flex-1 text-[13px] text-soft">what reaches the ground, and by which way</span>
+          <span className="flex-1 truncate text-[13px] text-soft">what reaches the ground, and by which way</span>
           <div className="flex border border-faint text-[13px]" role="group" aria-label="What is shown">
             {choices.map(({ value, label }) => (
-              <button key={value} type="button" aria-pressed={show === value} className={`px-2 py-0.5 ${show === value ? 'bg-wash font-semibold' : 'text-soft'}`} onClick={() => setShow(value)}>
+              <button
+                key={value}
+                type="button"
+                aria-pressed={show === value}
+                className={`px-2 py-0.5 ${show === value ? 'bg-wash font-semibold' : 'text-soft'}`}
+                onClick={() => setShow(value)}
+              >
                 {label}
               </button>
             ))}
             <label>
               <span className="sr-only">A combination</span>
-              <select className={`max-w-[180px] bg-transparent px-1 py-0.5 ${combinations.some((c) => c.id === show) ? 'font-semibold' : 'text-soft'}`} value={combinations.some((c) => c.id === show) ? show : ''} onChange={(event) => setShow(event.target.value || 'all')}>
+              <select
+                className={`max-w-[150px] bg-transparent px-1 py-0.5 ${combinations.some((c) => c.id === show) ? 'font-semibold' : 'text-soft'}`}
+                value={combinations.some((c) => c.id === show) ? show : ''}
+                onChange={(event) => setShow(event.target.value || 'all')}
+              >
                 <option value="">a combination…</option>
                 {combinations.map((combination) => (
                   <option key={combination.id} value={combination.id}>
@@ -101,10 +123,12 @@ export function DescentRoom() {
             </label>
           </div>
         </div>
-        <DrawingView drawing={drawing} className="min-h-0 w-full flex-1" onPick={select} nameOf={(id) => markOf(building, id)} onKeyDown={walk} />
+        <div ref={ref} className="min-h-0 flex-1 overflow-hidden">
+          <DrawingView drawing={drawing} onPick={select} nameOf={(id) => markOf(building, id)} onKeyDown={walk} />
+        </div>
         <div className="flex items-center justify-between pb-2">
           <NatureLegend natures={natures} />
-          <span className="text-[12px] text-soft">band widths are proportional to force; arrow keys walk the path</span>
+          <span className="text-[12px] text-soft">width of band: force; arrow keys walk the path</span>
         </div>
       </div>
       <LedgerPanel />

@@ -1,5 +1,17 @@
 import { useState } from 'react';
-import { arrivalTotal, caseFromId, formatQuantity, isPermanent, markOf, NATURE_LABEL, unitLabel, type Arrival, type ByCase, type Cause, type Nature } from '@plinth/core';
+import {
+  arrivalTotal,
+  caseFromId,
+  formatQuantity,
+  isPermanent,
+  markOf,
+  NATURE_LABEL,
+  unitLabel,
+  type Arrival,
+  type ByCase,
+  type Cause,
+  type Nature,
+} from '@plinth/core';
 import { Ladder } from '../../parts/Ladder';
 import { DrawingView } from '../../parts/DrawingView';
 import { PanelHead, SidePanel } from '../../parts/SidePanel';
@@ -21,7 +33,13 @@ function split(byCase: ByCase): { permanent: number; variable: [Nature, number][
 /** Natures of variable load that a set of values has, in the order of the columns of the ledger. */
 function columnsOf(list: readonly ByCase[]): Nature[] {
   const order: Nature[] = ['imposed', 'roofImposed', 'snow', 'wind', 'seismic'];
-  const present = new Set(list.flatMap((byCase) => split(byCase).variable.filter(([, value]) => Math.abs(value) > 1e-6).map(([nature]) => nature)));
+  const present = new Set(
+    list.flatMap((byCase) =>
+      split(byCase)
+        .variable.filter(([, value]) => Math.abs(value) > 1e-6)
+        .map(([nature]) => nature),
+    ),
+  );
   return order.filter((nature) => present.has(nature));
 }
 
@@ -36,8 +54,12 @@ export function LedgerPanel() {
   const { selected, select, openSheet } = useView();
   const [asked, setAsked] = useState<{ id: string; leave: number } | null>(null);
   const ledger = selected ? computed.takedown.members.get(selected) : undefined;
-  const diagram = useAsked(`moment ${selected}`, (engine) => (ledger?.kind === 'beam' ? engine.diagrams(ledger.id, ['moment'], 330, 120) : Promise.resolve(undefined)));
-  const causes = useAsked(`why ${asked?.id} ${asked?.leave}`, (engine) => (asked ? engine.causes(asked.id, asked.leave) : Promise.resolve(undefined)));
+  const diagram = useAsked(`moment ${selected}`, (engine) =>
+    ledger?.kind === 'beam' ? engine.diagrams(ledger.id, ['moment'], 330, 120) : Promise.resolve(undefined),
+  );
+  const causes = useAsked(`why ${asked?.id} ${asked?.leave}`, (engine) =>
+    asked ? engine.causes(asked.id, asked.leave) : Promise.resolve(undefined),
+  );
   if (!ledger)
     return (
       <SidePanel label="Ledger">
@@ -46,7 +68,8 @@ export function LedgerPanel() {
     );
   const totals = ledger.arrivals.map(arrivalTotal);
   const columns = columnsOf(totals);
-  const force = (value: number | undefined) => (value === undefined || Math.abs(value) < 0.5 ? '—' : formatQuantity(value, 'force', units, { bare: true }));
+  const force = (value: number | undefined) =>
+    value === undefined || Math.abs(value) < 0.5 ? '—' : formatQuantity(value, 'force', units, { bare: true });
   const cells = (byCase: ByCase) => {
     const { permanent, variable } = split(byCase);
     const of = new Map(variable);
@@ -81,7 +104,10 @@ export function LedgerPanel() {
   const open = asked?.id === ledger.id ? asked.leave : null;
   return (
     <SidePanel label={`Ledger of ${ledger.mark}`}>
-      <PanelHead mark={ledger.mark} what={`${ledger.transfer ? 'transfer ' : ''}${ledger.kind}${ledger.order ? `, no. ${ledger.order} in the order of calculation` : ''}`}>
+      <PanelHead
+        mark={ledger.mark}
+        what={`${ledger.transfer ? 'transfer ' : ''}${ledger.kind}${ledger.order ? `, no. ${ledger.order}` : ''}`}
+      >
         {member?.section ? `${member.section} · ${member.grade}` : (member?.reason ?? footing?.reason ?? '')}
       </PanelHead>
       <table className="grid-table mt-3 text-[13px]" aria-label="What arrives">
@@ -91,13 +117,19 @@ export function LedgerPanel() {
             <tr key={arrival.id}>
               <td>
                 {arrival.source.type === 'member' ? (
-                  <button type="button" className="text-left hover:text-oxide" onClick={() => select((arrival.source as { member: string }).member)}>
+                  <button
+                    type="button"
+                    className="text-left hover:text-oxide"
+                    onClick={() => select((arrival.source as { member: string }).member)}
+                  >
                     {arrival.label}
                   </button>
                 ) : (
                   arrival.label
                 )}
-                {ledger.kind === 'beam' || ledger.kind === 'wall' ? <span className="ml-1 text-[11.5px] text-soft">{where(arrival, units)}</span> : null}
+                {ledger.kind === 'beam' || ledger.kind === 'wall' ? (
+                  <span className="ml-1 text-[11.5px] text-soft">{where(arrival, units)}</span>
+                ) : null}
               </td>
               {cells(totals[i]!)}
             </tr>
@@ -121,7 +153,13 @@ export function LedgerPanel() {
                 ) : (
                   `to ${going(leave.to)}`
                 )}{' '}
-                <button type="button" className="btn-line ml-1 text-[12px]" aria-expanded={open === j} aria-label={`Why: what ${ledger.mark} hands to ${going(leave.to)}`} onClick={() => setAsked(open === j ? null : { id: ledger.id, leave: j })}>
+                <button
+                  type="button"
+                  className="btn-line ml-1 text-[12px]"
+                  aria-expanded={open === j}
+                  aria-label={`Why: what ${ledger.mark} hands to ${going(leave.to)}`}
+                  onClick={() => setAsked(open === j ? null : { id: ledger.id, leave: j })}
+                >
                   why?
                 </button>
               </td>
@@ -163,7 +201,8 @@ function Causes({ causes, depth }: { causes: readonly Cause[]; depth: number }) 
   const amount = (byCase: ByCase) => {
     const { permanent, variable } = split(byCase);
     const parts: string[] = Math.abs(permanent) > 0.5 ? [`permanent ${formatQuantity(permanent, 'force', units)}`] : [];
-    for (const [nature, value] of variable) if (Math.abs(value) > 0.5) parts.push(`${NATURE_LABEL[nature]} ${formatQuantity(value, 'force', units)}`);
+    for (const [nature, value] of variable)
+      if (Math.abs(value) > 0.5) parts.push(`${NATURE_LABEL[nature]} ${formatQuantity(value, 'force', units)}`);
     return parts.join(', ');
   };
   return (
@@ -181,7 +220,10 @@ function Causes({ causes, depth }: { causes: readonly Cause[]; depth: number }) 
               </details>
             ) : (
               <span>
-                {cause.label} <span className="text-soft">{amount(cause.byCase)} · {cause.detail}</span>
+                {cause.label}{' '}
+                <span className="text-soft">
+                  {amount(cause.byCase)} · {cause.detail}
+                </span>
               </span>
             )}
           </li>

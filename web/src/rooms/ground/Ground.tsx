@@ -10,14 +10,18 @@ export function GroundRoom() {
   const { building, computed, brief, units } = useProject();
   const { selected, select } = useView();
   const items = useItems('footing');
-  const rows = [...building.footings.keys()].map((id) => computed.footings.get(id)!).sort((a, b) => a.mark.localeCompare(b.mark, 'en', { numeric: true }));
+  const rows = [...building.footings.keys()]
+    .map((id) => computed.footings.get(id)!)
+    .sort((a, b) => a.mark.localeCompare(b.mark, 'en', { numeric: true }));
   const chosen = rows.find((footing) => footing.id === selected) ?? rows[0];
   const size = (value: number) => formatQuantity(value, 'length', units, { bare: true, figures: 3 });
   if (rows.length === 0)
     return (
       <div className="p-10">
         <h1 className="text-xl font-bold">Ground</h1>
-        <p className="mt-2 max-w-lg">There is no footing yet. Add one under each column in Survey; here it is sized from the service loads that reach it.</p>
+        <p className="mt-2 max-w-lg">
+          There is no footing yet. Add one under each column in Survey; here it is sized from the service loads that reach it.
+        </p>
       </div>
     );
   const item = items.find((candidate) => candidate.id === chosen?.id) as Extract<Item, { kind: 'footing' }> | undefined;
@@ -36,7 +40,7 @@ export function GroundRoom() {
             <thead>
               <tr>
                 <th>Mark</th>
-                <th className="num">Load, unfactored [{unitLabel('force', units)}]</th>
+                <th className="num">Load [{unitLabel('force', units)}]</th>
                 <th className="num">Pad [{unitLabel('length', units)}]</th>
                 <th className="num">Thick [{unitLabel('sectionLength', units)}]</th>
                 <th>Bars, bottom</th>
@@ -53,18 +57,38 @@ export function GroundRoom() {
               {rows.map((footing) => {
                 const ledger = computed.takedown.members.get(footing.id)!;
                 return (
-                  <tr key={footing.id} aria-selected={footing.id === chosen?.id} className="cursor-pointer" onClick={() => select(footing.id)}>
+                  <tr
+                    key={footing.id}
+                    aria-selected={footing.id === chosen?.id}
+                    className="cursor-pointer"
+                    onClick={() => select(footing.id)}
+                  >
                     <td>
-                      <button type="button" className="font-semibold" onClick={() => select(footing.id)}>
+                      <button type="button" className="font-semibold whitespace-nowrap" onClick={() => select(footing.id)}>
                         {footing.mark}
                       </button>
                     </td>
-                    <td className="num">{formatQuantity(Object.values(ledger.sum).reduce((sum, value) => sum + value, 0), 'force', units, { bare: true })}</td>
+                    <td className="num">
+                      {formatQuantity(
+                        Object.values(ledger.sum).reduce((sum, value) => sum + value, 0),
+                        'force',
+                        units,
+                        { bare: true },
+                      )}
+                    </td>
                     <td className="num">{footing.width ? `${size(footing.width)} × ${size(footing.length)}` : '—'}</td>
-                    <td className="num">{footing.thickness ? formatQuantity(footing.thickness, 'sectionLength', units, { bare: true, figures: 3 }) : '—'}</td>
-                    <td>{footing.bars ? `${footing.bars.alongX.count} + ${footing.bars.alongY.count} ${units === 'SI' ? 'ø' : ''}${footing.barId}` : <span className="text-soft">{footing.reason ?? 'none'}</span>}</td>
+                    <td className="num">
+                      {footing.thickness ? formatQuantity(footing.thickness, 'sectionLength', units, { bare: true, figures: 3 }) : '—'}
+                    </td>
+                    <td>
+                      {footing.bars ? (
+                        `${footing.bars.alongX.count} + ${footing.bars.alongY.count} ${units === 'SI' ? 'ø' : ''}${footing.barId}`
+                      ) : (
+                        <span className="text-soft">{footing.reason ?? 'none'}</span>
+                      )}
+                    </td>
                     <td className="num">{footing.width ? formatQuantity(footing.pressure, 'bearing', units, { bare: true }) : '—'}</td>
-                    <td>{footing.governing?.name ?? ''}</td>
+                    <td className="text-[13px]">{footing.governing?.name ?? ''}</td>
                     <td className="align-middle!">
                       <UtilisationBar value={footing.governing?.utilisation ?? null} state={footing.verdict} />
                     </td>
@@ -78,7 +102,12 @@ export function GroundRoom() {
             </tbody>
           </table>
         </div>
-        {chosen ? <DrawingView drawing={footingDrawing(chosen, brief.foundingDepth, units, 720, 300)} className="w-full max-h-[330px] shrink-0 border-t border-rule" /> : null}
+        {chosen ? (
+          <DrawingView
+            drawing={footingDrawing(chosen, brief.foundingDepth, units, 720, 300)}
+            className="w-full max-h-[330px] shrink-0 border-t border-rule"
+          />
+        ) : null}
       </div>
       {chosen && item ? (
         <SidePanel label={`Footing ${chosen.mark}`}>
@@ -87,7 +116,10 @@ export function GroundRoom() {
             <Ladder checks={chosen.checks} units={units} />
           </div>
           <SheetButton id={chosen.id} />
-          <p className="mt-3 text-[12px] text-soft">Settlement, sliding, uplift and eccentric load are not covered. Bearing is declared, not derived: a licensed engineer must confirm the ground.</p>
+          <p className="mt-3 text-[12px] text-soft">
+            Settlement, sliding, uplift and eccentric load are not covered. Bearing is declared, not derived: a licensed engineer must
+            confirm the ground.
+          </p>
         </SidePanel>
       ) : null}
     </>

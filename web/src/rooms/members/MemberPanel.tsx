@@ -17,7 +17,11 @@ export function MemberPanel() {
   const columns = useItems('column');
   const [combination, setCombination] = useState('');
   const member = selected ? computed.members.get(selected) : undefined;
-  const diagrams = useAsked(`diagrams ${selected} ${combination}`, (engine) => (member?.kind === 'beam' ? engine.diagrams(member.id, ['moment', 'shear', 'deflection'], 330, 104, combination || undefined) : Promise.resolve(undefined)));
+  const diagrams = useAsked(`diagrams ${selected} ${combination}`, (engine) =>
+    member?.kind === 'beam'
+      ? engine.diagrams(member.id, ['moment', 'shear', 'deflection'], 330, 104, combination || undefined)
+      : Promise.resolve(undefined),
+  );
   if (!member)
     return (
       <SidePanel label="Member">
@@ -26,7 +30,8 @@ export function MemberPanel() {
     );
   const item = beams.find((beam) => beam.id === member.id) ?? columns.find((column) => column.id === member.id)!;
   const truss = item.kind === 'beam' && item.body.role === 'truss';
-  const commit = (section: string | null) => patch(item, { section }, section ? `${member.mark}: ${section}` : `${member.mark}: section taken away`);
+  const commit = (section: string | null) =>
+    patch(item, { section }, section ? `${member.mark}: ${section}` : `${member.mark}: section taken away`);
   const section = member.section && catalogue().some((entry) => entry.designation === member.section) ? findSection(member.section) : null;
   const beam = building.beams.get(member.id);
   return (
@@ -40,7 +45,8 @@ export function MemberPanel() {
             <SectionField key={member.id} kind={member.kind} value={member.section} commit={commit} />
             {section ? (
               <p className="mt-1 text-[12px] text-soft">
-                {formatQuantity(section.mass, 'massPerLength', units)} · A {formatQuantity(section.properties.A, 'area', units)} · Wpl {formatQuantity(section.properties.Wply, 'sectionModulus', units)}
+                {formatQuantity(section.mass, 'massPerLength', units)} · A {formatQuantity(section.properties.A, 'area', units)} · Wpl{' '}
+                {formatQuantity(section.properties.Wply, 'sectionModulus', units)}
               </p>
             ) : null}
           </div>
@@ -51,9 +57,9 @@ export function MemberPanel() {
         <section aria-label="Diagrams" className="mt-2">
           <label className="block text-[12px] text-soft">
             Diagrams under
-            <select className="field text-ink" value={combination} onChange={(event) => setCombination(event.target.value)}>
-              {diagrams.combinations.map((name, i) => (
-                <option key={name} value={i === 0 ? '' : name}>
+            <select className="field text-ink" value={diagrams.shown ?? ''} onChange={(event) => setCombination(event.target.value)}>
+              {diagrams.combinations.map((name) => (
+                <option key={name} value={name}>
                   {name}
                 </option>
               ))}
@@ -66,7 +72,11 @@ export function MemberPanel() {
       ) : null}
       {member.results.map((result) => (
         <div key={result.philosophy} className="mt-3">
-          <Ladder checks={result.checks} units={units} title={member.results.length > 1 ? `Ladder, ${result.philosophy}` : 'Failure ladder'} />
+          <Ladder
+            checks={result.checks}
+            units={units}
+            title={member.results.length > 1 ? `Ladder, ${result.philosophy}` : 'Failure ladder'}
+          />
           <button type="button" className="btn mt-2" onClick={() => openSheet(`${member.id}~${result.philosophy}`)}>
             Open the sheet{member.results.length > 1 ? `, ${result.philosophy}` : ''}
           </button>
@@ -90,7 +100,10 @@ function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'column'; com
     try {
       const maxDepth = Number(depth);
       const factor = units === 'SI' ? 1 : 25.4;
-      setTried({ of: computed, list: await store.engine.candidates(id, depth.trim() && maxDepth > 0 ? { maxDepth: maxDepth * factor } : {}) });
+      setTried({
+        of: computed,
+        list: await store.engine.candidates(id, depth.trim() && maxDepth > 0 ? { maxDepth: maxDepth * factor } : {}),
+      });
     } finally {
       setBusy(false);
     }
@@ -106,10 +119,18 @@ function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'column'; com
         </button>
         <label className="text-[12px] text-soft">
           no deeper than [{units === 'SI' ? 'mm' : 'in'}]
-          <input className="field w-24!" value={depth} inputMode="decimal" onChange={(event) => setDepth(event.target.value)} placeholder="any" />
+          <input
+            className="field w-24!"
+            value={depth}
+            inputMode="decimal"
+            onChange={(event) => setDepth(event.target.value)}
+            placeholder="any"
+          />
         </label>
       </div>
-      {tried && tried.of !== computed ? <p className="mt-1 text-[12px] text-oxide">The project has changed since these were tried.</p> : null}
+      {tried && tried.of !== computed ? (
+        <p className="mt-1 text-[12px] text-oxide">The project has changed since these were tried.</p>
+      ) : null}
       {tried ? (
         <>
           <p className="mt-1 text-[13px]">
@@ -160,6 +181,8 @@ function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'column'; com
 /** A few that just fail, the lightest that carries, and those that come after it. */
 function visibleCandidates(list: readonly Candidate[], best: Candidate | null): Candidate[] {
   const carrying = list.filter((candidate) => candidate.verdict === 'carries' || candidate.verdict === 'tight').slice(0, 6);
-  const short = list.filter((candidate) => candidate.verdict === 'short' && candidate.utilisation !== null && (!best || candidate.mass <= best.mass)).slice(-3);
+  const short = list
+    .filter((candidate) => candidate.verdict === 'short' && candidate.utilisation !== null && (!best || candidate.mass <= best.mass))
+    .slice(-3);
   return [...short, ...carrying].sort((a, b) => a.mass - b.mass);
 }

@@ -6,25 +6,39 @@ import { MemberPanel } from './MemberPanel';
 
 type Filter = 'all' | VerdictWord;
 
+const intoView = (row: HTMLTableRowElement | null) => row?.scrollIntoView({ block: 'nearest' });
+
 /** Schedule of beams and columns in the order of calculation, with what governs each. */
 export function MembersRoom() {
   const { building, computed, units } = useProject();
   const { selected, select, level } = useView();
   const [filter, setFilter] = useState<Filter>('all');
   const [onlyLevel, setOnlyLevel] = useState(false);
-  const rows = computed.takedown.order.filter((id) => computed.members.has(id)).map((id) => ({ member: computed.members.get(id)!, ledger: computed.takedown.members.get(id)! }));
+  const rows = computed.takedown.order
+    .filter((id) => computed.members.has(id))
+    .map((id) => ({ member: computed.members.get(id)!, ledger: computed.takedown.members.get(id)! }));
   const levelOf = (id: string) => building.beams.get(id)?.level ?? building.columns.get(id)?.top ?? '';
-  const shown = rows.filter(({ member }) => (filter === 'all' || member.verdict === filter) && (!onlyLevel || !level || levelOf(member.id) === level));
+  const shown = rows.filter(
+    ({ member }) => (filter === 'all' || member.verdict === filter) && (!onlyLevel || !level || levelOf(member.id) === level),
+  );
   const mass = rows.reduce((sum, { member }) => sum + massOf(member.id), 0);
   function massOf(id: string): number {
     const ledger = computed.takedown.members.get(id)!;
-    return ledger.arrivals.filter((arrival) => arrival.source.type === 'ownWeight').reduce((sum, arrival) => sum + (arrival.byCase['permanent'] ?? 0) * (arrival.shape.type === 'point' ? 1 : arrival.shape.to - arrival.shape.from), 0);
+    return ledger.arrivals
+      .filter((arrival) => arrival.source.type === 'ownWeight')
+      .reduce(
+        (sum, arrival) =>
+          sum + (arrival.byCase['permanent'] ?? 0) * (arrival.shape.type === 'point' ? 1 : arrival.shape.to - arrival.shape.from),
+        0,
+      );
   }
   if (rows.length === 0)
     return (
       <div className="p-10">
         <h1 className="text-xl font-bold">Members</h1>
-        <p className="mt-2 max-w-lg">There are no beams and columns yet. Place them in Survey; here they get their sections and are checked.</p>
+        <p className="mt-2 max-w-lg">
+          There are no beams and columns yet. Place them in Survey; here they get their sections and are checked.
+        </p>
       </div>
     );
   return (
@@ -32,18 +46,24 @@ export function MembersRoom() {
       <div className="flex min-w-0 flex-1 flex-col px-4 pt-2">
         <div className="flex items-baseline gap-4">
           <h1 className="text-[17px] font-bold">Members</h1>
-          <span className="flex-1 text-[13px] text-soft">
+          <span className="flex-1 truncate text-[13px] text-soft">
             {rows.length} in the order of calculation; own weight {formatQuantity(mass, 'force', units)}
           </span>
-          <label className="text-[13px]">
-            <input type="checkbox" className="accent-oxide" checked={onlyLevel} onChange={(event) => setOnlyLevel(event.target.checked)} /> only the level of the plumb
+          <label className="text-[13px] whitespace-nowrap">
+            <input type="checkbox" className="accent-oxide" checked={onlyLevel} onChange={(event) => setOnlyLevel(event.target.checked)} />{' '}
+            only the level of the plumb
           </label>
           <label className="text-[13px]">
             <span className="sr-only">State</span>
-            <select className="border border-faint bg-transparent px-1" value={filter} onChange={(event) => setFilter(event.target.value as Filter)}>
+            <select
+              className="border border-faint bg-transparent px-1"
+              value={filter}
+              onChange={(event) => setFilter(event.target.value as Filter)}
+            >
               {(['all', 'short', 'unproven', 'tight', 'carries'] as const).map((value) => (
                 <option key={value} value={value}>
-                  {value === 'all' ? 'every state' : value} ({value === 'all' ? rows.length : rows.filter(({ member }) => member.verdict === value).length})
+                  {value === 'all' ? 'every state' : value} (
+                  {value === 'all' ? rows.length : rows.filter(({ member }) => member.verdict === value).length})
                 </option>
               ))}
             </select>
@@ -69,7 +89,13 @@ export function MembersRoom() {
             </thead>
             <tbody>
               {shown.map(({ member, ledger }) => (
-                <tr key={member.id} aria-selected={member.id === selected} onClick={() => select(member.id)} className="cursor-pointer">
+                <tr
+                  key={member.id}
+                  ref={member.id === selected ? intoView : undefined}
+                  aria-selected={member.id === selected}
+                  onClick={() => select(member.id)}
+                  className="cursor-pointer"
+                >
                   <td className="num text-soft">{ledger.order || '—'}</td>
                   <td>
                     <button type="button" className="font-semibold" onClick={() => select(member.id)}>
@@ -78,10 +104,19 @@ export function MembersRoom() {
                     {ledger.transfer && member.kind === 'beam' ? <span className="ml-1 text-[12px] text-soft">transfer</span> : null}
                   </td>
                   <td className="text-soft">{building.levels.find((entry) => entry.id === levelOf(member.id))?.body.name}</td>
-                  <td>{member.section ?? <span className="text-soft">—</span>}</td>
+                  <td className="whitespace-nowrap">
+                    {member.section ?? <span className="text-soft">{building.beams.get(member.id)?.role === 'truss' ? 'truss' : '—'}</span>}
+                  </td>
                   <td className="text-soft">{member.grade ?? ''}</td>
-                  <td className="num">{formatQuantity(Object.values(ledger.sum).reduce((sum, value) => sum + value, 0), 'force', units, { bare: true, figures: 4 })}</td>
-                  <td>{member.governing ? member.governing.name : <span className="text-soft">{member.reason}</span>}</td>
+                  <td className="num">
+                    {formatQuantity(
+                      Object.values(ledger.sum).reduce((sum, value) => sum + value, 0),
+                      'force',
+                      units,
+                      { bare: true, figures: 4 },
+                    )}
+                  </td>
+                  <td>{member.governing ? member.governing.name : <span className="text-[12px] text-soft">{member.reason}</span>}</td>
                   <td className="align-middle!">
                     <UtilisationBar value={member.governing?.utilisation ?? null} state={member.verdict} />
                   </td>

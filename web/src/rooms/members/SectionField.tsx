@@ -3,7 +3,15 @@ import { catalogue, findSection } from '@plinth/core';
 import { useProject } from '../../project/context';
 
 /** A section by its designation: typed or picked from the catalogue of the family; empty takes it away. */
-export function SectionField({ kind, value, commit }: { kind: 'beam' | 'column'; value: string | null; commit: (section: string | null) => Promise<void> }) {
+export function SectionField({
+  kind,
+  value,
+  commit,
+}: {
+  kind: 'beam' | 'column';
+  value: string | null;
+  commit: (section: string | null) => Promise<void>;
+}) {
   const { brief } = useProject();
   const id = useId();
   const [text, setText] = useState<string | null>(null);

@@ -30,7 +30,8 @@ export function PackageRoom() {
         <Exports id={id} />
       </div>
       <p className="mt-2 max-w-4xl border border-oxide px-3 py-2 text-[13px]">
-        Design aid. Every number here must be confirmed by a licensed engineer against the codes in force where the building stands. Not covered: {standard.notCovered.join('; ')}.
+        Design aid. Every number here must be confirmed by a licensed engineer against the codes in force where the building stands. Not
+        covered: {standard.notCovered.join('; ')}.
       </p>
 
       <section className="mt-5 max-w-4xl" aria-label="Balance">
@@ -55,7 +56,8 @@ export function PackageRoom() {
                 <td className={`num ${Math.abs(line.lost.force) > 1 ? 'font-semibold text-oxide' : ''}`}>{force(line.lost.force)}</td>
                 <td className="num">{force(Math.abs(line.gap.force) < 1 ? 0 : line.gap.force)}</td>
                 <td className="num">
-                  {formatQuantity(line.offsets.aboutX, 'moment', units, { bare: true, figures: 3 })}, {formatQuantity(line.offsets.aboutY, 'moment', units, { bare: true, figures: 3 })}
+                  {formatQuantity(line.offsets.aboutX, 'moment', units, { bare: true, figures: 3 })},{' '}
+                  {formatQuantity(line.offsets.aboutY, 'moment', units, { bare: true, figures: 3 })}
                 </td>
               </tr>
             ))}
@@ -131,7 +133,13 @@ export function PackageRoom() {
                 <tr key={memberId}>
                   <td className="num text-soft">{computed.takedown.members.get(memberId)!.order || '—'}</td>
                   <td className="font-semibold">{design.mark}</td>
-                  <td>{pad ? (pad.width ? `${formatQuantity(pad.width, 'length', units, { figures: 3, bare: true })} × ${formatQuantity(pad.length, 'length', units, { figures: 3 })}` : '—') : ((design as { section: string | null }).section ?? '—')}</td>
+                  <td>
+                    {pad
+                      ? pad.width
+                        ? `${formatQuantity(pad.width, 'length', units, { figures: 3, bare: true })} × ${formatQuantity(pad.length, 'length', units, { figures: 3 })}`
+                        : '—'
+                      : ((design as { section: string | null }).section ?? '—')}
+                  </td>
                   <td>{design.governing?.name ?? design.reason}</td>
                   <td className="text-soft">{design.governing?.clause}</td>
                   <td className="num font-semibold">{design.governing?.utilisation?.toFixed(2) ?? '—'}</td>
@@ -275,7 +283,13 @@ function OpenAssumption({ text, reason, list }: Group) {
         >
           <label className="flex-1 text-[12px] text-soft">
             Why it may be taken so
-            <input className="field text-ink" value={why} onChange={(event) => setWhy(event.target.value)} autoFocus onKeyDown={(event) => event.key === 'Escape' && setWriting(false)} />
+            <input
+              className="field text-ink"
+              value={why}
+              onChange={(event) => setWhy(event.target.value)}
+              autoFocus
+              onKeyDown={(event) => event.key === 'Escape' && setWriting(false)}
+            />
           </label>
           <button type="submit" className="btn btn-main">
             Confirm{list.length > 1 ? ` in ${list.length} places` : ''}
@@ -300,8 +314,15 @@ function ConfirmedAssumption({ assumption }: { assumption: RecordedAssumption })
   const ids = answers.filter((answer) => answer.body.key === assumption.key).map((answer) => answer.id);
   return (
     <li className="border-b border-rule py-1">
-      <b className="font-semibold">{assumption.mark}</b> {assumption.text} <span className="text-soft">{assumption.answer!.reason} ({assumption.answer!.by})</span>{' '}
-      <button type="button" className="btn-line no-print" onClick={() => quietly(remove(ids, `Opened again: ${assumption.mark}, ${assumption.text}`.slice(0, 200)))}>
+      <b className="font-semibold">{assumption.mark}</b> {assumption.text}{' '}
+      <span className="text-soft">
+        {assumption.answer!.reason} ({assumption.answer!.by})
+      </span>{' '}
+      <button
+        type="button"
+        className="btn-line no-print"
+        onClick={() => quietly(remove(ids, `Opened again: ${assumption.mark}, ${assumption.text}`.slice(0, 200)))}
+      >
         open again
       </button>
     </li>
@@ -326,7 +347,9 @@ function Journal({ id, version }: { id: string; version: number }) {
           {(data ?? []).slice(0, 60).map((entry) => (
             <tr key={entry.version}>
               <td className="num text-soft">{entry.version}</td>
-              <td className="text-soft whitespace-nowrap">{new Date(entry.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}</td>
+              <td className="text-soft whitespace-nowrap">
+                {new Date(entry.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
+              </td>
               <td>{entry.who}</td>
               <td>{entry.summary}</td>
             </tr>

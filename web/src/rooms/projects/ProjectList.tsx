@@ -42,7 +42,10 @@ export function ProjectList() {
           Light or dark
         </button>
       </header>
-      <p className="mt-1 max-w-2xl text-soft">Takes loads down through a building, from roof to ground, and sizes what carries them against design codes. Its results must be confirmed by a licensed engineer.</p>
+      <p className="mt-1 max-w-2xl text-soft">
+        Takes loads down through a building, from roof to ground, and sizes what carries them against design codes. Its results must be
+        confirmed by a licensed engineer.
+      </p>
 
       <section className="mt-8" aria-label="Projects">
         <h2 className="label">Projects</h2>
@@ -51,7 +54,11 @@ export function ProjectList() {
             {error.message}
           </p>
         ) : null}
-        {projects && projects.length === 0 ? <p className="mt-2">There is no project yet. Begin one below, read a project file, or start with demonstration buildings: ./plinth demo.</p> : null}
+        {projects && projects.length === 0 ? (
+          <p className="mt-2">
+            There is no project yet. Begin one below, read a project file, or start with demonstration buildings: ./plinth demo.
+          </p>
+        ) : null}
         <table className="grid-table mt-2">
           <thead>
             <tr>
@@ -150,7 +157,10 @@ export function ProjectList() {
             </p>
           ) : null}
           <p className="mt-6 text-[13px] text-soft">
-            For programs: <a className="btn-line" href="/api/docs">calculations over HTTP</a>
+            For programs:{' '}
+            <a className="btn-line" href="/api/docs">
+              calculations over HTTP
+            </a>
           </p>
         </section>
       </div>

@@ -1,13 +1,21 @@
 import { useMemo, useState } from 'react';
 import { markOf, planDrawing, type Item } from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
+import { useSize } from '../../parts/useSize';
 import { useProject, useView } from '../../project/context';
 import { freshId, nextMark, useEdit } from '../../project/useEdit';
 import { Inspector } from './Inspector';
 import { MemberTable, TABLES, type TableKind } from './MemberTable';
 import { candidatesAt } from './place';
 
-const ADD: Record<TableKind, string> = { beam: 'Add a beam', column: 'Add a column', wall: 'Add a wall', hanger: 'Add a hanger', footing: 'Add a footing', load: 'Add a load' };
+const ADD: Record<TableKind, string> = {
+  beam: 'Add a beam',
+  column: 'Add a column',
+  wall: 'Add a wall',
+  hanger: 'Add a hanger',
+  footing: 'Add a footing',
+  load: 'Add a load',
+};
 
 /** Levels and members as an editable table beside a plan drawn to scale from them. */
 export function SurveyRoom() {
@@ -16,15 +24,30 @@ export function SurveyRoom() {
   const { put, quietly } = useEdit();
   const [table, setTable] = useState<TableKind>('beam');
   const shown = level ?? building.levels[0]?.id ?? '';
+  const { ref, width, height } = useSize<HTMLDivElement>(788, 360);
   const drawing = useMemo(
-    () => planDrawing({ building, level: shown, selected, transfers: new Set([...computed.takedown.members.values()].filter((member) => member.transfer).map((member) => member.id)), width: 760, height: 400 }),
-    [building, computed, shown, selected],
+    () =>
+      planDrawing({
+        building,
+        level: shown,
+        selected,
+        transfers: new Set([...computed.takedown.members.values()].filter((member) => member.transfer).map((member) => member.id)),
+        width,
+        height,
+      }),
+    [building, computed, shown, selected, width, height],
   );
   const levelName = building.levels.find((entry) => entry.id === shown)?.body.name ?? '';
   const below = building.levels[building.levels.findIndex((entry) => entry.id === shown) + 1]?.id ?? shown;
 
   const add = () => {
-    const marks = [...building.beams.values(), ...building.columns.values(), ...building.walls.values(), ...building.hangers.values(), ...building.footings.values()].map((member) => member.mark);
+    const marks = [
+      ...building.beams.values(),
+      ...building.columns.values(),
+      ...building.walls.values(),
+      ...building.hangers.values(),
+      ...building.footings.values(),
+    ].map((member) => member.mark);
     const metre = units === 'SI' ? 1000 : 304.8;
     const id = freshId(table);
     const common = { status: 'new', note: '' } as const;
@@ -34,19 +57,95 @@ export function SurveyRoom() {
           const from = { x: 0, y: 0 };
           const to = { x: 6 * metre, y: 0 };
           const by = (point: { x: number; y: number }) => candidatesAt(building, shown, point, id)[0]?.id ?? null;
-          return { id, kind: 'beam', body: { ...common, mark: nextMark('B', marks), level: shown, from, to, role: 'beam', section: null, grade: null, ownWeight: 0.5, supports: [{ at: 0, by: by(from), holdsDown: false }, { at: 6 * metre, by: by(to), holdsDown: false }], hinges: [], strips: [], restraint: 'supports', restraintPoints: [] } };
+          return {
+            id,
+            kind: 'beam',
+            body: {
+              ...common,
+              mark: nextMark('B', marks),
+              level: shown,
+              from,
+              to,
+              role: 'beam',
+              section: null,
+              grade: null,
+              ownWeight: 0.5,
+              supports: [
+                { at: 0, by: by(from), holdsDown: false },
+                { at: 6 * metre, by: by(to), holdsDown: false },
+              ],
+              hinges: [],
+              strips: [],
+              restraint: 'supports',
+              restraintPoints: [],
+            },
+          };
         }
         case 'column':
-          return { id, kind: 'column', body: { ...common, mark: nextMark('C', marks), at: { x: 0, y: 0 }, base: below, top: shown, by: null, section: null, grade: null, ownWeight: 0.5, factorY: 1, factorZ: 1 } };
+          return {
+            id,
+            kind: 'column',
+            body: {
+              ...common,
+              mark: nextMark('C', marks),
+              at: { x: 0, y: 0 },
+              base: below,
+              top: shown,
+              by: null,
+              section: null,
+              grade: null,
+              ownWeight: 0.5,
+              factorY: 1,
+              factorZ: 1,
+            },
+          };
         case 'wall':
-          return { id, kind: 'wall', body: { ...common, mark: nextMark('W', marks), from: { x: 0, y: 0 }, to: { x: 3 * metre, y: 0 }, base: below, top: shown, weight: 0.004, construction: '', by: null } };
+          return {
+            id,
+            kind: 'wall',
+            body: {
+              ...common,
+              mark: nextMark('W', marks),
+              from: { x: 0, y: 0 },
+              to: { x: 3 * metre, y: 0 },
+              base: below,
+              top: shown,
+              weight: 0.004,
+              construction: '',
+              by: null,
+            },
+          };
         case 'hanger':
-          return { id, kind: 'hanger', body: { ...common, mark: nextMark('R', marks), at: { x: 0, y: 0 }, top: shown, base: below, by: null, ownWeight: 0.03 } };
+          return {
+            id,
+            kind: 'hanger',
+            body: { ...common, mark: nextMark('R', marks), at: { x: 0, y: 0 }, top: shown, base: below, by: null, ownWeight: 0.03 },
+          };
         case 'footing':
-          return { id, kind: 'footing', body: { ...common, mark: nextMark('F', marks), at: { x: 0, y: 0 }, level: shown, width: null, length: null, thickness: null, method: 'full', bearing: null } };
+          return {
+            id,
+            kind: 'footing',
+            body: {
+              ...common,
+              mark: nextMark('F', marks),
+              at: { x: 0, y: 0 },
+              level: shown,
+              width: null,
+              length: null,
+              thickness: null,
+              method: 'full',
+              bearing: null,
+            },
+          };
         case 'load': {
           const on = selected && building.beams.has(selected) ? selected : [...building.beams.keys()][0];
-          return on ? { id, kind: 'load', body: { label: 'new load', on, type: 'point', nature: 'imposed', use: 'A', at: 0, force: 0, from: 0, to: 0, intensity: 0 } } : null;
+          return on
+            ? {
+                id,
+                kind: 'load',
+                body: { label: 'new load', on, type: 'point', nature: 'imposed', use: 'A', at: 0, force: 0, from: 0, to: 0, intensity: 0 },
+              }
+            : null;
         }
       }
     };
@@ -59,7 +158,10 @@ export function SurveyRoom() {
     return (
       <div className="p-10">
         <h1 className="text-xl font-bold">Survey</h1>
-        <p className="mt-2 max-w-lg">Members stand between levels, and there is only one. Go to Brief and add the levels of the building from the ground up; then place columns, beams and footings here.</p>
+        <p className="mt-2 max-w-lg">
+          Members stand between levels, and there is only one. Go to Brief and add the levels of the building from the ground up; then place
+          columns, beams and footings here.
+        </p>
       </div>
     );
 
@@ -68,13 +170,25 @@ export function SurveyRoom() {
       <div className="flex min-w-0 flex-1 flex-col">
         <div className="flex items-baseline justify-between px-4 pt-2">
           <h1 className="text-[17px] font-bold">
-            Survey <span className="ml-2 text-[13px] font-normal text-soft">plan of {levelName}, to scale; solid posts come up from below, hollow ones start here</span>
+            Survey{' '}
+            <span className="ml-2 text-[13px] font-normal text-soft">
+              plan of {levelName}, to scale; solid posts come up from below, hollow ones start here
+            </span>
           </h1>
         </div>
-        <DrawingView drawing={drawing} className="min-h-0 w-full flex-[5]" onPick={select} nameOf={(id) => markOf(building, id)} />
+        <div ref={ref} className="min-h-0 flex-[5] overflow-hidden">
+          <DrawingView drawing={drawing} onPick={select} nameOf={(id) => markOf(building, id)} />
+        </div>
         <div className="flex items-center gap-1 border-y border-rule px-4 py-1" role="tablist" aria-label="Schedules">
           {TABLES.map(({ kind, title }) => (
-            <button key={kind} type="button" role="tab" aria-selected={table === kind} className={`px-2 ${table === kind ? 'border-b-2 border-oxide font-semibold' : 'text-soft'}`} onClick={() => setTable(kind)}>
+            <button
+              key={kind}
+              type="button"
+              role="tab"
+              aria-selected={table === kind}
+              className={`px-2 ${table === kind ? 'border-b-2 border-oxide font-semibold' : 'text-soft'}`}
+              onClick={() => setTable(kind)}
+            >
               {title}
             </button>
           ))}

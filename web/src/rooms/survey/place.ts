@@ -3,7 +3,13 @@ import { planLength, pointAlong, type Building, type Item, type PlanPoint } from
 type Member = Extract<Item, { kind: 'beam' | 'column' | 'wall' | 'hanger' | 'footing' }>;
 
 /** What may take the load of a member at a point of a level: nearest first, within reach. */
-export function candidatesAt(building: Building, level: string, point: PlanPoint, self: string, reach = 300): { id: string; mark: string; distance: number }[] {
+export function candidatesAt(
+  building: Building,
+  level: string,
+  point: PlanPoint,
+  self: string,
+  reach = 300,
+): { id: string; mark: string; distance: number }[] {
   const found: { id: string; mark: string; distance: number }[] = [];
   const near = (id: string, mark: string, at: PlanPoint) => {
     const distance = Math.hypot(at.x - point.x, at.y - point.y);
@@ -24,7 +30,15 @@ export function candidatesAt(building: Building, level: string, point: PlanPoint
 
 /** Everything that could be named as a support, for a list: beams, columns, walls, hangers, footings. */
 export function supportOptions(building: Building, self: string, kinds: readonly Member['kind'][]): { value: string; label: string }[] {
-  const lists = { beam: building.beams, column: building.columns, wall: building.walls, hanger: building.hangers, footing: building.footings } as const;
-  const options = kinds.flatMap((kind) => [...lists[kind]].filter(([id]) => id !== self).map(([id, member]) => ({ value: id, label: `${member.mark} (${kind})` })));
+  const lists = {
+    beam: building.beams,
+    column: building.columns,
+    wall: building.walls,
+    hanger: building.hangers,
+    footing: building.footings,
+  } as const;
+  const options = kinds.flatMap((kind) =>
+    [...lists[kind]].filter(([id]) => id !== self).map(([id, member]) => ({ value: id, label: `${member.mark} (${kind})` })),
+  );
   return [{ value: '', label: 'nothing' }, ...options.sort((a, b) => a.label.localeCompare(b.label, 'en', { numeric: true }))];
 }

@@ -15,13 +15,36 @@ export const SHEAR: Safety = { phi: 0.9, omega: 1.67 };
 export const SHEAR_STOCKY_WEB: Safety = { phi: 1.0, omega: 1.5 };
 
 /** Available strength of a philosophy from a nominal strength: phi Rn (LRFD), or Rn / Omega (ASD), AISC 360-16 B3. */
-export function availableStrength(nominal: number, safety: Safety, philosophy: Philosophy, symbols: { nominal: string; available: string }, kind: Kind, sheet?: Sheet): number {
+export function availableStrength(
+  nominal: number,
+  safety: Safety,
+  philosophy: Philosophy,
+  symbols: { nominal: string; available: string },
+  kind: Kind,
+  sheet?: Sheet,
+): number {
   if (philosophy.basis === 'factored') {
     sheet?.given('phi', safety.phi, 'ratio', 'resistance factor');
-    sheet?.step(symbols.available, `phi * ${symbols.nominal}`, { phi: safety.phi, [symbols.nominal]: nominal }, safety.phi * nominal, kind, 'B3.1', 'design strength, LRFD');
+    sheet?.step(
+      symbols.available,
+      `phi * ${symbols.nominal}`,
+      { phi: safety.phi, [symbols.nominal]: nominal },
+      safety.phi * nominal,
+      kind,
+      'B3.1',
+      'design strength, LRFD',
+    );
     return safety.phi * nominal;
   }
   sheet?.given('Omega', safety.omega, 'ratio', 'safety factor');
-  sheet?.step(symbols.available, `${symbols.nominal} / Omega`, { Omega: safety.omega, [symbols.nominal]: nominal }, nominal / safety.omega, kind, 'B3.2', 'allowable strength, ASD');
+  sheet?.step(
+    symbols.available,
+    `${symbols.nominal} / Omega`,
+    { Omega: safety.omega, [symbols.nominal]: nominal },
+    nominal / safety.omega,
+    kind,
+    'B3.2',
+    'allowable strength, ASD',
+  );
   return nominal / safety.omega;
 }

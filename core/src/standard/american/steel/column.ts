@@ -21,12 +21,26 @@ export function criticalStress(Fe: number, Fy: number, sheet?: Sheet): number {
 export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
   const { section, grade, axial, combination } = input;
   requireBasis(input.basis, philosophy.basis);
-  const moments = unproven('Moments from the beams', 'AISC 360-16 H1', 'instability', 'moments of beams that frame in off-centre are not written yet; the column is proved in axial load only');
+  const moments = unproven(
+    'Moments from the beams',
+    'AISC 360-16 H1',
+    'instability',
+    'moments of beams that frame in off-centre are not written yet; the column is proved in axial load only',
+  );
   const withMoments = (checks: Check[]) => {
     sheet?.verdict(moments);
     return [...checks, moments];
   };
-  if (axial < 0) return withMoments([unproven('Compression', 'AISC 360-16 E1', 'ductile', `the column is in tension under ${combination}; tension is not written yet`, sheet)]);
+  if (axial < 0)
+    return withMoments([
+      unproven(
+        'Compression',
+        'AISC 360-16 E1',
+        'ductile',
+        `the column is in tension under ${combination}; tension is not written yet`,
+        sheet,
+      ),
+    ]);
   const [E, G, Fy] = [grade.E, grade.G, yieldStrength(grade, 1)];
   const { A, Iy: Ix, Iz: Iy, It: J, Iw: Cw, iy: rx, iz: ry } = section.properties;
   const { outline } = section.shape;
@@ -37,13 +51,37 @@ export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, she
   sheet?.given('A_g', A, 'area', 'gross area', section.designation);
   const local = sheet?.scope('Local slenderness');
   const slender = partsInCompression(section).filter((part) => isSlenderInCompression(part, E, Fy, outline === 'tube', local));
-  if (slender.length) return withMoments([unproven('Flexural buckling', 'AISC 360-16 E7', 'instability', `${section.designation}: ${slender.map((part) => part.title).join(' and ')} slender in compression; effective areas are not written yet`, sheet)]);
+  if (slender.length)
+    return withMoments([
+      unproven(
+        'Flexural buckling',
+        'AISC 360-16 E7',
+        'instability',
+        `${section.designation}: ${slender.map((part) => part.title).join(' and ')} slender in compression; effective areas are not written yet`,
+        sheet,
+      ),
+    ]);
   const checks: Check[] = [];
   const strength = (name: string, clause: string, Fe: number, inner?: Sheet) => {
     const Pn = criticalStress(Fe, Fy, inner) * A;
     inner?.step('P_n', 'F_cr * A_g', { F_cr: Pn / A, A_g: A }, Pn, 'force', '(E3-1)', 'nominal compressive strength');
     const capacity = availableStrength(Pn, COMPRESSION, philosophy, { nominal: 'P_n', available: 'P_c' }, 'force', inner);
-    checks.push(compare({ name, clause, mode: 'instability', kind: 'force', demand: axial, demandSymbol: 'P_r', capacity, capacitySymbol: 'P_c', combination }, inner));
+    checks.push(
+      compare(
+        {
+          name,
+          clause,
+          mode: 'instability',
+          kind: 'force',
+          demand: axial,
+          demandSymbol: 'P_r',
+          capacity,
+          capacitySymbol: 'P_c',
+          combination,
+        },
+        inner,
+      ),
+    );
   };
   for (const [title, Lc, r] of [
     ['Flexural buckling, major axis', input.lengthY, rx],
@@ -65,8 +103,25 @@ export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, she
     inner?.given('I_x', Ix, 'secondMoment', 'major axis', section.designation);
     inner?.given('I_y', Iy, 'secondMoment', 'minor axis', section.designation);
     const Fe = ((Math.PI ** 2 * E * Cw) / input.lengthT ** 2 + G * J) / (Ix + Iy);
-    inner?.step('F_e', '(pi^2 * E * C_w / L_cz^2 + G * J) / (I_x + I_y)', { E, C_w: Cw, L_cz: input.lengthT, G, J, I_x: Ix, I_y: Iy }, Fe, 'stress', '(E4-2)', 'elastic torsional buckling stress');
+    inner?.step(
+      'F_e',
+      '(pi^2 * E * C_w / L_cz^2 + G * J) / (I_x + I_y)',
+      { E, C_w: Cw, L_cz: input.lengthT, G, J, I_x: Ix, I_y: Iy },
+      Fe,
+      'stress',
+      '(E4-2)',
+      'elastic torsional buckling stress',
+    );
     strength('Torsional buckling', 'AISC 360-16 E4', Fe, inner);
-  } else if (outline === 'channel') checks.push(unproven('Flexural-torsional buckling', 'AISC 360-16 E4', 'instability', 'flexural-torsional buckling of channels is not written yet', sheet));
+  } else if (outline === 'channel')
+    checks.push(
+      unproven(
+        'Flexural-torsional buckling',
+        'AISC 360-16 E4',
+        'instability',
+        'flexural-torsional buckling of channels is not written yet',
+        sheet,
+      ),
+    );
   return withMoments(checks);
 }

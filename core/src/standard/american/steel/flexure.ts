@@ -19,7 +19,15 @@ export function momentGradientFactor(segment: Segment, sheet?: Sheet): number {
     sheet.given('M_A', MA, 'moment', 'at a quarter');
     sheet.given('M_B', MB, 'moment', 'at the middle');
     sheet.given('M_C', MC, 'moment', 'at three quarters');
-    sheet.step('C_b', '12.5 * M_max / (2.5 * M_max + 3 * M_A + 4 * M_B + 3 * M_C)', { M_max: Mmax, M_A: MA, M_B: MB, M_C: MC }, Cb, 'ratio', '(F1-1)', 'moment gradient factor');
+    sheet.step(
+      'C_b',
+      '12.5 * M_max / (2.5 * M_max + 3 * M_A + 4 * M_B + 3 * M_C)',
+      { M_max: Mmax, M_A: MA, M_B: MB, M_C: MC },
+      Cb,
+      'ratio',
+      '(F1-1)',
+      'moment gradient factor',
+    );
   }
   return Cb;
 }
@@ -51,7 +59,14 @@ export function lateralTorsionalI(section: Section, Lb: number, Cb: number, Mp: 
     sheet.step('h_0', 'd - t_f', { d: shape.h, t_f: shape.tf }, h0, 'sectionLength', 'F2.2', 'between flange centroids');
     sheet.step('r_ts', 'sqrt(sqrt(I_y * C_w) / S_x)', { I_y: Iy, C_w: Cw, S_x: Sx }, rts, 'sectionLength', '(F2-7)');
     sheet.step('L_p', '1.76 * r_y * sqrt(E / F_y)', { r_y: ry, E, F_y: Fy }, Lp, 'length', '(F2-5)');
-    sheet.step('L_r', '1.95 * r_ts * E / (0.7 * F_y) * sqrt(J / (S_x * h_0) + sqrt((J / (S_x * h_0))^2 + 6.76 * (0.7 * F_y / E)^2))', { r_ts: rts, E, F_y: Fy, J, S_x: Sx, h_0: h0 }, Lr, 'length', '(F2-6)');
+    sheet.step(
+      'L_r',
+      '1.95 * r_ts * E / (0.7 * F_y) * sqrt(J / (S_x * h_0) + sqrt((J / (S_x * h_0))^2 + 6.76 * (0.7 * F_y / E)^2))',
+      { r_ts: rts, E, F_y: Fy, J, S_x: Sx, h_0: h0 },
+      Lr,
+      'length',
+      '(F2-6)',
+    );
   }
   if (Lb <= Lp) {
     sheet?.branch('L_b <= L_p', { L_b: Lb, L_p: Lp }, true, 'F2.2(a)', 'lateral-torsional buckling does not apply');
@@ -61,20 +76,41 @@ export function lateralTorsionalI(section: Section, Lb: number, Cb: number, Mp: 
   if (Lb <= Lr) {
     const Mn = Math.min(Mp, Cb * (Mp - (Mp - 0.7 * Fy * Sx) * ((Lb - Lp) / (Lr - Lp))));
     sheet?.branch('L_b <= L_r', { L_b: Lb, L_r: Lr }, true, 'F2.2(b)', 'inelastic buckling');
-    sheet?.step('M_n', 'min(M_p, C_b * (M_p - (M_p - 0.7 * F_y * S_x) * (L_b - L_p) / (L_r - L_p)))', { M_p: Mp, C_b: Cb, F_y: Fy, S_x: Sx, L_b: Lb, L_p: Lp, L_r: Lr }, Mn, 'moment', '(F2-2)');
+    sheet?.step(
+      'M_n',
+      'min(M_p, C_b * (M_p - (M_p - 0.7 * F_y * S_x) * (L_b - L_p) / (L_r - L_p)))',
+      { M_p: Mp, C_b: Cb, F_y: Fy, S_x: Sx, L_b: Lb, L_p: Lp, L_r: Lr },
+      Mn,
+      'moment',
+      '(F2-2)',
+    );
     return Mn;
   }
   const slender = Lb / rts;
   const Fcr = ((Cb * Math.PI ** 2 * E) / slender ** 2) * Math.sqrt(1 + 0.078 * j * slender ** 2);
   const Mn = Math.min(Mp, Fcr * Sx);
   sheet?.branch('L_b <= L_r', { L_b: Lb, L_r: Lr }, false, 'F2.2(c)', 'elastic buckling');
-  sheet?.step('F_cr', 'C_b * pi^2 * E / (L_b / r_ts)^2 * sqrt(1 + 0.078 * J / (S_x * h_0) * (L_b / r_ts)^2)', { C_b: Cb, E, L_b: Lb, r_ts: rts, J, S_x: Sx, h_0: h0 }, Fcr, 'stress', '(F2-4)');
+  sheet?.step(
+    'F_cr',
+    'C_b * pi^2 * E / (L_b / r_ts)^2 * sqrt(1 + 0.078 * J / (S_x * h_0) * (L_b / r_ts)^2)',
+    { C_b: Cb, E, L_b: Lb, r_ts: rts, J, S_x: Sx, h_0: h0 },
+    Fcr,
+    'stress',
+    '(F2-4)',
+  );
   sheet?.step('M_n', 'min(M_p, F_cr * S_x)', { M_p: Mp, F_cr: Fcr, S_x: Sx }, Mn, 'moment', '(F2-3)');
   return Mn;
 }
 
 /** Nominal moment for flange local buckling of a rolled I with a compact web, Nmm, AISC 360-16 F3.2; Mp when compact. */
-export function flangeLocalBucklingI(section: Section, state: 'noncompact' | 'slender', Mp: number, E: number, Fy: number, sheet?: Sheet): number {
+export function flangeLocalBucklingI(
+  section: Section,
+  state: 'noncompact' | 'slender',
+  Mp: number,
+  E: number,
+  Fy: number,
+  sheet?: Sheet,
+): number {
   const shape = section.shape as { h: number; b: number; tf: number; tw: number; r: number };
   const Sx = section.properties.Wely;
   const lambda = shape.b / 2 / shape.tf;
@@ -85,13 +121,27 @@ export function flangeLocalBucklingI(section: Section, state: 'noncompact' | 'sl
     const Mn = Mp - (Mp - 0.7 * Fy * Sx) * ((lambda - p) / (r - p));
     sheet?.step('lambda_p', '0.38 * sqrt(E / F_y)', { E, F_y: Fy }, p, 'ratio', 'table B4.1b');
     sheet?.step('lambda_r', 'sqrt(E / F_y)', { E, F_y: Fy }, r, 'ratio', 'table B4.1b');
-    sheet?.step('M_n', 'M_p - (M_p - 0.7 * F_y * S_x) * (lambda_f - lambda_p) / (lambda_r - lambda_p)', { M_p: Mp, F_y: Fy, S_x: Sx, lambda_f: lambda, lambda_p: p, lambda_r: r }, Mn, 'moment', '(F3-1)');
+    sheet?.step(
+      'M_n',
+      'M_p - (M_p - 0.7 * F_y * S_x) * (lambda_f - lambda_p) / (lambda_r - lambda_p)',
+      { M_p: Mp, F_y: Fy, S_x: Sx, lambda_f: lambda, lambda_p: p, lambda_r: r },
+      Mn,
+      'moment',
+      '(F3-1)',
+    );
     return Mn;
   }
   const h = shape.h - 2 * (shape.tf + shape.r);
   const kc = Math.min(0.76, Math.max(0.35, 4 / Math.sqrt(h / shape.tw)));
   const Mn = (0.9 * E * kc * Sx) / lambda ** 2;
-  sheet?.step('k_c', 'min(0.76, max(0.35, 4 / sqrt((d - 2 * k) / t_w)))', { d: shape.h, k: shape.tf + shape.r, t_w: shape.tw }, kc, 'ratio', 'F3.2(b)');
+  sheet?.step(
+    'k_c',
+    'min(0.76, max(0.35, 4 / sqrt((d - 2 * k) / t_w)))',
+    { d: shape.h, k: shape.tf + shape.r, t_w: shape.tw },
+    kc,
+    'ratio',
+    'F3.2(b)',
+  );
   sheet?.step('M_n', '0.9 * E * k_c * S_x / lambda_f^2', { E, k_c: kc, S_x: Sx, lambda_f: lambda }, Mn, 'moment', '(F3-2)');
   return Mn;
 }
@@ -102,7 +152,14 @@ export function flangeLocalBucklingBox(section: Section, Mp: number, E: number, 
   const S = section.properties.Wely;
   const Mn = Math.min(Mp, Mp - (Mp - Fy * S) * (3.57 * ((shape.b - 3 * shape.t) / shape.t) * Math.sqrt(Fy / E) - 4.0));
   sheet?.given('S', S, 'sectionModulus', 'elastic section modulus', section.designation);
-  sheet?.step('M_n', 'min(M_p, M_p - (M_p - F_y * S) * (3.57 * (B - 3 * t) / t * sqrt(F_y / E) - 4.0))', { M_p: Mp, F_y: Fy, S, B: shape.b, t: shape.t, E }, Mn, 'moment', '(F7-2)');
+  sheet?.step(
+    'M_n',
+    'min(M_p, M_p - (M_p - F_y * S) * (3.57 * (B - 3 * t) / t * sqrt(F_y / E) - 4.0))',
+    { M_p: Mp, F_y: Fy, S, B: shape.b, t: shape.t, E },
+    Mn,
+    'moment',
+    '(F7-2)',
+  );
   return Mn;
 }
 
@@ -118,7 +175,14 @@ export function lateralTorsionalBox(section: Section, Lb: number, Cb: number, Mp
     sheet.given('S_x', Sx, 'sectionModulus', 'elastic section modulus', section.designation);
     sheet.given('L_b', Lb, 'length', 'length between braced points');
     sheet.step('L_p', '0.13 * E * r_y * sqrt(J * A_g) / M_p', { E, r_y: ry, J, A_g: Ag, M_p: Mp }, Lp, 'length', '(F7-12)');
-    sheet.step('L_r', '2 * E * r_y * sqrt(J * A_g) / (0.7 * F_y * S_x)', { E, r_y: ry, J, A_g: Ag, F_y: Fy, S_x: Sx }, Lr, 'length', '(F7-13)');
+    sheet.step(
+      'L_r',
+      '2 * E * r_y * sqrt(J * A_g) / (0.7 * F_y * S_x)',
+      { E, r_y: ry, J, A_g: Ag, F_y: Fy, S_x: Sx },
+      Lr,
+      'length',
+      '(F7-13)',
+    );
   }
   if (Lb <= Lp) {
     sheet?.step('M_n', 'M_p', { M_p: Mp }, Mp, 'moment', 'F7.4(a)');
@@ -126,10 +190,24 @@ export function lateralTorsionalBox(section: Section, Lb: number, Cb: number, Mp
   }
   if (Lb <= Lr) {
     const Mn = Math.min(Mp, Cb * (Mp - (Mp - 0.7 * Fy * Sx) * ((Lb - Lp) / (Lr - Lp))));
-    sheet?.step('M_n', 'min(M_p, C_b * (M_p - (M_p - 0.7 * F_y * S_x) * (L_b - L_p) / (L_r - L_p)))', { M_p: Mp, C_b: Cb, F_y: Fy, S_x: Sx, L_b: Lb, L_p: Lp, L_r: Lr }, Mn, 'moment', '(F7-10)');
+    sheet?.step(
+      'M_n',
+      'min(M_p, C_b * (M_p - (M_p - 0.7 * F_y * S_x) * (L_b - L_p) / (L_r - L_p)))',
+      { M_p: Mp, C_b: Cb, F_y: Fy, S_x: Sx, L_b: Lb, L_p: Lp, L_r: Lr },
+      Mn,
+      'moment',
+      '(F7-10)',
+    );
     return Mn;
   }
   const Mn = Math.min(Mp, (2 * E * Cb * Math.sqrt(J * Ag)) / (Lb / ry));
-  sheet?.step('M_n', 'min(M_p, 2 * E * C_b * sqrt(J * A_g) / (L_b / r_y))', { M_p: Mp, E, C_b: Cb, J, A_g: Ag, L_b: Lb, r_y: ry }, Mn, 'moment', '(F7-11)');
+  sheet?.step(
+    'M_n',
+    'min(M_p, 2 * E * C_b * sqrt(J * A_g) / (L_b / r_y))',
+    { M_p: Mp, E, C_b: Cb, J, A_g: Ag, L_b: Lb, r_y: ry },
+    Mn,
+    'moment',
+    '(F7-11)',
+  );
   return Mn;
 }

@@ -7,7 +7,14 @@ function webCoefficient(ratio: number, kv: number, E: number, Fy: number, names:
   const limit = 1.1 * Math.sqrt((kv * E) / Fy);
   const Cv = Math.min(1, limit / ratio);
   sheet?.given('k_v', kv, 'ratio', 'web plate coefficient, no stiffeners');
-  sheet?.step('C_v', `min(1, 1.1 * sqrt(k_v * E / F_y) / ${names.ratio})`, { k_v: kv, E, F_y: Fy, [names.ratio]: ratio }, Cv, 'ratio', '(G2-3), (G2-4)');
+  sheet?.step(
+    'C_v',
+    `min(1, 1.1 * sqrt(k_v * E / F_y) / ${names.ratio})`,
+    { k_v: kv, E, F_y: Fy, [names.ratio]: ratio },
+    Cv,
+    'ratio',
+    '(G2-3), (G2-4)',
+  );
   return Cv;
 }
 
@@ -39,7 +46,14 @@ export function shearStrength(section: Section, E: number, Fy: number, sheet?: S
   sheet?.step('A_w', 'd * t_w', { d: shape.h, t_w: shape.tw }, Aw, 'area', 'G2.1');
   sheet?.step('lambda_w', '(d - 2 * k) / t_w', { d: shape.h, k, t_w: shape.tw }, ratio, 'ratio', 'G2.1');
   const stocky = shape.outline === 'I' && ratio <= 2.24 * Math.sqrt(E / Fy);
-  if (shape.outline === 'I') sheet?.branch('lambda_w <= 2.24 * sqrt(E / F_y)', { lambda_w: ratio, E, F_y: Fy }, stocky, 'G2.1(a)', stocky ? 'the web yields: phi 1.00, Omega 1.50' : 'phi 0.90, Omega 1.67');
+  if (shape.outline === 'I')
+    sheet?.branch(
+      'lambda_w <= 2.24 * sqrt(E / F_y)',
+      { lambda_w: ratio, E, F_y: Fy },
+      stocky,
+      'G2.1(a)',
+      stocky ? 'the web yields: phi 1.00, Omega 1.50' : 'phi 0.90, Omega 1.67',
+    );
   if (stocky) {
     sheet?.step('C_v', '1', {}, 1, 'ratio', '(G2-2)');
     sheet?.step('V_n', '0.6 * F_y * A_w * C_v', { F_y: Fy, A_w: Aw, C_v: 1 }, 0.6 * Fy * Aw, 'force', '(G2-1)', 'nominal shear strength');

@@ -36,7 +36,15 @@ function recordShearStrength(sheet: Sheet | undefined, d: number, rho: number, f
   if (!sheet) return;
   sheet.step('k', 'min(2, 1 + sqrt(200 / d))', { d }, sizeFactor(d), 'ratio', '6.2.2(1)', 'd in mm');
   sheet.step('v_min', '0.035 * k^1.5 * sqrt(f_ck)', { k: sizeFactor(d), f_ck: fck }, leastShear(d, fck), 'stress', '(6.3N)', 'f_ck in MPa');
-  sheet.step('v_Rdc', 'max(0.18 / gamma_C * k * (100 * min(0.02, rho) * f_ck)^(1/3), v_min)', { gamma_C: GAMMA_C, k: sizeFactor(d), rho, f_ck: fck, v_min: leastShear(d, fck) }, shearStrength(d, rho, fck), 'stress', '(6.2)', 'f_ck in MPa');
+  sheet.step(
+    'v_Rdc',
+    'max(0.18 / gamma_C * k * (100 * min(0.02, rho) * f_ck)^(1/3), v_min)',
+    { gamma_C: GAMMA_C, k: sizeFactor(d), rho, f_ck: fck, v_min: leastShear(d, fck) },
+    shearStrength(d, rho, fck),
+    'stress',
+    '(6.2)',
+    'f_ck in MPa',
+  );
 }
 
 /**
@@ -50,11 +58,20 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
   const N = input.factored.force;
   const { combination } = input.factored;
   const checks: Check[] = [];
-  if (N <= 0) return { checks: [unproven('Bending', 'EN 1992-1-1 6.1', 'ductile', `no compression reaches the pad under ${combination}`, sheet)], bars: null };
-  if (columnWidth >= width || columnDepth >= length) return { checks: [unproven('Bending', 'EN 1992-1-1 9.8.2', 'ductile', 'the pad does not project beyond the column', sheet)], bars: null };
+  if (N <= 0)
+    return {
+      checks: [unproven('Bending', 'EN 1992-1-1 6.1', 'ductile', `no compression reaches the pad under ${combination}`, sheet)],
+      bars: null,
+    };
+  if (columnWidth >= width || columnDepth >= length)
+    return {
+      checks: [unproven('Bending', 'EN 1992-1-1 9.8.2', 'ductile', 'the pad does not project beyond the column', sheet)],
+      bars: null,
+    };
   const dOuter = thickness - cover - bar.diameter / 2;
   const dInner = dOuter - bar.diameter;
-  if (dInner <= 0) return { checks: [unproven('Bending', 'EN 1992-1-1 6.1', 'ductile', 'cover and bars leave no effective depth', sheet)], bars: null };
+  if (dInner <= 0)
+    return { checks: [unproven('Bending', 'EN 1992-1-1 6.1', 'ductile', 'cover and bars leave no effective depth', sheet)], bars: null };
   const p = N / (width * length);
   if (sheet) {
     sheet.given('N_Ed', N, 'force', `design load of the column, ${combination}`);
@@ -67,7 +84,15 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
     sheet.given('f_yk', fy, 'stress', 'characteristic strength of the bars');
     sheet.given('gamma_C', GAMMA_C, 'ratio', 'partial factor, concrete', 'EN 1992-1-1 NA.1');
     sheet.given('gamma_S', GAMMA_S, 'ratio', 'partial factor, bars', 'EN 1992-1-1 NA.1');
-    sheet.step('p', 'N_Ed / (B_x * B_y)', { N_Ed: N, B_x: width, B_y: length }, p, 'bearing', '9.8.2.1', 'design pressure from the column alone');
+    sheet.step(
+      'p',
+      'N_Ed / (B_x * B_y)',
+      { N_Ed: N, B_x: width, B_y: length },
+      p,
+      'bearing',
+      '9.8.2.1',
+      'design pressure from the column alone',
+    );
   }
   const layers: (BarLayer | null)[] = [];
   const directions: Direction[] = [
@@ -77,7 +102,17 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
   for (const direction of directions) layers.push(bend(direction, input, p, combination, checks, sheet?.scope(`Bars ${direction.title}`)));
   const [alongX, alongY] = layers;
   if (!alongX || !alongY) return { checks, bars: null };
-  directions.forEach((direction, i) => beamShear(direction, input, p, layers[i]!.provided / (direction.across * direction.d), combination, checks, sheet?.scope(`Shear at d from the face, ${direction.title}`)));
+  directions.forEach((direction, i) =>
+    beamShear(
+      direction,
+      input,
+      p,
+      layers[i]!.provided / (direction.across * direction.d),
+      combination,
+      checks,
+      sheet?.scope(`Shear at d from the face, ${direction.title}`),
+    ),
+  );
   const d = (dOuter + dInner) / 2;
   const rho = Math.sqrt((alongX.provided / (length * dOuter)) * (alongY.provided / (width * dInner)));
   punch(input, p, d, rho, combination, checks, sheet?.scope('Punching'));
@@ -109,7 +144,18 @@ function bend(direction: Direction, input: PadInput, p: number, combination: str
   const limit = 0.2952;
   sheet?.branch(`K <= ${limit}`, { K }, K <= limit, '5.5(4)', K <= limit ? 'single layer of bars is enough' : 'the section is too shallow');
   if (K > limit) {
-    checks.push({ name, clause: 'EN 1992-1-1 6.1', mode: 'brittle', kind: 'moment', demand: M, capacity: limit * across * d ** 2 * fcd, utilisation: K / limit, verdict: 'short', combination, reason: 'the pad is too thin for bars in one layer' });
+    checks.push({
+      name,
+      clause: 'EN 1992-1-1 6.1',
+      mode: 'brittle',
+      kind: 'moment',
+      demand: M,
+      capacity: limit * across * d ** 2 * fcd,
+      utilisation: K / limit,
+      verdict: 'short',
+      combination,
+      reason: 'the pad is too thin for bars in one layer',
+    });
     return null;
   }
   const z = Math.min(0.95 * d, (d / 2) * (1 + Math.sqrt(1 - 2 * K)));
@@ -118,15 +164,42 @@ function bend(direction: Direction, input: PadInput, p: number, combination: str
   const least = Math.max((0.26 * fctm) / fy, 0.0013) * across * d;
   const needed = Math.max(required, least);
   if (sheet) {
-    sheet.step('z', 'min(0.95 * d, d / 2 * (1 + sqrt(1 - 2 * K)))', { d, K }, z, 'sectionLength', '6.1', 'lever arm, rectangular stress block');
+    sheet.step(
+      'z',
+      'min(0.95 * d, d / 2 * (1 + sqrt(1 - 2 * K)))',
+      { d, K },
+      z,
+      'sectionLength',
+      '6.1',
+      'lever arm, rectangular stress block',
+    );
     sheet.step('A_s1', 'M_Ed / (f_yd * z)', { M_Ed: M, f_yd: fyd, z }, required, 'area', '6.1');
     sheet.lookup('f_ctm', fctm, 'stress', 'table 3.1', concrete.id, 'table 3.1');
-    sheet.step('A_smin', 'max(0.26 * f_ctm / f_yk, 0.0013) * L_t * d', { f_ctm: fctm, f_yk: fy, L_t: across, d }, least, 'area', '9.2.1.1(1)', 'least area');
+    sheet.step(
+      'A_smin',
+      'max(0.26 * f_ctm / f_yk, 0.0013) * L_t * d',
+      { f_ctm: fctm, f_yk: fy, L_t: across, d },
+      least,
+      'area',
+      '9.2.1.1(1)',
+      'least area',
+    );
     sheet.step('A_sreq', 'max(A_s1, A_smin)', { A_s1: required, A_smin: least }, needed, 'area', '9.3.1.1');
   }
   const layer = spreadBars(across, needed, bar, cover, Math.min(3 * thickness, 400), CLOSEST, SPACING_STEP);
   if (!layer) {
-    checks.push({ name, clause: 'EN 1992-1-1 6.1', mode: 'ductile', kind: 'area', demand: needed, capacity: null, utilisation: null, verdict: 'short', combination, reason: `bars ${bar.id} at ${CLOSEST} mm do not give the area needed` });
+    checks.push({
+      name,
+      clause: 'EN 1992-1-1 6.1',
+      mode: 'ductile',
+      kind: 'area',
+      demand: needed,
+      capacity: null,
+      utilisation: null,
+      verdict: 'short',
+      combination,
+      reason: `bars ${bar.id} at ${CLOSEST} mm do not give the area needed`,
+    });
     return null;
   }
   const MRd = layer.provided * fyd * z;
@@ -134,15 +207,47 @@ function bend(direction: Direction, input: PadInput, p: number, combination: str
     sheet.given('n', layer.count, 'count', `bars ${bar.id} at ${Math.round(layer.spacing)} mm`);
     sheet.given('A_bar', bar.area, 'area', 'area of one bar', bar.id);
     sheet.step('A_s', 'n * A_bar', { n: layer.count, A_bar: bar.area }, layer.provided, 'area', 'bars chosen');
-    sheet.step('M_Rd', 'A_s * f_yd * z', { A_s: layer.provided, f_yd: fyd, z }, MRd, 'moment', '6.1', 'with the lever arm at the design moment');
+    sheet.step(
+      'M_Rd',
+      'A_s * f_yd * z',
+      { A_s: layer.provided, f_yd: fyd, z },
+      MRd,
+      'moment',
+      '6.1',
+      'with the lever arm at the design moment',
+    );
   }
-  checks.push(compare({ name, clause: 'EN 1992-1-1 6.1', mode: 'ductile', kind: 'moment', demand: M, demandSymbol: 'M_Ed', capacity: MRd, capacitySymbol: 'M_Rd', combination }, sheet));
+  checks.push(
+    compare(
+      {
+        name,
+        clause: 'EN 1992-1-1 6.1',
+        mode: 'ductile',
+        kind: 'moment',
+        demand: M,
+        demandSymbol: 'M_Ed',
+        capacity: MRd,
+        capacitySymbol: 'M_Rd',
+        combination,
+      },
+      sheet,
+    ),
+  );
   anchorage(direction, input, p, layer, z, combination, checks, sheet?.scope('Anchorage of the bars'));
   return layer;
 }
 
 /** Straight bars to the edge: force at x = h/2 from the edge must be anchored in what is left, EN 1992-1-1 9.8.2.2(5), 8.4. */
-function anchorage(direction: Direction, input: PadInput, p: number, layer: BarLayer, z: number, combination: string, checks: Check[], sheet?: Sheet): void {
+function anchorage(
+  direction: Direction,
+  input: PadInput,
+  p: number,
+  layer: BarLayer,
+  z: number,
+  combination: string,
+  checks: Check[],
+  sheet?: Sheet,
+): void {
   const { concrete, bar, cover, thickness } = input;
   const { span, across, column, d } = direction;
   const name = `Anchorage, bars ${direction.title}`;
@@ -174,13 +279,44 @@ function anchorage(direction: Direction, input: PadInput, p: number, layer: BarL
     sheet.step('f_ctd', '0.7 * f_ctm / gamma_C', { f_ctm: concrete.fctm ?? 0, gamma_C: GAMMA_C }, fctd, 'stress', '3.1.6(2)');
     sheet.given('eta_2', eta2, 'ratio', 'bar size', 'EN 1992-1-1 8.4.2(2)');
     sheet.step('f_bd', '2.25 * eta_2 * f_ctd', { eta_2: eta2, f_ctd: fctd }, fbd, 'stress', '(8.2)', 'bond strength, good conditions');
-    sheet.step('l_b', 'max(phi / 4 * F_s / A_s / f_bd, 10 * phi, 100)', { phi: bar.diameter, F_s: Fs, A_s: layer.provided, f_bd: fbd }, lb, 'sectionLength', '8.4.3, (8.6)', 'anchorage length, straight bars; 100 mm is the standard’s');
+    sheet.step(
+      'l_b',
+      'max(phi / 4 * F_s / A_s / f_bd, 10 * phi, 100)',
+      { phi: bar.diameter, F_s: Fs, A_s: layer.provided, f_bd: fbd },
+      lb,
+      'sectionLength',
+      '8.4.3, (8.6)',
+      'anchorage length, straight bars; 100 mm is the standard’s',
+    );
     sheet.step('l_av', 'x - c_nom', { x, c_nom: cover }, available, 'sectionLength', '9.8.2.2(4)', 'length available');
   }
-  checks.push(compare({ name, clause: 'EN 1992-1-1 9.8.2.2', mode: 'brittle', kind: 'sectionLength', demand: lb, demandSymbol: 'l_b', capacity: available, capacitySymbol: 'l_av', combination }, sheet));
+  checks.push(
+    compare(
+      {
+        name,
+        clause: 'EN 1992-1-1 9.8.2.2',
+        mode: 'brittle',
+        kind: 'sectionLength',
+        demand: lb,
+        demandSymbol: 'l_b',
+        capacity: available,
+        capacitySymbol: 'l_av',
+        combination,
+      },
+      sheet,
+    ),
+  );
 }
 
-function beamShear(direction: Direction, input: PadInput, p: number, rho: number, combination: string, checks: Check[], sheet?: Sheet): void {
+function beamShear(
+  direction: Direction,
+  input: PadInput,
+  p: number,
+  rho: number,
+  combination: string,
+  checks: Check[],
+  sheet?: Sheet,
+): void {
   const { span, across, column, d } = direction;
   const fck = input.concrete.strength;
   const beyond = Math.max(0, (span - column) / 2 - d);
@@ -197,7 +333,22 @@ function beamShear(direction: Direction, input: PadInput, p: number, rho: number
     recordShearStrength(sheet, d, rho, fck);
     sheet.step('V_Rdc', 'v_Rdc * L_t * d', { v_Rdc: shearStrength(d, rho, fck), L_t: across, d }, VRd, 'force', '(6.2)');
   }
-  checks.push(compare({ name: `Shear, bars ${direction.title}`, clause: 'EN 1992-1-1 6.2.2', mode: 'brittle', kind: 'force', demand: V, demandSymbol: 'V_Ed', capacity: VRd, capacitySymbol: 'V_Rdc', combination }, sheet));
+  checks.push(
+    compare(
+      {
+        name: `Shear, bars ${direction.title}`,
+        clause: 'EN 1992-1-1 6.2.2',
+        mode: 'brittle',
+        kind: 'force',
+        demand: V,
+        demandSymbol: 'V_Ed',
+        capacity: VRd,
+        capacitySymbol: 'V_Rdc',
+        combination,
+      },
+      sheet,
+    ),
+  );
 }
 
 /** Perimeters between the face and 2d, round the corners, as far as they lie within the pad; the pressure inside helps. */
@@ -232,14 +383,60 @@ function punch(input: PadInput, p: number, d: number, rho: number, combination: 
   face?.step('nu', '0.6 * (1 - f_ck / 250)', { f_ck: fck }, nu, 'ratio', '(6.6N)', 'f_ck in MPa');
   face?.step('f_cd', 'f_ck / gamma_C', { f_ck: fck, gamma_C: GAMMA_C }, fcd, 'stress', 'NA.1: alpha_cc 1.0 in shear');
   face?.step('v_Rdmax', '0.5 * nu * f_cd', { nu, f_cd: fcd }, vMax, 'stress', '6.4.5(3), NA.1');
-  checks.push(compare({ name: 'Punching at the column', clause: 'EN 1992-1-1 6.4.5(3)', mode: 'brittle', kind: 'stress', demand: vFace, demandSymbol: 'v_Ed', capacity: vMax, capacitySymbol: 'v_Rdmax', combination }, face));
+  checks.push(
+    compare(
+      {
+        name: 'Punching at the column',
+        clause: 'EN 1992-1-1 6.4.5(3)',
+        mode: 'brittle',
+        kind: 'stress',
+        demand: vFace,
+        demandSymbol: 'v_Ed',
+        capacity: vMax,
+        capacitySymbol: 'v_Rdmax',
+        combination,
+      },
+      face,
+    ),
+  );
   const ring = sheet?.scope('On the governing perimeter');
   ring?.given('a', worst.a, 'sectionLength', 'distance from the face: the worst of 40 perimeters up to 2d within the pad');
   ring?.step('u', '2 * (c_1 + c_2) + 2 * pi * a', { c_1: c1, c_2: c2, a: worst.a }, worst.u, 'sectionLength', '6.4.2');
-  ring?.step('A_i', 'c_1 * c_2 + 2 * a * (c_1 + c_2) + pi * a^2', { c_1: c1, c_2: c2, a: worst.a }, worst.inside, 'area', '6.4.4(2)', 'area inside the perimeter');
-  ring?.step('V_red', 'max(0, N_Ed - p * A_i)', { N_Ed: N, p, A_i: worst.inside }, worst.V, 'force', '(6.48)', 'the pressure inside is deducted');
+  ring?.step(
+    'A_i',
+    'c_1 * c_2 + 2 * a * (c_1 + c_2) + pi * a^2',
+    { c_1: c1, c_2: c2, a: worst.a },
+    worst.inside,
+    'area',
+    '6.4.4(2)',
+    'area inside the perimeter',
+  );
+  ring?.step(
+    'V_red',
+    'max(0, N_Ed - p * A_i)',
+    { N_Ed: N, p, A_i: worst.inside },
+    worst.V,
+    'force',
+    '(6.48)',
+    'the pressure inside is deducted',
+  );
   ring?.step('v_Ed', 'V_red / (u * d)', { V_red: worst.V, u: worst.u, d }, worst.v, 'stress', '(6.49)');
   recordShearStrength(ring, d, rho, fck);
   ring?.step('v_Rd', 'v_Rdc * 2 * d / a', { v_Rdc: shearStrength(d, rho, fck), d, a: worst.a }, worst.vRd, 'stress', '(6.50)');
-  checks.push(compare({ name: 'Punching', clause: 'EN 1992-1-1 6.4.4(2)', mode: 'brittle', kind: 'stress', demand: worst.v, demandSymbol: 'v_Ed', capacity: worst.vRd, capacitySymbol: 'v_Rd', combination }, ring));
+  checks.push(
+    compare(
+      {
+        name: 'Punching',
+        clause: 'EN 1992-1-1 6.4.4(2)',
+        mode: 'brittle',
+        kind: 'stress',
+        demand: worst.v,
+        demandSymbol: 'v_Ed',
+        capacity: worst.vRd,
+        capacitySymbol: 'v_Rd',
+        combination,
+      },
+      ring,
+    ),
+  );
 }

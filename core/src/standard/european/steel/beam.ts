@@ -16,14 +16,38 @@ export function steelBeam({ section, grade, actions }: SteelBeamInput, philosoph
   recordShape(section, sheet);
   const fy = sectionYield(section, grade, sheet);
   const sectionClass = classify(section, fy, 'bending', sheet?.scope('Class of the section'));
-  if (sectionClass === 4) return [unproven('Bending', 'EN 1993-1-1 6.2.5', 'instability', `${section.designation} is of class 4 in bending in ${grade.id}: effective sections are not written yet`, sheet)];
+  if (sectionClass === 4)
+    return [
+      unproven(
+        'Bending',
+        'EN 1993-1-1 6.2.5',
+        'instability',
+        `${section.designation} is of class 4 in bending in ${grade.id}: effective sections are not written yet`,
+        sheet,
+      ),
+    ];
   sheet?.given('M_Ed', actions.moment, 'moment', `largest design moment, ${combination}`);
   sheet?.given('V_Ed', actions.shear, 'force', `largest design shear, ${combination}`);
 
   const bending = sheet?.scope('Bending');
   const W = bendingModulus(section, sectionClass, bending);
   const McRd = bendingResistance(W, fy, bending);
-  checks.push(compare({ name: 'Bending', clause: 'EN 1993-1-1 6.2.5', mode: 'ductile', kind: 'moment', demand: actions.moment, demandSymbol: 'M_Ed', capacity: McRd, capacitySymbol: 'M_cRd', combination }, bending));
+  checks.push(
+    compare(
+      {
+        name: 'Bending',
+        clause: 'EN 1993-1-1 6.2.5',
+        mode: 'ductile',
+        kind: 'moment',
+        demand: actions.moment,
+        demandSymbol: 'M_Ed',
+        capacity: McRd,
+        capacitySymbol: 'M_cRd',
+        combination,
+      },
+      bending,
+    ),
+  );
 
   const shear = sheet?.scope('Shear');
   shear?.given('gamma_M0', 1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
@@ -32,7 +56,20 @@ export function steelBeam({ section, grade, actions }: SteelBeamInput, philosoph
   const stocky = isWebStocky(section, fy, shear);
   checks.push(
     stocky
-      ? compare({ name: 'Shear', clause: 'EN 1993-1-1 6.2.6', mode: 'ductile', kind: 'force', demand: actions.shear, demandSymbol: 'V_Ed', capacity: VplRd, capacitySymbol: 'V_plRd', combination }, shear)
+      ? compare(
+          {
+            name: 'Shear',
+            clause: 'EN 1993-1-1 6.2.6',
+            mode: 'ductile',
+            kind: 'force',
+            demand: actions.shear,
+            demandSymbol: 'V_Ed',
+            capacity: VplRd,
+            capacitySymbol: 'V_plRd',
+            combination,
+          },
+          shear,
+        )
       : unproven('Shear', 'EN 1993-1-5 5', 'instability', 'the web is slender: shear buckling is not written yet', shear),
   );
 
@@ -43,7 +80,22 @@ export function steelBeam({ section, grade, actions }: SteelBeamInput, philosoph
     both?.given('gamma_M0', 1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
     both?.note('The largest moment and the largest shear are taken together although they may not occur together: conservative.');
     const MvRd = bendingResistanceWithShear(section, McRd, fy, actions.shear, VplRd, both);
-    checks.push(compare({ name: 'Bending beside shear', clause: 'EN 1993-1-1 6.2.8', mode: 'ductile', kind: 'moment', demand: actions.moment, demandSymbol: 'M_Ed', capacity: MvRd, capacitySymbol: 'M_vRd', combination }, both));
+    checks.push(
+      compare(
+        {
+          name: 'Bending beside shear',
+          clause: 'EN 1993-1-1 6.2.8',
+          mode: 'ductile',
+          kind: 'moment',
+          demand: actions.moment,
+          demandSymbol: 'M_Ed',
+          capacity: MvRd,
+          capacitySymbol: 'M_vRd',
+          combination,
+        },
+        both,
+      ),
+    );
   }
 
   const worst = lateralTorsional(actions.segments, { section, grade, actions }, W, fy);
@@ -70,17 +122,56 @@ function lateralTorsionalCheck(segment: Segment, { section, grade, actions }: St
   const L = segment.to - segment.from;
   const where = `from ${+(segment.from / 1000).toFixed(2)} m to ${+(segment.to / 1000).toFixed(2)} m`;
   const { outline } = section.shape;
-  if (segment.peak === 0) return { name, clause, mode: 'instability', kind: 'moment', demand: 0, capacity: W * fy, utilisation: 0, verdict: 'carries', combination };
+  if (segment.peak === 0)
+    return {
+      name,
+      clause,
+      mode: 'instability',
+      kind: 'moment',
+      demand: 0,
+      capacity: W * fy,
+      utilisation: 0,
+      verdict: 'carries',
+      combination,
+    };
   if (outline === 'box' || outline === 'tube') return hollowCheck(segment, { section, grade, actions }, W, fy, sheet);
-  if (outline === 'channel') return unproven(name, clause, 'instability', 'a channel twists unless it is loaded through its shear centre; its own check is not written yet', sheet);
-  if (segment.freeTip) return unproven(name, clause, 'instability', `the overhang ${where} has a tip that nothing holds sideways; cantilevers need their own solution, which is not written yet`, sheet);
+  if (outline === 'channel')
+    return unproven(
+      name,
+      clause,
+      'instability',
+      'a channel twists unless it is loaded through its shear centre; its own check is not written yet',
+      sheet,
+    );
+  if (segment.freeTip)
+    return unproven(
+      name,
+      clause,
+      'instability',
+      `the overhang ${where} has a tip that nothing holds sideways; cantilevers need their own solution, which is not written yet`,
+      sheet,
+    );
   sheet?.note(`Segment ${where}, held sideways and against twisting at both ends; load at the shear centre.`);
   sheet?.given('M_s', segment.peak, 'moment', 'largest moment in the segment');
   sheet?.given('W_y', W, 'sectionModulus', 'section modulus, from above');
   const C1 = momentGradientFactor(segment, sheet);
   const Mcr = criticalMoment(section, L, C1, grade.E, grade.G, sheet);
   const MbRd = lateralTorsionalResistance(section, W, fy, Mcr, C1, sheet);
-  return compare({ name, clause, mode: 'instability', kind: 'moment', demand: segment.peak, demandSymbol: 'M_s', capacity: MbRd, capacitySymbol: 'M_bRd', combination, reason: where }, sheet);
+  return compare(
+    {
+      name,
+      clause,
+      mode: 'instability',
+      kind: 'moment',
+      demand: segment.peak,
+      demandSymbol: 'M_s',
+      capacity: MbRd,
+      capacitySymbol: 'M_bRd',
+      combination,
+      reason: where,
+    },
+    sheet,
+  );
 }
 
 /** Hollow shapes: round and square ones do not buckle so; rectangular ones only beyond the plateau, which is not written. 6.3.2.1(2), 6.3.2.2(4). */
@@ -93,7 +184,20 @@ function hollowCheck(segment: Segment, { section, grade, actions }: SteelBeamInp
     sheet?.given('M_s', segment.peak, 'moment', 'largest moment in the segment');
     sheet?.given('W_y', W, 'sectionModulus', 'section modulus, from above');
     sheet?.step('M_bRd', 'W_y * f_y', { W_y: W, f_y: fy }, capacity, 'moment', clause);
-    return compare({ name, clause, mode: 'instability', kind: 'moment', demand: segment.peak, demandSymbol: 'M_s', capacity, capacitySymbol: 'M_bRd', combination: actions.combination }, sheet);
+    return compare(
+      {
+        name,
+        clause,
+        mode: 'instability',
+        kind: 'moment',
+        demand: segment.peak,
+        demandSymbol: 'M_s',
+        capacity,
+        capacitySymbol: 'M_bRd',
+        combination: actions.combination,
+      },
+      sheet,
+    );
   };
   if (shape.outline === 'tube' || (shape.outline === 'box' && shape.h <= shape.b)) {
     sheet?.note('A hollow shape no deeper than wide is not susceptible to lateral-torsional buckling.');
@@ -110,10 +214,30 @@ function hollowCheck(segment: Segment, { section, grade, actions }: SteelBeamInp
     sheet.given('G', grade.G, 'stress', 'shear modulus');
     sheet.given('L', L, 'length', 'length between lateral restraints');
     sheet.given('W_y', W, 'sectionModulus', 'section modulus, from above');
-    sheet.step('M_cr', 'pi / L * sqrt(E * I_z * G * I_T)', { L, E: grade.E, I_z: Iz, G: grade.G, I_T: It }, Mcr, 'moment', 'elastic theory, warping neglected');
+    sheet.step(
+      'M_cr',
+      'pi / L * sqrt(E * I_z * G * I_T)',
+      { L, E: grade.E, I_z: Iz, G: grade.G, I_T: It },
+      Mcr,
+      'moment',
+      'elastic theory, warping neglected',
+    );
     sheet.step('lambda_LT', 'sqrt(W_y * f_y / M_cr)', { W_y: W, f_y: fy, M_cr: Mcr }, lambda, 'ratio', '6.3.2.2(1)');
-    sheet.branch('lambda_LT <= 0.4', { lambda_LT: lambda }, lambda <= 0.4, '6.3.2.2(4)', lambda <= 0.4 ? 'lateral-torsional buckling need not be considered' : 'beyond the plateau');
+    sheet.branch(
+      'lambda_LT <= 0.4',
+      { lambda_LT: lambda },
+      lambda <= 0.4,
+      '6.3.2.2(4)',
+      lambda <= 0.4 ? 'lateral-torsional buckling need not be considered' : 'beyond the plateau',
+    );
   }
-  if (lambda > 0.4) return unproven(name, clause, 'instability', `slenderness ${lambda.toFixed(2)} is beyond the plateau of 0.4, and no curve for rectangular hollow shapes is written yet`, sheet);
+  if (lambda > 0.4)
+    return unproven(
+      name,
+      clause,
+      'instability',
+      `slenderness ${lambda.toFixed(2)} is beyond the plateau of 0.4, and no curve for rectangular hollow shapes is written yet`,
+      sheet,
+    );
   return passes();
 }

@@ -9,7 +9,13 @@ export const GAMMA_M1 = 1.0;
 export function bendingModulus(section: Section, sectionClass: 1 | 2 | 3, sheet?: Sheet): number {
   const { Wply, Wely } = section.properties;
   const W = sectionClass <= 2 ? Wply : Wely;
-  sheet?.given('W_y', W, 'sectionModulus', sectionClass <= 2 ? 'plastic section modulus, class 1 or 2' : 'elastic section modulus, class 3', section.designation);
+  sheet?.given(
+    'W_y',
+    W,
+    'sectionModulus',
+    sectionClass <= 2 ? 'plastic section modulus, class 1 or 2' : 'elastic section modulus, class 3',
+    section.designation,
+  );
   return W;
 }
 
@@ -17,7 +23,15 @@ export function bendingModulus(section: Section, sectionClass: 1 | 2 | 3, sheet?
 export function bendingResistance(W: number, fy: number, sheet?: Sheet): number {
   sheet?.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
   const McRd = (W * fy) / GAMMA_M0;
-  sheet?.step('M_cRd', 'W_y * f_y / gamma_M0', { W_y: W, f_y: fy, gamma_M0: GAMMA_M0 }, McRd, 'moment', '6.2.5(2)', 'bending resistance of the section');
+  sheet?.step(
+    'M_cRd',
+    'W_y * f_y / gamma_M0',
+    { W_y: W, f_y: fy, gamma_M0: GAMMA_M0 },
+    McRd,
+    'moment',
+    '6.2.5(2)',
+    'bending resistance of the section',
+  );
   return McRd;
 }
 
@@ -28,12 +42,18 @@ export function bendingResistance(W: number, fy: number, sheet?: Sheet): number 
 export function bendingResistanceWithShear(section: Section, McRd: number, fy: number, VEd: number, VplRd: number, sheet?: Sheet): number {
   const V = Math.abs(VEd);
   const low = V <= 0.5 * VplRd;
-  sheet?.branch('abs(V_Ed) <= 0.5 * V_plRd', { V_Ed: VEd, V_plRd: VplRd }, low, '6.2.8(2)', low ? 'shear does not reduce the bending resistance' : 'shear reduces the bending resistance');
+  sheet?.branch(
+    'abs(V_Ed) <= 0.5 * V_plRd',
+    { V_Ed: VEd, V_plRd: VplRd },
+    low,
+    '6.2.8(2)',
+    low ? 'shear does not reduce the bending resistance' : 'shear reduces the bending resistance',
+  );
   if (low) {
     sheet?.step('M_vRd', 'M_cRd', { M_cRd: McRd }, McRd, 'moment', '6.2.8(2)');
     return McRd;
   }
-  const rho = (2 * V / VplRd - 1) ** 2;
+  const rho = ((2 * V) / VplRd - 1) ** 2;
   sheet?.step('rho', '(2 * abs(V_Ed) / V_plRd - 1)^2', { V_Ed: VEd, V_plRd: VplRd }, rho, 'ratio', '6.2.8(3)');
   const { shape } = section;
   if (shape.outline === 'I') {
@@ -41,7 +61,14 @@ export function bendingResistanceWithShear(section: Section, McRd: number, fy: n
     const Aw = hw * shape.tw;
     sheet?.step('A_w', '(h - 2 * t_f) * t_w', { h: shape.h, t_f: shape.tf, t_w: shape.tw }, Aw, 'area', '6.2.8(5)');
     const reduced = McRd - (rho * Aw ** 2 * fy) / (4 * shape.tw * GAMMA_M0);
-    sheet?.step('M_vRd', 'M_cRd - rho * A_w^2 * f_y / (4 * t_w * gamma_M0)', { M_cRd: McRd, rho, A_w: Aw, f_y: fy, t_w: shape.tw, gamma_M0: GAMMA_M0 }, reduced, 'moment', '(6.30)');
+    sheet?.step(
+      'M_vRd',
+      'M_cRd - rho * A_w^2 * f_y / (4 * t_w * gamma_M0)',
+      { M_cRd: McRd, rho, A_w: Aw, f_y: fy, t_w: shape.tw, gamma_M0: GAMMA_M0 },
+      reduced,
+      'moment',
+      '(6.30)',
+    );
     return reduced;
   }
   const reduced = Math.max(0, 1 - rho) * McRd;

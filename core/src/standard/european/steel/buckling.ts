@@ -26,7 +26,13 @@ export function reductionFactor(slenderness: number, curve: Curve, sheet?: Sheet
   const alpha = IMPERFECTION[curve];
   const stocky = slenderness <= 0.2;
   sheet?.lookup('alpha', alpha, 'ratio', 'table 6.1', `curve ${curve}`, 'table 6.1');
-  sheet?.branch('lambda <= 0.2', { lambda: slenderness }, stocky, '6.3.1.2(4)', stocky ? 'buckling need not be considered' : 'buckling reduces the resistance');
+  sheet?.branch(
+    'lambda <= 0.2',
+    { lambda: slenderness },
+    stocky,
+    '6.3.1.2(4)',
+    stocky ? 'buckling need not be considered' : 'buckling reduces the resistance',
+  );
   if (stocky) {
     sheet?.step('chi', '1', {}, 1, 'ratio', '6.3.1.2(4)');
     return 1;
@@ -68,7 +74,15 @@ export function torsionalBuckling(section: Section, LT: number, E: number, G: nu
   sheet?.given('L_T', LT, 'length', 'length between restraints against twisting');
   sheet?.step('i_02', '(I_y + I_z) / A', { I_y: Iy, I_z: Iz, A }, i0squared, 'area', '6.3.1.4', 'polar radius of gyration, squared');
   const Ncr = (G * It + (Math.PI ** 2 * E * Iw) / LT ** 2) / i0squared;
-  sheet?.step('N_cr', '(G * I_T + pi^2 * E * I_w / L_T^2) / i_02', { G, I_T: It, E, I_w: Iw, L_T: LT, i_02: i0squared }, Ncr, 'force', '6.3.1.4', 'elastic critical force in torsion');
+  sheet?.step(
+    'N_cr',
+    '(G * I_T + pi^2 * E * I_w / L_T^2) / i_02',
+    { G, I_T: It, E, I_w: Iw, L_T: LT, i_02: i0squared },
+    Ncr,
+    'force',
+    '6.3.1.4',
+    'elastic critical force in torsion',
+  );
   return bucklingResistance(A, fy, Ncr, bucklingCurve(section, 'z'), sheet);
 }
 

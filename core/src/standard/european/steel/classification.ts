@@ -40,26 +40,84 @@ function parts({ shape }: Section, stress: Stress): Part[] {
     case 'I': {
       const { h, b, tw, tf, r } = shape;
       return [
-        { name: 'outstand flange', symbol: 'c_f / t_f', ratio: (b - tw - 2 * r) / 2 / tf, formula: '(b - t_w - 2 * r) / 2 / t_f', inputs: { b, t_w: tw, r, t_f: tf }, limits: OUTSTAND, squared: false },
-        { name: 'web', symbol: 'c_w / t_w', ratio: (h - 2 * tf - 2 * r) / tw, formula: '(h - 2 * t_f - 2 * r) / t_w', inputs: { h, t_f: tf, r, t_w: tw }, limits: web, squared: false },
+        {
+          name: 'outstand flange',
+          symbol: 'c_f / t_f',
+          ratio: (b - tw - 2 * r) / 2 / tf,
+          formula: '(b - t_w - 2 * r) / 2 / t_f',
+          inputs: { b, t_w: tw, r, t_f: tf },
+          limits: OUTSTAND,
+          squared: false,
+        },
+        {
+          name: 'web',
+          symbol: 'c_w / t_w',
+          ratio: (h - 2 * tf - 2 * r) / tw,
+          formula: '(h - 2 * t_f - 2 * r) / t_w',
+          inputs: { h, t_f: tf, r, t_w: tw },
+          limits: web,
+          squared: false,
+        },
       ];
     }
     case 'channel': {
       const { h, b, tw, tf, r } = shape;
       return [
-        { name: 'outstand flange', symbol: 'c_f / t_f', ratio: (b - tw - r) / tf, formula: '(b - t_w - r) / t_f', inputs: { b, t_w: tw, r, t_f: tf }, limits: OUTSTAND, squared: false },
-        { name: 'web', symbol: 'c_w / t_w', ratio: (h - 2 * tf - 2 * r) / tw, formula: '(h - 2 * t_f - 2 * r) / t_w', inputs: { h, t_f: tf, r, t_w: tw }, limits: web, squared: false },
+        {
+          name: 'outstand flange',
+          symbol: 'c_f / t_f',
+          ratio: (b - tw - r) / tf,
+          formula: '(b - t_w - r) / t_f',
+          inputs: { b, t_w: tw, r, t_f: tf },
+          limits: OUTSTAND,
+          squared: false,
+        },
+        {
+          name: 'web',
+          symbol: 'c_w / t_w',
+          ratio: (h - 2 * tf - 2 * r) / tw,
+          formula: '(h - 2 * t_f - 2 * r) / t_w',
+          inputs: { h, t_f: tf, r, t_w: tw },
+          limits: web,
+          squared: false,
+        },
       ];
     }
     case 'box': {
       const { h, b, t } = shape;
       return [
-        { name: 'flange wall', symbol: 'c_f / t', ratio: (b - 3 * t) / t, formula: '(b - 3 * t) / t', inputs: { b, t }, limits: INTERNAL_COMPRESSION, squared: false },
-        { name: 'web wall', symbol: 'c_w / t', ratio: (h - 3 * t) / t, formula: '(h - 3 * t) / t', inputs: { h, t }, limits: web, squared: false },
+        {
+          name: 'flange wall',
+          symbol: 'c_f / t',
+          ratio: (b - 3 * t) / t,
+          formula: '(b - 3 * t) / t',
+          inputs: { b, t },
+          limits: INTERNAL_COMPRESSION,
+          squared: false,
+        },
+        {
+          name: 'web wall',
+          symbol: 'c_w / t',
+          ratio: (h - 3 * t) / t,
+          formula: '(h - 3 * t) / t',
+          inputs: { h, t },
+          limits: web,
+          squared: false,
+        },
       ];
     }
     case 'tube':
-      return [{ name: 'tube', symbol: 'd / t', ratio: shape.d / shape.t, formula: 'd / t', inputs: { d: shape.d, t: shape.t }, limits: TUBE, squared: true }];
+      return [
+        {
+          name: 'tube',
+          symbol: 'd / t',
+          ratio: shape.d / shape.t,
+          formula: 'd / t',
+          inputs: { d: shape.d, t: shape.t },
+          limits: TUBE,
+          squared: true,
+        },
+      ];
   }
 }
 
@@ -97,7 +155,13 @@ export function classify(section: Section, fy: number, stress: Stress, sheet?: S
       sheet.step(symbol, part.formula, part.inputs, part.ratio, 'ratio', 'table 5.2', `${part.name}, ${part.symbol}`);
       const power = part.squared ? 'epsilon^2' : 'epsilon';
       const limit = part.limits[Math.min(found, 3) - 1]!;
-      sheet.branch(`${symbol} <= ${limit} * ${power}`, { [symbol]: part.ratio, epsilon }, found <= 3, 'table 5.2', `${part.name} in ${stress}: class ${found}`);
+      sheet.branch(
+        `${symbol} <= ${limit} * ${power}`,
+        { [symbol]: part.ratio, epsilon },
+        found <= 3,
+        'table 5.2',
+        `${part.name} in ${stress}: class ${found}`,
+      );
     }
     if (found > worst) worst = found;
   });

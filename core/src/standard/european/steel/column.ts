@@ -12,12 +12,38 @@ export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, she
   const { section, grade, axial, combination } = input;
   requireBasis(input.basis, philosophy.basis);
   const moments = (inner?: Sheet) =>
-    unproven('Moments from the beams', 'EN 1993-1-1 6.3.3', 'instability', 'nominal moments of beams that frame in off-centre are not written yet; the column is proved in axial load only', inner);
-  if (axial < 0) return [unproven('Compression', 'EN 1993-1-1 6.2.3', 'ductile', `the column is in tension under ${combination}; tension is not written yet`, sheet), moments(sheet)];
+    unproven(
+      'Moments from the beams',
+      'EN 1993-1-1 6.3.3',
+      'instability',
+      'nominal moments of beams that frame in off-centre are not written yet; the column is proved in axial load only',
+      inner,
+    );
+  if (axial < 0)
+    return [
+      unproven(
+        'Compression',
+        'EN 1993-1-1 6.2.3',
+        'ductile',
+        `the column is in tension under ${combination}; tension is not written yet`,
+        sheet,
+      ),
+      moments(sheet),
+    ];
   recordShape(section, sheet);
   const fy = sectionYield(section, grade, sheet);
   const sectionClass = classify(section, fy, 'compression', sheet?.scope('Class of the section'));
-  if (sectionClass === 4) return [unproven('Flexural buckling', 'EN 1993-1-1 6.3.1', 'instability', `${section.designation} is of class 4 in compression in ${grade.id}: effective areas are not written yet`, sheet), moments(sheet)];
+  if (sectionClass === 4)
+    return [
+      unproven(
+        'Flexural buckling',
+        'EN 1993-1-1 6.3.1',
+        'instability',
+        `${section.designation} is of class 4 in compression in ${grade.id}: effective areas are not written yet`,
+        sheet,
+      ),
+      moments(sheet),
+    ];
   const { A, Iy, Iz } = section.properties;
   const { E, G } = grade;
   sheet?.given('N_Ed', axial, 'force', `design compression, ${combination}`);
@@ -29,7 +55,22 @@ export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, she
   squash?.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
   const NcRd = (A * fy) / GAMMA_M0;
   squash?.step('N_cRd', 'A * f_y / gamma_M0', { A, f_y: fy, gamma_M0: GAMMA_M0 }, NcRd, 'force', '(6.10)');
-  checks.push(compare({ name: 'Compression of the section', clause: 'EN 1993-1-1 6.2.4', mode: 'ductile', kind: 'force', demand: axial, demandSymbol: 'N_Ed', capacity: NcRd, capacitySymbol: 'N_cRd', combination }, squash));
+  checks.push(
+    compare(
+      {
+        name: 'Compression of the section',
+        clause: 'EN 1993-1-1 6.2.4',
+        mode: 'ductile',
+        kind: 'force',
+        demand: axial,
+        demandSymbol: 'N_Ed',
+        capacity: NcRd,
+        capacitySymbol: 'N_cRd',
+        combination,
+      },
+      squash,
+    ),
+  );
 
   for (const [axis, I, Lcr, title] of [
     ['y', Iy, input.lengthY, 'Flexural buckling, major axis'],
@@ -37,13 +78,52 @@ export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, she
   ] as const) {
     const inner = sheet?.scope(title);
     const NbRd = flexuralBuckling({ A, I, Lcr, E, fy, curve: bucklingCurve(section, axis) }, inner);
-    checks.push(compare({ name: title, clause: 'EN 1993-1-1 6.3.1', mode: 'instability', kind: 'force', demand: axial, demandSymbol: 'N_Ed', capacity: NbRd, capacitySymbol: 'N_bRd', combination }, inner));
+    checks.push(
+      compare(
+        {
+          name: title,
+          clause: 'EN 1993-1-1 6.3.1',
+          mode: 'instability',
+          kind: 'force',
+          demand: axial,
+          demandSymbol: 'N_Ed',
+          capacity: NbRd,
+          capacitySymbol: 'N_bRd',
+          combination,
+        },
+        inner,
+      ),
+    );
   }
   if (section.shape.outline === 'I') {
     const inner = sheet?.scope('Torsional buckling');
     const NbRd = torsionalBuckling(section, input.lengthT, E, G, fy, inner);
-    checks.push(compare({ name: 'Torsional buckling', clause: 'EN 1993-1-1 6.3.1.4', mode: 'instability', kind: 'force', demand: axial, demandSymbol: 'N_Ed', capacity: NbRd, capacitySymbol: 'N_bRd', combination }, inner));
-  } else if (section.shape.outline === 'channel') checks.push(unproven('Torsional-flexural buckling', 'EN 1993-1-1 6.3.1.4', 'instability', 'torsional-flexural buckling of channels is not written yet', sheet));
+    checks.push(
+      compare(
+        {
+          name: 'Torsional buckling',
+          clause: 'EN 1993-1-1 6.3.1.4',
+          mode: 'instability',
+          kind: 'force',
+          demand: axial,
+          demandSymbol: 'N_Ed',
+          capacity: NbRd,
+          capacitySymbol: 'N_bRd',
+          combination,
+        },
+        inner,
+      ),
+    );
+  } else if (section.shape.outline === 'channel')
+    checks.push(
+      unproven(
+        'Torsional-flexural buckling',
+        'EN 1993-1-1 6.3.1.4',
+        'instability',
+        'torsional-flexural buckling of channels is not written yet',
+        sheet,
+      ),
+    );
   checks.push(moments(sheet));
   return checks;
 }

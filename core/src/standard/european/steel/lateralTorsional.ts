@@ -27,7 +27,15 @@ export function momentGradientFactor(segment: Segment, sheet?: Sheet): number {
     sheet.given('M_2', M2, 'moment', 'at a quarter');
     sheet.given('M_3', M3, 'moment', 'at the middle');
     sheet.given('M_4', M4, 'moment', 'at three quarters');
-    sheet.step('C_1', 'sqrt(35 * M_max^2 / (M_max^2 + 9 * M_2^2 + 16 * M_3^2 + 9 * M_4^2))', { M_max: M, M_2: M2, M_3: M3, M_4: M4 }, C1, 'ratio', 'Serna et al. 2006', 'moment gradient factor');
+    sheet.step(
+      'C_1',
+      'sqrt(35 * M_max^2 / (M_max^2 + 9 * M_2^2 + 16 * M_3^2 + 9 * M_4^2))',
+      { M_max: M, M_2: M2, M_3: M3, M_4: M4 },
+      C1,
+      'ratio',
+      'Serna et al. 2006',
+      'moment gradient factor',
+    );
   }
   return C1;
 }
@@ -43,7 +51,15 @@ export function criticalMoment(section: Section, L: number, C1: number, E: numbe
     sheet.given('E', E, 'stress', "Young's modulus", 'EN 1993-1-1 3.2.6');
     sheet.given('G', G, 'stress', 'shear modulus', 'EN 1993-1-1 3.2.6');
     sheet.given('L', L, 'length', 'length between lateral restraints');
-    sheet.step('M_cr', 'C_1 * pi^2 * E * I_z / L^2 * sqrt(I_w / I_z + L^2 * G * I_T / (pi^2 * E * I_z))', { C_1: C1, E, I_z: Iz, L, I_w: Iw, G, I_T: It }, Mcr, 'moment', '6.3.2.2(2); elastic theory', 'elastic critical moment');
+    sheet.step(
+      'M_cr',
+      'C_1 * pi^2 * E * I_z / L^2 * sqrt(I_w / I_z + L^2 * G * I_T / (pi^2 * E * I_z))',
+      { C_1: C1, E, I_z: Iz, L, I_w: Iw, G, I_T: It },
+      Mcr,
+      'moment',
+      '6.3.2.2(2); elastic theory',
+      'elastic critical moment',
+    );
   }
   return Mcr;
 }
@@ -64,28 +80,71 @@ export function lateralTorsionalResistance(section: Section, W: number, fy: numb
   const curve = lateralTorsionalCurve(section);
   const alpha = IMPERFECTION[curve];
   const lambda = Math.sqrt((W * fy) / Mcr);
-  sheet?.step('lambda_LT', 'sqrt(W_y * f_y / M_cr)', { W_y: W, f_y: fy, M_cr: Mcr }, lambda, 'ratio', '6.3.2.2(1)', 'non-dimensional slenderness');
+  sheet?.step(
+    'lambda_LT',
+    'sqrt(W_y * f_y / M_cr)',
+    { W_y: W, f_y: fy, M_cr: Mcr },
+    lambda,
+    'ratio',
+    '6.3.2.2(1)',
+    'non-dimensional slenderness',
+  );
   sheet?.lookup('alpha_LT', alpha, 'ratio', 'table 6.3', `curve ${curve}`, 'NA.2.17');
   sheet?.given('lambda_LT0', LAMBDA_LT0, 'ratio', 'plateau', 'NA.2.17');
   sheet?.given('beta', BETA, 'ratio', 'beta', 'NA.2.17');
   const stocky = lambda <= LAMBDA_LT0;
-  sheet?.branch('lambda_LT <= lambda_LT0', { lambda_LT: lambda, lambda_LT0: LAMBDA_LT0 }, stocky, '6.3.2.2(4)', stocky ? 'lateral-torsional buckling need not be considered' : 'lateral-torsional buckling reduces the resistance');
+  sheet?.branch(
+    'lambda_LT <= lambda_LT0',
+    { lambda_LT: lambda, lambda_LT0: LAMBDA_LT0 },
+    stocky,
+    '6.3.2.2(4)',
+    stocky ? 'lateral-torsional buckling need not be considered' : 'lateral-torsional buckling reduces the resistance',
+  );
   let chi = 1;
   if (stocky) sheet?.step('chi_LT', '1', {}, 1, 'ratio', '6.3.2.2(4)');
   else {
     const Phi = 0.5 * (1 + alpha * (lambda - LAMBDA_LT0) + BETA * lambda ** 2);
-    sheet?.step('Phi_LT', '0.5 * (1 + alpha_LT * (lambda_LT - lambda_LT0) + beta * lambda_LT^2)', { alpha_LT: alpha, lambda_LT: lambda, lambda_LT0: LAMBDA_LT0, beta: BETA }, Phi, 'ratio', '6.3.2.3(1)');
+    sheet?.step(
+      'Phi_LT',
+      '0.5 * (1 + alpha_LT * (lambda_LT - lambda_LT0) + beta * lambda_LT^2)',
+      { alpha_LT: alpha, lambda_LT: lambda, lambda_LT0: LAMBDA_LT0, beta: BETA },
+      Phi,
+      'ratio',
+      '6.3.2.3(1)',
+    );
     const plain = Math.min(1, 1 / lambda ** 2, 1 / (Phi + Math.sqrt(Phi ** 2 - BETA * lambda ** 2)));
-    sheet?.step('chi_1', 'min(1, 1 / lambda_LT^2, 1 / (Phi_LT + sqrt(Phi_LT^2 - beta * lambda_LT^2)))', { lambda_LT: lambda, Phi_LT: Phi, beta: BETA }, plain, 'ratio', '(6.57)');
+    sheet?.step(
+      'chi_1',
+      'min(1, 1 / lambda_LT^2, 1 / (Phi_LT + sqrt(Phi_LT^2 - beta * lambda_LT^2)))',
+      { lambda_LT: lambda, Phi_LT: Phi, beta: BETA },
+      plain,
+      'ratio',
+      '(6.57)',
+    );
     const kc = 1 / Math.sqrt(C1);
     sheet?.step('k_c', '1 / sqrt(C_1)', { C_1: C1 }, kc, 'ratio', 'NA.2.18');
     const f = Math.min(1, 1 - 0.5 * (1 - kc) * (1 - 2 * (lambda - 0.8) ** 2));
-    sheet?.step('f', 'min(1, 1 - 0.5 * (1 - k_c) * (1 - 2 * (lambda_LT - 0.8)^2))', { k_c: kc, lambda_LT: lambda }, f, 'ratio', '6.3.2.3(2)');
+    sheet?.step(
+      'f',
+      'min(1, 1 - 0.5 * (1 - k_c) * (1 - 2 * (lambda_LT - 0.8)^2))',
+      { k_c: kc, lambda_LT: lambda },
+      f,
+      'ratio',
+      '6.3.2.3(2)',
+    );
     chi = Math.min(1, 1 / lambda ** 2, plain / f);
     sheet?.step('chi_LT', 'min(1, 1 / lambda_LT^2, chi_1 / f)', { lambda_LT: lambda, chi_1: plain, f }, chi, 'ratio', '(6.58)');
   }
   sheet?.given('gamma_M1', GAMMA_M1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
   const MbRd = (chi * W * fy) / GAMMA_M1;
-  sheet?.step('M_bRd', 'chi_LT * W_y * f_y / gamma_M1', { chi_LT: chi, W_y: W, f_y: fy, gamma_M1: GAMMA_M1 }, MbRd, 'moment', '(6.55)', 'buckling resistance moment');
+  sheet?.step(
+    'M_bRd',
+    'chi_LT * W_y * f_y / gamma_M1',
+    { chi_LT: chi, W_y: W, f_y: fy, gamma_M1: GAMMA_M1 },
+    MbRd,
+    'moment',
+    '(6.55)',
+    'buckling resistance moment',
+  );
   return MbRd;
 }

@@ -15,7 +15,14 @@ export function shearArea(section: Section, sheet?: Sheet): number {
       const { h, b, tw, tf, r } = shape;
       const Av = Math.max(A - 2 * b * tf + (tw + 2 * r) * tf, ETA * (h - 2 * tf) * tw);
       sheet?.given('eta', ETA, 'ratio', 'eta', 'EN 1993-1-5 NA.2.4');
-      sheet?.step('A_v', 'max(A - 2 * b * t_f + (t_w + 2 * r) * t_f, eta * (h - 2 * t_f) * t_w)', { A, b, t_f: tf, t_w: tw, r, eta: ETA, h }, Av, 'area', '6.2.6(3)a');
+      sheet?.step(
+        'A_v',
+        'max(A - 2 * b * t_f + (t_w + 2 * r) * t_f, eta * (h - 2 * t_f) * t_w)',
+        { A, b, t_f: tf, t_w: tw, r, eta: ETA, h },
+        Av,
+        'area',
+        '6.2.6(3)a',
+      );
       return Av;
     }
     case 'channel': {
@@ -41,7 +48,15 @@ export function shearArea(section: Section, sheet?: Sheet): number {
 /** Plastic shear resistance along the depth, N, EN 1993-1-1 (6.18). Av: mm2; fy: MPa. */
 export function shearResistance(Av: number, fy: number, sheet?: Sheet): number {
   const VplRd = (Av * (fy / Math.sqrt(3))) / GAMMA_M0;
-  sheet?.step('V_plRd', 'A_v * (f_y / sqrt(3)) / gamma_M0', { A_v: Av, f_y: fy, gamma_M0: GAMMA_M0 }, VplRd, 'force', '(6.18)', 'plastic shear resistance');
+  sheet?.step(
+    'V_plRd',
+    'A_v * (f_y / sqrt(3)) / gamma_M0',
+    { A_v: Av, f_y: fy, gamma_M0: GAMMA_M0 },
+    VplRd,
+    'force',
+    '(6.18)',
+    'plastic shear resistance',
+  );
   return VplRd;
 }
 
@@ -58,7 +73,13 @@ export function isWebStocky(section: Section, fy: number, sheet?: Sheet): boolea
     if (isBox) sheet.step('h_w', 'h - 3 * t', { h: shape.h, t: shape.t }, hw, 'sectionLength', '6.2.6(6)');
     else sheet.step('h_w', 'h - 2 * t_f', { h: shape.h, t_f: shape.tf }, hw, 'sectionLength', '6.2.6(6)');
     const web = isBox ? 't' : 't_w';
-    sheet.branch(`h_w / ${web} <= 72 * epsilon / 1.0`, { h_w: hw, [web]: tw, epsilon }, stocky, '6.2.6(6)', stocky ? 'the web does not buckle in shear' : 'shear buckling must be checked');
+    sheet.branch(
+      `h_w / ${web} <= 72 * epsilon / 1.0`,
+      { h_w: hw, [web]: tw, epsilon },
+      stocky,
+      '6.2.6(6)',
+      stocky ? 'the web does not buckle in shear' : 'shear buckling must be checked',
+    );
   }
   return stocky;
 }

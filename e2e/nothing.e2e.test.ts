@@ -1,0 +1,152 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { By } from 'selenium-webdriver';
+import type { RunningServer } from '../server/src';
+import { startApp } from './app';
+import { Browser } from './browser';
+
+describe('a project from nothing', () => {
+  let app: RunningServer;
+  let browser: Browser;
+  beforeAll(async () => {
+    app = await startApp(false);
+    browser = await Browser.open();
+  });
+  afterAll(async () => {
+    await browser?.close();
+    await app?.close();
+  });
+
+  const room = (name: string) => browser.clickText(name, 'a');
+  const tab = (name: string) => browser.clickText(name, 'button');
+  const saved = () => browser.waitForText('footer', /\bsaved/);
+  /** The row of a mark, whose cells are edited in place. */
+  const cell = (label: string, mark: string, value: string) => browser.type(`${label} of ${mark}`, value);
+
+  it('begins with a name; without one it says what is wanted', async () => {
+    await browser.go(app.url);
+    await browser.waitForText('main', 'There is no project yet');
+    await browser.clickText('Begin');
+    await browser.waitForText('form', 'give the project a name');
+    await browser.type('Name of the building', 'Garden room');
+    await browser.waitForText('main', 'Brief');
+    await browser.waitForText('footer', 'no load yet');
+  });
+
+  it('says in every empty room what to do next', async () => {
+    await room('Survey');
+    await browser.waitForText('main', 'Go to Brief and add the levels');
+    await room('Descent');
+    await browser.waitForText('main', 'nothing to take down yet');
+    await room('Members');
+    await browser.waitForText('main', 'no beams and columns yet');
+    await room('Ground');
+    await browser.waitForText('main', 'no footing yet');
+    await room('Package');
+    await browser.waitForText('main', 'Nothing is applied yet');
+  });
+
+  it('writes levels and a build-up; what cannot be read stays where it was typed', async () => {
+    await room('Brief');
+    await browser.clickText('Add a level');
+    await browser.type('Elevation of Level 1', '2.7 apples');
+    expect(await browser.waitForText('section[aria-label="Levels"]', 'not a unit')).toContain('write for example');
+    expect(await (await browser.field('Elevation of Level 1')).getAttribute('value')).toBe('2.7 apples');
+    await browser.type('Elevation of Level 1', '2700mm');
+    await browser.type('Name of level Level 1', 'Roof');
+    await saved();
+    await browser.clickText('Add a build-up');
+    await browser.clickText('Add a layer');
+    await browser.type('Layer 1 of Build-up 1', 'flat roof');
+    await browser.type('Load of flat roof', '0.9');
+    await browser.clickText('Add a variable load');
+    await browser.choose('Nature of imposed', 'snow');
+    await browser.type('Load of imposed', '0.4*1.5');
+    await browser.waitForText('section[aria-label="Load build-ups"]', 'snow 0.6');
+    await saved();
+  });
+
+  it('places footings, columns and a beam, and reads the results', async () => {
+    await room('Survey');
+    await tab('Footings');
+    await browser.click('nav[aria-label="Levels"] button:last-of-type');
+    for (const [mark, x] of [
+      ['F1', '0'],
+      ['F2', '5'],
+    ] as const) {
+      await browser.clickText('Add a footing');
+      await browser.field(`x of ${mark}`);
+      await cell('x', mark, x);
+      await saved();
+    }
+    await tab('Columns');
+    await browser.click('nav[aria-label="Levels"] button:first-of-type');
+    for (const [mark, x, footing] of [
+      ['C1', '0', 'F1'],
+      ['C2', '5', 'F2'],
+    ] as const) {
+      await browser.clickText('Add a column');
+      await browser.field(`x of ${mark}`);
+      await cell('x', mark, x);
+      await browser.choose(`What takes ${mark}`, footing);
+      await saved();
+    }
+    await tab('Beams');
+    await browser.clickText('Add a beam');
+    await browser.field('end x of B1');
+    await cell('end x', 'B1', '5');
+    await saved();
+    // the second support was found for the length that it had first
+    await browser.waitForText('main', /off the beam|B1/);
+    const supports = await browser.driver.findElements(
+      By.css('section[aria-label="Supports"] input[type="text"], section[aria-label="Supports"] input[inputmode]'),
+    );
+    await browser.driver.executeScript('arguments[0].focus(); arguments[0].select()', supports[1]!);
+    await supports[1]!.sendKeys('5', '\uE007');
+    await saved();
+    await browser.clickText('Find them by place');
+    await browser.clickText('Add a strip');
+    await browser.type('width at start', '3');
+    await browser.type('width at end', '3');
+    await saved();
+    await browser.type('Section of the beam', 'UB 254x102x22');
+    await saved();
+    // 0.9 kN/m2 and 0.6 kN/m2 on 5 m by 3 m
+    await browser.waitForText('footer', 'snow 9.00 = 9.00');
+  });
+
+  it('sees it carried down, checked and founded', async () => {
+    await room('Descent');
+    await browser.click('[data-item^="beam-"]');
+    await browser.waitForText('aside', 'to C1');
+    await room('Members');
+    await browser.waitForText('main', 'UB 254x102x22');
+    await room('Ground');
+    await browser.waitForText('main', /F1/);
+    await browser.waitForText('main', /× /);
+    const text = await browser.pageText();
+    expect(text).not.toContain('NaN');
+    expect(text).not.toContain('undefined');
+  });
+
+  it('has no loose end but the columns that have no section', async () => {
+    await room('Package');
+    const text = await browser.waitForText('section[aria-label="Loose ends"]', 'has no section');
+    expect(text.match(/has no section/g)!.length).toBe(2);
+    expect(await browser.complaints()).toEqual(expect.not.arrayContaining([expect.stringContaining('TypeError')]));
+  });
+
+  it('saves it, deletes it, and reads it back from its file', async () => {
+    const id = /projects\/([^/]+)/.exec(await browser.driver.getCurrentUrl())![1]!;
+    const file = await (await fetch(`${app.url}/api/projects/${id}/export`)).text();
+    await browser.go(app.url);
+    await browser.clickText('Delete');
+    await browser.waitForText('table', 'Delete for good?');
+    await browser.clickText('Delete');
+    await browser.waitForText('main', 'There is no project yet');
+    const back = await (
+      await fetch(`${app.url}/api/projects/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: file })
+    ).json();
+    const again = await (await fetch(`${app.url}/api/projects/${(back as { id: string }).id}/export`)).text();
+    expect(again).toBe(file);
+  });
+});

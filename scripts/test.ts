@@ -1,0 +1,90 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { requireChromium } from '../e2e/browser';
+import { buildWeb } from './build';
+import { Cluster } from './cluster';
+import { main, Plain, ROOT } from './system';
+
+interface Count {
+  passed: number;
+  failed: number;
+}
+
+const PARTS = ['lint', 'types', 'core', 'web', 'server', 'e2e'] as const;
+type Part = (typeof PARTS)[number];
+
+const bin = (name: string) => join(ROOT, 'node_modules', '.bin', name);
+
+/** A tool that passes or fails as a whole counts as one test. */
+function whole(title: string, program: string, args: readonly string[], count: Count): void {
+  const { status } = spawnSync(bin(program), args as string[], { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'] });
+  console.log(`${status === 0 ? 'ok  ' : 'FAIL'}  ${title}`);
+  if (status === 0) count.passed += 1;
+  else count.failed += 1;
+}
+
+/** One project of Vitest; its own counts are added. */
+function vitest(project: string, filter: readonly string[], environment: NodeJS.ProcessEnv, count: Count): void {
+  const folder = mkdtempSync(join(tmpdir(), 'plinth-test-'));
+  const file = join(folder, 'result.json');
+  try {
+    const { status } = spawnSync(
+      bin('vitest'),
+      ['run', '--project', project, '--reporter', 'dot', '--reporter', 'json', '--outputFile.json', file, ...filter],
+      { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...environment } },
+    );
+    const result = JSON.parse(readFileSync(file, 'utf8')) as {
+      numPassedTests: number;
+      numFailedTests: number;
+      numFailedTestSuites: number;
+    };
+    count.passed += result.numPassedTests;
+    // a file that cannot even be loaded has no failed test of its own
+    count.failed += result.numFailedTests > 0 || status === 0 ? result.numFailedTests : Math.max(1, result.numFailedTestSuites);
+  } catch {
+    console.error(`The tests of ${project} gave no result.`);
+    count.failed += 1;
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+main(async () => {
+  const [wanted, ...filter] = process.argv.slice(2);
+  if (wanted !== undefined && !PARTS.includes(wanted as Part))
+    throw new Plain(`There is no part "${wanted}"; parts are ${PARTS.join(', ')}.`);
+  const does = (part: Part) => wanted === undefined || wanted === part;
+  const count: Count = { passed: 0, failed: 0 };
+
+  if (does('lint')) {
+    whole('lint', 'eslint', ['.', '--max-warnings', '0'], count);
+    whole('format', 'prettier', ['--check', '--log-level', 'warn', '.'], count);
+    whole(
+      'dependencies run one way',
+      'depcruise',
+      ['core/src', 'api/src', 'server/src', 'web/src', '--config', '.dependency-cruiser.cjs', '--output-type', 'err'],
+      count,
+    );
+  }
+  if (does('types')) for (const project of ['core', 'api', 'server', 'web']) whole(`types of ${project}`, 'tsc', ['-p', project], count);
+  if (does('core')) vitest('core', filter, {}, count);
+  if (does('web')) vitest('web', filter, {}, count);
+  if (does('server') || does('e2e')) {
+    const cluster = new Cluster('test');
+    const url = await cluster.start();
+    try {
+      if (does('server')) vitest('server', filter, { PLINTH_TEST_DATABASE: url }, count);
+      if (does('e2e')) {
+        requireChromium();
+        await buildWeb();
+        vitest('e2e', filter, { PLINTH_TEST_DATABASE: url }, count);
+      }
+    } finally {
+      cluster.stop();
+    }
+  }
+  console.log(`${count.passed} passed, ${count.failed} failed`);
+  return count.failed === 0 && count.passed > 0 ? 0 : 1;
+});
