@@ -132,6 +132,17 @@ export class Cluster {
   stop(): void {
     this.run('pg_ctl', ['stop', '--mode', 'fast', '--wait', '--pgdata', this.data]);
   }
+
+  /** Stops the server, but not under another Lofty Plinth that works on it. */
+  async stopUnlessUsed(): Promise<void> {
+    const client = new pg.Client({ connectionString: this.url('postgres') });
+    await client.connect();
+    const { rowCount } = await client.query(
+      "select 1 from pg_stat_activity where backend_type = 'client backend' and pid <> pg_backend_pid()",
+    );
+    await client.end();
+    if (!rowCount) this.stop();
+  }
 }
 
 function lastLine(path: string): string {

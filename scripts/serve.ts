@@ -17,6 +17,7 @@ export async function serve(demonstration: boolean): Promise<void> {
   try {
     server = await startServer({ databaseUrl, port, web: WEB_DIST, demonstration });
   } catch (error) {
+    await cluster.stopUnlessUsed();
     if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
     throw new Plain(
       `Port ${port} is taken. Is it running already? If not, choose another: PLINTH_PORT=${port + 1} ./plinth ${demonstration ? 'demo' : 'start'}`,
@@ -28,5 +29,5 @@ export async function serve(demonstration: boolean): Promise<void> {
   });
   console.log('Stopping…');
   await server.close();
-  cluster.stop();
+  await cluster.stopUnlessUsed();
 }

@@ -111,19 +111,17 @@ async function write(tx: Transaction, project: string, { version, states }: Load
         .values({ project, id, ...state })
         .onConflictDoUpdate({ target: [items.project, items.id], set: { body: state.body, revision: next } });
   }
-  await tx
-    .insert(journal)
-    .values({
-      project,
-      version: next,
-      commandId: entry.commandId,
-      who: entry.who,
-      summary: entry.summary,
-      reason: entry.reason,
-      mode: entry.mode,
-      target: entry.target,
-      changes,
-    });
+  await tx.insert(journal).values({
+    project,
+    version: next,
+    commandId: entry.commandId,
+    who: entry.who,
+    summary: entry.summary,
+    reason: entry.reason,
+    mode: entry.mode,
+    target: entry.target,
+    changes,
+  });
   const brief = [...after.values()].find((state) => state.kind === 'brief')!.body as { name: string; family: 'european' | 'american' };
   await tx
     .update(projects)

@@ -16,8 +16,9 @@ export interface Connection {
 /** Opens a pool on a PostgreSQL database and brings its tables up to date. */
 export async function openDatabase(url: string): Promise<Connection> {
   const pool = new pg.Pool({ connectionString: url, max: 10 });
-  // a connection that the server drops while idle must not end the process
+  // a connection that the database drops, idle or at work, must not end the process: who works on it is told by a refusal
   pool.on('error', () => undefined);
+  pool.on('connect', (client) => client.on('error', () => undefined));
   const db = drizzle(pool, { schema });
   await migrate(db, { migrationsFolder: fileURLToPath(new URL('../../drizzle', import.meta.url)) });
   return { db, pool, close: () => pool.end() };

@@ -14,7 +14,8 @@ const cache = new Map<string, string>();
 function typeset(tex: string): string {
   const found = cache.get(tex);
   if (found !== undefined) return found;
-  const html = adaptor.innerHTML(page.convert(tex, { display: false }) as HTMLElement);
+  // the words of the formula stand on what holds it
+  const html = adaptor.innerHTML(page.convert(tex, { display: false }) as HTMLElement).replace('role=\"img\"', 'aria-hidden=\"true\"');
   cache.set(tex, html);
   return html;
 }

@@ -179,20 +179,21 @@ export function SurveyRoom() {
         <div ref={ref} className="min-h-0 flex-[5] overflow-hidden">
           <DrawingView drawing={drawing} onPick={select} nameOf={(id) => markOf(building, id)} />
         </div>
-        <div className="flex items-center gap-1 border-y border-rule px-4 py-1" role="tablist" aria-label="Schedules">
-          {TABLES.map(({ kind, title }) => (
-            <button
-              key={kind}
-              type="button"
-              role="tab"
-              aria-selected={table === kind}
-              className={`px-2 ${table === kind ? 'border-b-2 border-oxide font-semibold' : 'text-soft'}`}
-              onClick={() => setTable(kind)}
-            >
-              {title}
-            </button>
-          ))}
-          <span className="flex-1" />
+        <div className="flex items-center border-y border-rule px-4 py-1">
+          <div className="flex flex-1 gap-1" role="tablist" aria-label="Schedules">
+            {TABLES.map(({ kind, title }) => (
+              <button
+                key={kind}
+                type="button"
+                role="tab"
+                aria-selected={table === kind}
+                className={`px-2 ${table === kind ? 'border-b-2 border-oxide font-semibold' : 'text-soft'}`}
+                onClick={() => setTable(kind)}
+              >
+                {title}
+              </button>
+            ))}
+          </div>
           <button type="button" className="btn btn-main" onClick={add} disabled={table === 'load' && building.beams.size === 0}>
             {ADD[table]}
           </button>
