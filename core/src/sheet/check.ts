@@ -24,11 +24,12 @@ export interface CheckInput {
 
 /** Compares a demand with a capacity (both as magnitudes), records the comparison as a step and returns the check. */
 export function compare(input: CheckInput, sheet?: Sheet): Check {
-  const { demandSymbol, capacitySymbol, ...rest } = input;
+  const { name, clause, mode, kind, capacity, reason, combination, demandSymbol, capacitySymbol } = input;
   const demand = Math.abs(input.demand);
-  const hasCapacity = input.capacity > 0;
-  const utilisation = hasCapacity ? demand / input.capacity : demand === 0 ? 0 : null;
-  const check: Check = { ...rest, demand, utilisation, verdict: utilisation === null ? 'short' : verdictOf(utilisation) };
+  const hasCapacity = capacity > 0;
+  const utilisation = hasCapacity ? demand / capacity : demand === 0 ? 0 : null;
+  const verdict = utilisation === null ? 'short' : verdictOf(utilisation);
+  const check: Check = { name, clause, mode, kind, demand, capacity, utilisation, verdict, reason, combination };
   if (sheet) {
     if (hasCapacity)
       sheet.step(

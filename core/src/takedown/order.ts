@@ -56,6 +56,9 @@ export function findLoops(graph: ReadonlyMap<string, readonly string[]>): string
   return loops;
 }
 
+/** B2 before B10. */
+const byMark = new Intl.Collator('en', { numeric: true });
+
 /**
  * The order of calculation: a member only after everything that lands on it; among those that are ready the highest first,
  * then by mark. Members of loops do not hand on to anything here, so that all others can still be calculated.
@@ -72,7 +75,7 @@ export function calculationOrder(
   const order: string[] = [];
   let ready = [...waiting].filter(([, count]) => count === 0).map(([id]) => id);
   while (ready.length > 0) {
-    ready.sort((a, b) => elevation(b) - elevation(a) || mark(a).localeCompare(mark(b), 'en', { numeric: true }));
+    ready.sort((a, b) => elevation(b) - elevation(a) || byMark.compare(mark(a), mark(b)));
     // finish a whole storey before going down, so that the numbers follow the work
     const top = elevation(ready[0]!);
     const now = ready.filter((id) => elevation(id) === top);

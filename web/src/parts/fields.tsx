@@ -1,6 +1,6 @@
 import { useId, useRef, useState, type KeyboardEvent } from 'react';
 import { echoQuantity, parseQuantity, unitLabel, type Kind } from '@plinth/core';
-import { useProject } from '../project/context';
+import { useUnits } from '../project/context';
 
 interface Common<T> {
   readonly label: string;
@@ -78,7 +78,7 @@ function Labelled({
 
 /** A quantity as people type it: bare numbers in the project's unit, or with any unit, or arithmetic. */
 export function QuantityField({ label, kind, value, commit, quiet, className }: Common<number> & { kind: Kind }) {
-  const { units } = useProject();
+  const units = useUnits();
   const id = useId();
   const typed = useTyped(echoQuantity(value, kind, units), (text) => parseQuantity(text, kind, units), value, commit);
   return (
@@ -102,7 +102,7 @@ export function QuantityField({ label, kind, value, commit, quiet, className }: 
 
 /** A quantity that may be left empty, which means something of its own ("sized", "as in the brief"). */
 export function OptionalQuantityField({ label, kind, value, commit, quiet, empty }: Common<number | null> & { kind: Kind; empty: string }) {
-  const { units } = useProject();
+  const units = useUnits();
   const id = useId();
   const typed = useTyped(
     value === null ? '' : echoQuantity(value, kind, units),

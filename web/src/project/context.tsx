@@ -1,6 +1,7 @@
-import { createContext, useContext, useSyncExternalStore, type ReactNode } from 'react';
+import { createContext, useContext, useMemo, useSyncExternalStore, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
-import type { Brief, Building, Item, ItemKind } from '@plinth/core';
+import type { ApiItem } from '@plinth/api';
+import type { Brief, Building, Item, ItemKind, UnitSystem } from '@plinth/core';
 import type { Computed } from './engine.worker';
 import type { ProjectState, ProjectStore } from './store';
 
@@ -37,13 +38,25 @@ export function useProject(): Ready {
   return { store, building, brief: building.brief, units: building.brief.units, computed };
 }
 
+/** The units in which the project is shown: what fields need, without following every edit. */
+export function useUnits(): UnitSystem {
+  const store = useStore();
+  return useSyncExternalStore(store.subscribe, () => store.getState().building?.brief.units ?? 'SI');
+}
+
+const known = new WeakMap<ApiItem, Item>();
+
+/** An item without its revision; the same object as long as the item is the same, so that what shows it can rest. */
+function itemOf(stored: ApiItem): Item {
+  let item = known.get(stored);
+  if (!item) known.set(stored, (item = { id: stored.id, kind: stored.kind, body: stored.body } as Item));
+  return item;
+}
+
 /** Items of one kind as they are here, with ids. */
 export function useItems<K extends ItemKind>(kind: K): Extract<Item, { kind: K }>[] {
   const { items } = useProjectState();
-  return [...items.values()].filter((item) => item.kind === kind).map(({ id, body }) => ({ id, kind, body })) as Extract<
-    Item,
-    { kind: K }
-  >[];
+  return useMemo(() => [...items.values()].filter((item) => item.kind === kind).map(itemOf) as Extract<Item, { kind: K }>[], [items, kind]);
 }
 
 /** What is selected and which level is shown stand in the address, so that a view can be linked to and gone back to. */

@@ -1,6 +1,6 @@
 import { BARS, CONCRETES, REINFORCEMENT, STANDARDS, STEEL_GRADES, unitLabel, type Brief, type Item } from '@plinth/core';
 import { NumberField, QuantityField, SelectField, TextField } from '../../parts/fields';
-import { useItems, useProject } from '../../project/context';
+import { useItems, useUnits } from '../../project/context';
 import { freshId, useEdit } from '../../project/useEdit';
 import { BuildUps } from './BuildUps';
 
@@ -8,7 +8,7 @@ const options = (values: readonly string[]) => values.map((value) => ({ value, l
 
 /** What the whole design stands on: codes, materials, ground, limits, levels, build-ups. */
 export function BriefRoom() {
-  const { units } = useProject();
+  const units = useUnits();
   const [item] = useItems('brief');
   const { patch } = useEdit();
   if (!item) return null;
@@ -129,8 +129,8 @@ export function BriefRoom() {
 }
 
 function Levels() {
-  const { units } = useProject();
-  const levels = useItems('level').sort((a, b) => b.body.elevation - a.body.elevation);
+  const units = useUnits();
+  const levels = [...useItems('level')].sort((a, b) => b.body.elevation - a.body.elevation);
   const { patch, put, remove, quietly } = useEdit();
   const add = () => {
     const top = Math.max(0, ...levels.map((level) => level.body.elevation));

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import {
   areaLoads,
   caseLabel,
@@ -34,7 +35,7 @@ function sums(buildUp: BuildUp, units: UnitSystem): string {
 
 /** Load build-ups layer by layer: what each layer weighs, what it hangs on, what is an allowance. */
 export function BuildUps({ units }: { units: UnitSystem }) {
-  const items = useItems('buildUp').sort((a, b) => a.body.name.localeCompare(b.body.name));
+  const items = [...useItems('buildUp')].sort((a, b) => a.body.name.localeCompare(b.body.name));
   const { put, quietly } = useEdit();
   const add = () =>
     quietly(
@@ -61,7 +62,7 @@ export function BuildUps({ units }: { units: UnitSystem }) {
   );
 }
 
-function BuildUpForm({ item, units }: { item: BuildUpItem; units: UnitSystem }) {
+const BuildUpForm = memo(function BuildUpForm({ item, units }: { item: BuildUpItem; units: UnitSystem }) {
   const { body } = item;
   const { patch, remove, quietly } = useEdit();
   const layer = (i: number, change: Partial<Layer>) =>
@@ -246,4 +247,4 @@ function BuildUpForm({ item, units }: { item: BuildUpItem; units: UnitSystem }) 
       </div>
     </div>
   );
-}
+});
