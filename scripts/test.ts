@@ -33,7 +33,7 @@ function vitest(project: string, filter: readonly string[], environment: NodeJS.
     const { status } = spawnSync(
       bin('vitest'),
       ['run', '--project', project, '--reporter', 'dot', '--reporter', 'json', '--outputFile.json', file, ...filter],
-      { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...environment } },
+      { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, NO_COLOR: '1', ...environment } },
     );
     const result = JSON.parse(readFileSync(file, 'utf8')) as {
       numPassedTests: number;

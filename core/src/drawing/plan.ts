@@ -1,5 +1,5 @@
 import type { Building, PlanPoint } from '../building';
-import { pointAlong } from '../building';
+import { planLength, pointAlong } from '../building';
 import { formatQuantity, type UnitSystem } from '../quantity';
 import { Pencil, type Drawing } from './drawing';
 
@@ -37,140 +37,217 @@ function extent(building: Building): Box {
   return { left, right: Math.max(right, left + 1000), low, high: Math.max(high, low + 1000) };
 }
 
-/** Columns that stand below a level, on it, and footings under it are told apart by fill. */
-export function planDrawing({ building, level, selected, transfers, width, height }: PlanInput): Drawing {
-  const pencil = new Pencil();
-  const units = building.brief.units;
-  const box = extent(building);
-  const margin = 64;
-  const scale = Math.min((width - 2 * margin) / (box.right - box.left), (height - 2 * margin) / (box.high - box.low));
-  const x0 = (width - (box.right - box.left) * scale) / 2;
-  const y0 = (height - 20 + (box.high - box.low) * scale) / 2;
-  const P = (point: PlanPoint): [number, number] => [x0 + (point.x - box.left) * scale, y0 - (point.y - box.low) * scale];
-  const name = building.levels.find((entry) => entry.id === level)?.body.name ?? '';
+/** Keeps marks apart: a place is free when no mark and no post stands in it. */
+class Places {
+  private readonly taken: [x1: number, y1: number, x2: number, y2: number][] = [];
 
-  // floor and roof strips as washes on both sides of their beam
-  for (const beam of building.beams.values()) {
-    if (beam.level !== level) continue;
-    const length = Math.hypot(beam.to.x - beam.from.x, beam.to.y - beam.from.y) || 1;
-    const [nx, ny] = [-(beam.to.y - beam.from.y) / length, (beam.to.x - beam.from.x) / length];
-    for (const strip of beam.strips) {
-      const [a, b] = [pointAlong(beam, strip.from), pointAlong(beam, Math.min(strip.to, length))];
-      const offset = (p: PlanPoint, d: number): [number, number] => P({ x: p.x + nx * d, y: p.y + ny * d });
-      pencil.area(
-        [offset(a, strip.widthStart / 2), offset(b, strip.widthEnd / 2), offset(b, -strip.widthEnd / 2), offset(a, -strip.widthStart / 2)],
-        'floor',
-        { pen: 'faint', width: 0.5 },
-      );
+  take(x: number, y: number, width: number, height: number): void {
+    this.taken.push([x, y, x + width, y + height]);
+  }
+
+  isFree(x: number, y: number, width: number, height: number): boolean {
+    return this.taken.every(([x1, y1, x2, y2]) => x + width <= x1 || x >= x2 || y + height <= y1 || y >= y2);
+  }
+}
+
+/** About as wide as a mark is written. */
+const textWidth = (text: string) => 6.4 * text.length;
+
+/** Where along a member its mark may stand, the best place first. */
+const ALONG = [0.42, 0.3, 0.58, 0.2, 0.7, 0.8, 0.12];
+
+/** The marks of one level as they are drawn, kept apart from each other. */
+class Plan {
+  readonly pencil = new Pencil();
+  private readonly places = new Places();
+  private readonly scale: number;
+  private readonly x0: number;
+  private readonly y0: number;
+  private readonly box: Box;
+
+  constructor(private readonly input: PlanInput) {
+    const { building, width, height } = input;
+    const box = extent(building);
+    const margin = 64;
+    this.scale = Math.min((width - 2 * margin) / (box.right - box.left), (height - 2 * margin) / (box.high - box.low));
+    this.x0 = (width - (box.right - box.left) * this.scale) / 2;
+    this.y0 = (height - 20 + (box.high - box.low) * this.scale) / 2;
+    this.box = box;
+  }
+
+  private readonly place = ({ x, y }: PlanPoint): [number, number] => [
+    this.x0 + (x - this.box.left) * this.scale,
+    this.y0 - (y - this.box.low) * this.scale,
+  ];
+
+  private look(id: string): { chosen: boolean; pen: 'accent' | 'ink' } {
+    const chosen = id === this.input.selected;
+    return { chosen, pen: chosen ? 'accent' : 'ink' };
+  }
+
+  /** Floor and roof strips as washes over both sides of their beam. */
+  strips(): void {
+    for (const beam of this.input.building.beams.values()) {
+      if (beam.level !== this.input.level) continue;
+      const length = planLength(beam) || 1;
+      const [nx, ny] = [-(beam.to.y - beam.from.y) / length, (beam.to.x - beam.from.x) / length];
+      for (const strip of beam.strips) {
+        const [a, b] = [pointAlong(beam, strip.from), pointAlong(beam, Math.min(strip.to, length))];
+        const beside = (p: PlanPoint, d: number) => this.place({ x: p.x + nx * d, y: p.y + ny * d });
+        const outline = [
+          beside(a, strip.widthStart / 2),
+          beside(b, strip.widthEnd / 2),
+          beside(b, -strip.widthEnd / 2),
+          beside(a, -strip.widthStart / 2),
+        ];
+        this.pencil.area(outline, 'floor', { pen: 'faint', width: 0.5 });
+      }
     }
   }
-  for (const [id, wall] of building.walls) {
-    const onLevel = wall.base === level;
-    if (!onLevel && wall.top !== level) continue;
-    const [a, b] = [P(wall.from), P(wall.to)];
-    const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
-    const half = Math.max(3, (215 * scale) / 2);
-    const [nx, ny] = [(-(b[1] - a[1]) / length) * half, ((b[0] - a[0]) / length) * half];
-    pencil.area(
-      [
+
+  /** Walls hatched where they start on this level, in outline where they end here. */
+  walls(): void {
+    const { building, level } = this.input;
+    for (const [id, wall] of building.walls) {
+      const starts = wall.base === level;
+      if (!starts && wall.top !== level) continue;
+      const [a, b] = [this.place(wall.from), this.place(wall.to)];
+      const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
+      const half = Math.max(3, (215 * this.scale) / 2);
+      const [nx, ny] = [(-(b[1] - a[1]) / length) * half, ((b[0] - a[0]) / length) * half];
+      const outline: [number, number][] = [
         [a[0] + nx, a[1] + ny],
         [b[0] + nx, b[1] + ny],
         [b[0] - nx, b[1] - ny],
         [a[0] - nx, a[1] - ny],
-      ],
-      onLevel ? 'masonry' : 'none',
-      { pen: id === selected ? 'accent' : 'ink', width: id === selected ? 2 : 1, item: id },
-    );
-    pencil.text((a[0] + b[0]) / 2 + 6, (a[1] + b[1]) / 2 + (Math.abs(nx) > Math.abs(ny) ? 4 : -8), wall.mark, {
-      size: 11,
-      item: id,
-      pen: id === selected ? 'accent' : 'ink',
-      halo: true,
-    });
+      ];
+      const { chosen, pen } = this.look(id);
+      this.pencil.area(outline, starts ? 'masonry' : 'none', { pen, width: chosen ? 2 : 1, item: id });
+    }
   }
-  for (const [id, beam] of building.beams) {
-    if (beam.level !== level) continue;
-    const [a, b] = [P(beam.from), P(beam.to)];
-    const chosen = id === selected;
-    const vertical = Math.abs(b[1] - a[1]) > Math.abs(b[0] - a[0]);
-    pencil.line([a, b], chosen ? 'accent' : 'ink', {
-      width: chosen ? 4 : beam.role === 'truss' ? 2 : 3,
-      dash: beam.role === 'truss' ? [9, 3] : beam.status === 'existing' ? [12, 2] : undefined,
-      item: id,
-    });
-    for (const support of beam.supports)
-      pencil.circle(...P(pointAlong(beam, support.at)), 2.4, support.by ? 'paper' : 'accent', chosen ? 'accent' : 'ink', id);
-    // a little off the middle, where marks of crossing members would meet
-    const [mx, my] = [a[0] + (b[0] - a[0]) * 0.42, a[1] + (b[1] - a[1]) * 0.42];
-    pencil.text(vertical ? mx + 7 : mx, vertical ? my + 4 : my - 7, transfers.has(id) ? `${beam.mark} transfer` : beam.mark, {
+
+  beams(): void {
+    const { building, level } = this.input;
+    for (const [id, beam] of building.beams) {
+      if (beam.level !== level) continue;
+      const { chosen, pen } = this.look(id);
+      const dash = beam.role === 'truss' ? [9, 3] : beam.status === 'existing' ? [12, 2] : undefined;
+      this.pencil.line([this.place(beam.from), this.place(beam.to)], pen, {
+        width: chosen ? 4 : beam.role === 'truss' ? 2 : 3,
+        dash,
+        item: id,
+      });
+      for (const support of beam.supports)
+        this.pencil.circle(...this.place(pointAlong(beam, support.at)), 2.4, support.by ? 'paper' : 'accent', pen, id);
+    }
+  }
+
+  /** Footings, posts and hangers. A hollow square starts here, a filled one comes up from below; both may stand in one place. */
+  posts(): void {
+    const { building, level } = this.input;
+    const marks = new Map<string, string[]>();
+    const note = (at: PlanPoint, mark: string) => {
+      const key = `${Math.round(at.x)},${Math.round(at.y)}`;
+      marks.set(key, [...(marks.get(key) ?? []), mark]);
+    };
+    const square = (at: PlanPoint, half: number, fill: 'ink' | 'paper' | 'concrete', id: string) => {
+      const [x, y] = this.place(at);
+      const { chosen, pen } = this.look(id);
+      this.pencil.rectangle(x - half, y - half, 2 * half, 2 * half, chosen && fill === 'ink' ? 'accent' : fill, {
+        pen,
+        width: chosen ? 2 : 1.2,
+        item: id,
+      });
+    };
+    for (const [id, footing] of building.footings) {
+      if (footing.level !== level) continue;
+      square(footing.at, Math.max(10, ((footing.width ?? 900) * this.scale) / 2), 'concrete', id);
+      note(footing.at, footing.mark);
+    }
+    for (const starting of [true, false])
+      for (const [id, column] of building.columns) {
+        if ((starting ? column.base : column.top) !== level) continue;
+        square(column.at, starting ? 6 : 3.5, starting ? 'paper' : 'ink', id);
+        note(column.at, column.mark);
+      }
+    for (const [id, hanger] of building.hangers) {
+      if (hanger.top !== level && hanger.base !== level) continue;
+      this.pencil.circle(...this.place(hanger.at), 4, this.look(id).chosen ? 'accent' : 'paper', 'ink', id);
+      note(hanger.at, hanger.mark);
+    }
+    for (const [key, names] of marks) {
+      const [x, y] = key.split(',').map(Number) as [number, number];
+      const [px, py] = this.place({ x, y });
+      const text = names.join(' · ');
+      this.places.take(px - 8, py - 8, 16, 16);
+      this.places.take(px + 9, py + 7, textWidth(text), 13);
+      this.pencil.text(px + 9, py + 17, text, { size: 10.5, pen: 'soft', halo: true });
+    }
+  }
+
+  /** Marks of beams and walls, each at the first place along it where nothing else is written. */
+  lineMarks(): void {
+    const { building, level, transfers } = this.input;
+    for (const [id, wall] of building.walls) if (wall.base === level || wall.top === level) this.lineMark(id, wall, wall.mark, false);
+    for (const [id, beam] of building.beams)
+      if (beam.level === level) this.lineMark(id, beam, transfers.has(id) ? `${beam.mark} transfer` : beam.mark, true);
+  }
+
+  private lineMark(id: string, line: { from: PlanPoint; to: PlanPoint }, text: string, bold: boolean): void {
+    const [a, b] = [this.place(line.from), this.place(line.to)];
+    const upright = Math.abs(b[1] - a[1]) > Math.abs(b[0] - a[0]);
+    const width = textWidth(text);
+    const at = (t: number) => {
+      const [mx, my] = [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t];
+      return upright ? { x: mx + 8, y: my - 7 } : { x: mx - width / 2, y: my - 18 };
+    };
+    const t = ALONG.find((candidate) => this.places.isFree(at(candidate).x, at(candidate).y, width, 13)) ?? ALONG[0]!;
+    const { x, y } = at(t);
+    this.places.take(x, y, width, 13);
+    this.pencil.text(upright ? x : x + width / 2, y + 11, text, {
       size: 11.5,
-      bold: true,
-      anchor: vertical ? 'start' : 'middle',
-      pen: chosen ? 'accent' : 'ink',
+      bold,
+      anchor: upright ? 'start' : 'middle',
+      pen: this.look(id).pen,
       item: id,
       halo: true,
     });
   }
-  const half = 5;
-  const square = (at: PlanPoint, fill: 'ink' | 'paper', id: string) => {
-    const [x, y] = P(at);
-    pencil.rectangle(x - half, y - half, 2 * half, 2 * half, id === selected ? 'accent' : fill, {
-      pen: id === selected ? 'accent' : 'ink',
-      width: 1.2,
-      item: id,
-    });
-  };
-  const labelled = new Map<string, string[]>();
-  const label = (at: PlanPoint, mark: string) => {
-    const key = `${Math.round(at.x)},${Math.round(at.y)}`;
-    labelled.set(key, [...(labelled.get(key) ?? []), mark]);
-  };
-  for (const [id, footing] of building.footings) {
-    if (footing.level !== level) continue;
-    const [x, y] = P(footing.at);
-    const side = Math.max(10, ((footing.width ?? 900) * scale) / 2);
-    pencil.rectangle(x - side, y - side, 2 * side, 2 * side, 'concrete', {
-      pen: id === selected ? 'accent' : 'ink',
-      width: id === selected ? 2 : 1,
-      item: id,
-    });
-    label(footing.at, footing.mark);
-  }
-  for (const [id, column] of building.columns) {
-    // filled where it comes up to this level from below, hollow where it starts here
-    if (column.top === level) square(column.at, 'ink', id);
-    else if (column.base === level) square(column.at, 'paper', id);
-    else continue;
-    label(column.at, column.mark);
-  }
-  for (const [id, hanger] of building.hangers) {
-    if (hanger.top !== level && hanger.base !== level) continue;
-    pencil.circle(...P(hanger.at), 4, id === selected ? 'accent' : 'paper', 'ink', id);
-    label(hanger.at, hanger.mark);
-  }
-  for (const [key, marks] of labelled) {
-    const [x, y] = key.split(',').map(Number) as [number, number];
-    const [px, py] = P({ x, y });
-    pencil.text(px + 9, py + 17, marks.join(' · '), { size: 10.5, pen: 'soft', halo: true });
-  }
-  const bar = BARS[units].filter((length) => length * scale <= width / 3).at(-1) ?? BARS[units][0]!;
-  const [barX, barY] = [24, height - 14];
-  pencil.line(
-    [
-      [barX, barY],
-      [barX + bar * scale, barY],
-    ],
-    'ink',
-    { width: 1.4 },
-  );
-  for (const t of [0, 0.5, 1])
-    pencil.line(
+
+  scaleBar(): void {
+    const { units } = this.input.building.brief;
+    const { width, height } = this.input;
+    const bar = BARS[units].filter((length) => length * this.scale <= width / 3).at(-1) ?? BARS[units][0]!;
+    const [x, y] = [24, height - 14];
+    this.pencil.line(
       [
-        [barX + t * bar * scale, barY - 4],
-        [barX + t * bar * scale, barY + 4],
+        [x, y],
+        [x + bar * this.scale, y],
       ],
       'ink',
+      { width: 1.4 },
     );
-  pencil.text(barX + bar * scale + 8, barY + 4, formatQuantity(bar, 'length', units, { figures: 3 }), { size: 10.5, pen: 'soft' });
-  return { width, height, title: `Plan of ${name}, to scale`, marks: pencil.marks };
+    for (const t of [0, 0.5, 1])
+      this.pencil.line(
+        [
+          [x + t * bar * this.scale, y - 4],
+          [x + t * bar * this.scale, y + 4],
+        ],
+        'ink',
+      );
+    this.pencil.text(x + bar * this.scale + 8, y + 4, formatQuantity(bar, 'length', units, { figures: 3 }), { size: 10.5, pen: 'soft' });
+  }
+}
+
+/** A level on plan, to scale, with everything that stands, starts or ends on it. */
+export function planDrawing(input: PlanInput): Drawing {
+  const plan = new Plan(input);
+  plan.strips();
+  plan.walls();
+  plan.beams();
+  plan.posts();
+  plan.lineMarks();
+  plan.scaleBar();
+  const name = input.building.levels.find((entry) => entry.id === input.level)?.body.name ?? '';
+  return { width: input.width, height: input.height, title: `Plan of ${name}, to scale`, marks: plan.pencil.marks };
 }

@@ -2,6 +2,7 @@ import { lazy, Suspense } from 'react';
 import { X } from 'lucide-react';
 import { markOf } from '@plinth/core';
 import { useProject, useView } from '../project/context';
+import { DrawingView } from '../parts/DrawingView';
 import { useAsked } from '../parts/useAsked';
 
 const SheetView = lazy(() => import('../parts/SheetView'));
@@ -12,6 +13,9 @@ export function SheetPanel() {
   const { sheet, openSheet } = useView();
   const [id, philosophy] = (sheet ?? '').split('~');
   const entries = useAsked(`sheet ${sheet}`, (engine) => (id ? engine.sheet(id, philosophy) : Promise.resolve(undefined)));
+  const diagrams = useAsked(`sheet diagrams ${sheet}`, (engine) =>
+    id && building.beams.has(id) ? engine.diagrams(id, ['moment', 'shear', 'deflection'], 500, 112) : Promise.resolve(undefined),
+  );
   if (!id) return null;
   return (
     <aside
@@ -28,6 +32,9 @@ export function SheetPanel() {
         </button>
       </header>
       <div className="print-flow flex-1 overflow-y-auto px-5 py-3" tabIndex={0} role="region" aria-label="Sheet">
+        {diagrams?.drawings.map((drawing) => (
+          <DrawingView key={drawing.title} drawing={drawing} className="w-full" />
+        ))}
         <Suspense fallback={<p className="text-soft">Setting the formulas…</p>}>
           {entries ? <SheetView entries={entries} units={units} /> : <p className="text-soft">Writing the sheet…</p>}
         </Suspense>

@@ -9,7 +9,7 @@ import { classify } from './steel/classification';
 import { bendingResistanceWithShear } from './steel/bending';
 import { bucklingCurve, flexuralBuckling, IMPERFECTION, reductionFactor, torsionalBuckling } from './steel/buckling';
 import { criticalMoment, lateralTorsionalCurve, lateralTorsionalResistance, momentGradientFactor } from './steel/lateralTorsional';
-import { shearArea, shearResistance } from './steel/shear';
+import { shearArea, shearBucklingResistance, shearResistance } from './steel/shear';
 
 const off = (got: number, expected: number) => Math.abs(got / expected - 1);
 const segment = (peak: number, quarters: [number, number, number], L = 6000): Segment => ({
@@ -95,6 +95,20 @@ describe('values computed apart', () => {
     expect((['a0', 'a', 'b', 'c', 'd'] as const).map((curve) => Number(reductionFactor(1, curve).toFixed(3)))).toEqual([
       0.725, 0.666, 0.597, 0.54, 0.467,
     ]);
+  });
+  it('shear buckling by hand: UB 406x140x39 in S355, web 380.8 x 6.4: slenderness 0.846, chi 0.981, 490 kN', () => {
+    // epsilon 0.8136; 380.8 / (86.4 * 6.4 * 0.8136) = 0.8464; 0.83 / 0.8464 = 0.9806; 0.9806 * 355 * 380.8 * 6.4 / 1.7321
+    expect(off(shearBucklingResistance(380.8, 6.4, 355) / 1e3, 489.9)).toBeLessThan(0.001);
+    // continuous where the web stops to buckle
+    const hw = 0.83 * 86.4 * 6.4 * Math.sqrt(235 / 355);
+    expect(off(shearBucklingResistance(hw + 1e-6, 6.4, 355), shearBucklingResistance(hw - 1e-6, 6.4, 355))).toBeLessThan(1e-6);
+    const actions: BeamActions = { basis: 'factored', combination: 't', moment: 1e6, shear: 3e5, segments: [] };
+    const checks = european.steelBeam(
+      { section: findSection('UB 406x140x39'), grade: steelGrade('S355'), actions },
+      european.philosophies[0]!,
+    );
+    expect(checks.find((check) => check.name === 'Shear buckling')!.reason).toContain('stiffeners');
+    expect(checks.find((check) => check.name === 'Bending beside shear')!.verdict).toBe('unproven');
   });
   it('bending beside shear, (6.30), by hand: UB 457x191x82 S275 with V = 0.8 Vpl', () => {
     // rho = (2*0.8 - 1)^2 = 0.36; Aw = 428 * 9.9 = 4237 mm2; reduction 0.36 * 4237^2 * 275 / (4 * 9.9) = 44.88 kNm

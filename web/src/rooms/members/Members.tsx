@@ -116,7 +116,15 @@ export function MembersRoom() {
                       { bare: true, figures: 4 },
                     )}
                   </td>
-                  <td>{member.governing ? member.governing.name : <span className="text-[12px] text-soft">{member.reason}</span>}</td>
+                  <td>
+                    {member.governing ? (
+                      member.governing.name
+                    ) : (
+                      <span className="block max-w-[200px] truncate text-[12px] text-soft" title={member.reason ?? ''}>
+                        {member.reason}
+                      </span>
+                    )}
+                  </td>
                   <td className="align-middle!">
                     <UtilisationBar value={member.governing?.utilisation ?? null} state={member.verdict} />
                   </td>

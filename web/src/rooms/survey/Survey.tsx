@@ -4,6 +4,7 @@ import { DrawingView } from '../../parts/DrawingView';
 import { useSize } from '../../parts/useSize';
 import { useProject, useView } from '../../project/context';
 import { freshId, nextMark, useEdit } from '../../project/useEdit';
+import { Levels } from '../brief/Levels';
 import { Inspector } from './Inspector';
 import { MemberTable, TABLES, type TableKind } from './MemberTable';
 import { candidatesAt } from './place';
@@ -17,12 +18,15 @@ const ADD: Record<TableKind, string> = {
   load: 'Add a load',
 };
 
+const TABS = [...TABLES, { kind: 'level', title: 'Levels' }] as const;
+
 /** Levels and members as an editable table beside a plan drawn to scale from them. */
 export function SurveyRoom() {
   const { building, computed, units } = useProject();
   const { selected, select, level } = useView();
   const { put, quietly } = useEdit();
-  const [table, setTable] = useState<TableKind>('beam');
+  const [tab, setTab] = useState<TableKind | 'level'>('beam');
+  const table: TableKind = tab === 'level' ? 'beam' : tab;
   const shown = level ?? building.levels[0]?.id ?? '';
   const { ref, width, height } = useSize<HTMLDivElement>(788, 360);
   const drawing = useMemo(
@@ -181,25 +185,27 @@ export function SurveyRoom() {
         </div>
         <div className="flex items-center border-y border-rule px-4 py-1">
           <div className="flex flex-1 gap-1" role="tablist" aria-label="Schedules">
-            {TABLES.map(({ kind, title }) => (
+            {TABS.map(({ kind, title }) => (
               <button
                 key={kind}
                 type="button"
                 role="tab"
-                aria-selected={table === kind}
-                className={`px-2 ${table === kind ? 'border-b-2 border-oxide font-semibold' : 'text-soft'}`}
-                onClick={() => setTable(kind)}
+                aria-selected={tab === kind}
+                className={`px-2 ${tab === kind ? 'border-b-2 border-oxide font-semibold' : 'text-soft'}`}
+                onClick={() => setTab(kind)}
               >
                 {title}
               </button>
             ))}
           </div>
-          <button type="button" className="btn btn-main" onClick={add} disabled={table === 'load' && building.beams.size === 0}>
-            {ADD[table]}
-          </button>
+          {tab === 'level' ? null : (
+            <button type="button" className="btn btn-main" onClick={add} disabled={table === 'load' && building.beams.size === 0}>
+              {ADD[table]}
+            </button>
+          )}
         </div>
         <div className="min-h-0 flex-[4] overflow-auto px-4" tabIndex={0} role="region" aria-label="Schedule">
-          <MemberTable kind={table} level={shown} />
+          {tab === 'level' ? <Levels /> : <MemberTable kind={tab} level={shown} />}
         </div>
       </div>
       <Inspector />

@@ -3,7 +3,7 @@ import { requireBasis, type Philosophy, type Segment, type SteelBeamInput } from
 import { bendingModulus, bendingResistance, bendingResistanceWithShear } from './bending';
 import { classify, recordShape, sectionYield } from './classification';
 import { criticalMoment, lateralTorsionalResistance, momentGradientFactor } from './lateralTorsional';
-import { isWebStocky, shearArea, shearResistance } from './shear';
+import { isWebStocky, shearArea, shearBucklingResistance, shearResistance } from './shear';
 
 /**
  * Rolled steel beam about its major axis: bending, shear, both together, and lateral-torsional buckling segment by segment.
@@ -54,53 +54,87 @@ export function steelBeam({ section, grade, actions }: SteelBeamInput, philosoph
   const VplRd = shearResistance(shearArea(section, shear), fy, shear);
   shear?.step('epsilon', 'sqrt(235 / f_y)', { f_y: fy }, Math.sqrt(235 / fy), 'ratio', 'table 5.2');
   const stocky = isWebStocky(section, fy, shear);
-  checks.push(
-    stocky
-      ? compare(
-          {
-            name: 'Shear',
-            clause: 'EN 1993-1-1 6.2.6',
-            mode: 'ductile',
-            kind: 'force',
-            demand: actions.shear,
-            demandSymbol: 'V_Ed',
-            capacity: VplRd,
-            capacitySymbol: 'V_plRd',
-            combination,
-          },
-          shear,
-        )
-      : unproven('Shear', 'EN 1993-1-5 5', 'instability', 'the web is slender: shear buckling is not written yet', shear),
-  );
-
-  if (Math.abs(actions.shear) > 0.5 * VplRd) {
-    const both = sheet?.scope('Bending beside shear');
-    both?.given('M_cRd', McRd, 'moment', 'bending resistance, from above');
-    both?.given('V_plRd', VplRd, 'force', 'shear resistance, from above');
-    both?.given('gamma_M0', 1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
-    both?.note('The largest moment and the largest shear are taken together although they may not occur together: conservative.');
-    const MvRd = bendingResistanceWithShear(section, McRd, fy, actions.shear, VplRd, both);
+  const { shape } = section;
+  if (stocky) {
     checks.push(
       compare(
         {
-          name: 'Bending beside shear',
-          clause: 'EN 1993-1-1 6.2.8',
+          name: 'Shear',
+          clause: 'EN 1993-1-1 6.2.6',
           mode: 'ductile',
-          kind: 'moment',
-          demand: actions.moment,
-          demandSymbol: 'M_Ed',
-          capacity: MvRd,
-          capacitySymbol: 'M_vRd',
+          kind: 'force',
+          demand: actions.shear,
+          demandSymbol: 'V_Ed',
+          capacity: VplRd,
+          capacitySymbol: 'V_plRd',
           combination,
         },
-        both,
+        shear,
       ),
     );
-  }
+    if (Math.abs(actions.shear) > 0.5 * VplRd) checks.push(bendingBesideShear({ section, grade, actions }, McRd, VplRd, fy, sheet));
+  } else if (shape.outline === 'I' || shape.outline === 'channel') {
+    const VbRd = shearBucklingResistance(shape.h - 2 * shape.tf, shape.tw, fy, shear);
+    const reason = 'the web is slender: transverse stiffeners are needed at the supports (5.1(2))';
+    checks.push(
+      compare(
+        {
+          name: 'Shear buckling',
+          clause: 'EN 1993-1-5 5.2',
+          mode: 'instability',
+          kind: 'force',
+          demand: actions.shear,
+          demandSymbol: 'V_Ed',
+          capacity: Math.min(VbRd, VplRd),
+          capacitySymbol: VbRd <= VplRd ? 'V_bRd' : 'V_plRd',
+          combination,
+          reason,
+        },
+        shear,
+      ),
+    );
+    if (Math.abs(actions.shear) > 0.5 * VbRd)
+      checks.push(
+        unproven(
+          'Bending beside shear',
+          'EN 1993-1-5 7.1',
+          'instability',
+          'a slender web under more than half its shear resistance: the interaction is not written yet',
+          sheet,
+        ),
+      );
+  } else
+    checks.push(
+      unproven('Shear', 'EN 1993-1-5 5', 'instability', 'the walls are slender: shear buckling of hollow shapes is not written yet', shear),
+    );
 
   const worst = lateralTorsional(actions.segments, { section, grade, actions }, W, fy);
   if (worst) checks.push(lateralTorsionalCheck(worst, { section, grade, actions }, W, fy, sheet?.scope('Lateral-torsional buckling')));
   return checks;
+}
+
+/** Bending with the shear area weakened, where more than half of the shear resistance is used, EN 1993-1-1 6.2.8. */
+function bendingBesideShear({ section, actions }: SteelBeamInput, McRd: number, VplRd: number, fy: number, sheet?: Sheet): Check {
+  const both = sheet?.scope('Bending beside shear');
+  both?.given('M_cRd', McRd, 'moment', 'bending resistance, from above');
+  both?.given('V_plRd', VplRd, 'force', 'shear resistance, from above');
+  both?.given('gamma_M0', 1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+  both?.note('The largest moment and the largest shear are taken together although they may not occur together: conservative.');
+  const MvRd = bendingResistanceWithShear(section, McRd, fy, actions.shear, VplRd, both);
+  return compare(
+    {
+      name: 'Bending beside shear',
+      clause: 'EN 1993-1-1 6.2.8',
+      mode: 'ductile',
+      kind: 'moment',
+      demand: actions.moment,
+      demandSymbol: 'M_Ed',
+      capacity: MvRd,
+      capacitySymbol: 'M_vRd',
+      combination: actions.combination,
+    },
+    both,
+  );
 }
 
 /** The segment with the largest ratio of moment to resistance; one that cannot be proved comes before any number. */

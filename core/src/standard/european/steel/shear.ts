@@ -1,6 +1,6 @@
 import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
-import { GAMMA_M0 } from './bending';
+import { GAMMA_M0, GAMMA_M1 } from './bending';
 
 /** eta of EN 1993-1-5 5.1, UK annex NA.2.4. */
 const ETA = 1.0;
@@ -82,4 +82,39 @@ export function isWebStocky(section: Section, fy: number, sheet?: Sheet): boolea
     );
   }
   return stocky;
+}
+
+/**
+ * Shear buckling resistance of an unstiffened web with a non-rigid end post, N, EN 1993-1-5 5.2, 5.3, table 5.1; the flanges'
+ * share is left out. Stiffeners at the supports are required (5.1(2)). hw, tw: mm; fy: MPa.
+ */
+export function shearBucklingResistance(hw: number, tw: number, fy: number, sheet?: Sheet): number {
+  const epsilon = Math.sqrt(235 / fy);
+  const slenderness = hw / (86.4 * tw * epsilon);
+  const limit = 0.83 / ETA;
+  const chi = slenderness < limit ? ETA : 0.83 / slenderness;
+  const VbwRd = (chi * fy * hw * tw) / (Math.sqrt(3) * GAMMA_M1);
+  if (sheet) {
+    sheet.given('gamma_M1', GAMMA_M1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+    sheet.step(
+      'lambda_w',
+      'h_w / (86.4 * t_w * epsilon)',
+      { h_w: hw, t_w: tw, epsilon },
+      slenderness,
+      'ratio',
+      'EN 1993-1-5 (5.5)',
+      'slenderness of the web',
+    );
+    sheet.step('chi_w', 'min(1.0, 0.83 / lambda_w)', { lambda_w: slenderness }, Math.min(ETA, chi), 'ratio', 'EN 1993-1-5 table 5.1');
+    sheet.step(
+      'V_bRd',
+      'chi_w * f_y * h_w * t_w / (sqrt(3) * gamma_M1)',
+      { chi_w: chi, f_y: fy, h_w: hw, t_w: tw, gamma_M1: GAMMA_M1 },
+      VbwRd,
+      'force',
+      'EN 1993-1-5 (5.2)',
+      'shear buckling resistance, web alone',
+    );
+  }
+  return VbwRd;
 }

@@ -1,0 +1,287 @@
+import { describe, expect, it } from 'vitest';
+import { assemble, defaultBrief, item, type Item } from '../building';
+import { sectionProperties, findSection } from '../section';
+import { worstVerdict } from '../sheet';
+import { takeDown } from '../takedown';
+import { bearingPressure, BeamModel, computeProject, contextOf, lightest, ruleOfThumbPad, trySections, unbracedSegments } from '.';
+
+type Family = 'european' | 'american';
+
+/** One bay: two footings, two columns, a beam with a floor, everything changeable. */
+function bay(
+  more: {
+    family?: Family;
+    beam?: object;
+    column?: object;
+    footing?: object;
+    brief?: object;
+    length?: number;
+    extra?: Item[];
+    q?: string;
+  } = {},
+): Item[] {
+  const family = more.family ?? 'european';
+  const length = more.length ?? 6000;
+  const european = family === 'european';
+  const column = (id: string, x: number, by: string) =>
+    item('column', id, {
+      mark: id,
+      at: { x, y: 0 },
+      base: 'L0',
+      top: 'L1',
+      by,
+      section: european ? 'UC 152x152x30' : 'W8X31',
+      ownWeight: 0.3,
+      ...more.column,
+    });
+  const footing = (id: string, x: number) => item('footing', id, { mark: id, at: { x, y: 0 }, level: 'L0', ...more.footing });
+  return [
+    item('brief', 'brief', { ...defaultBrief('Trial', family), ...more.brief }),
+    item('level', 'L1', { name: 'Floor', elevation: 3000 }),
+    item('level', 'L0', { name: 'Ground', elevation: 0 }),
+    item('buildUp', 'floor', {
+      name: 'Floor',
+      layers: [{ name: 'deck', load: '1.5 kN/m2' }],
+      variable: [{ name: 'office', load: more.q ?? '3 kN/m2', nature: 'imposed', use: 'B' }],
+    }),
+    footing('F1', 0),
+    footing('F2', length),
+    column('C1', 0, 'F1'),
+    column('C2', length, 'F2'),
+    item('beam', 'B1', {
+      mark: 'B1',
+      level: 'L1',
+      from: { x: 0, y: 0 },
+      to: { x: length, y: 0 },
+      section: european ? 'UB 406x178x54' : 'W16X26',
+      ownWeight: 0.4,
+      supports: [
+        { at: 0, by: 'C1' },
+        { at: length, by: 'C2' },
+      ],
+      strips: [{ buildUp: 'floor', from: 0, to: length, widthStart: 3000, widthEnd: 3000 }],
+      restraint: 'floor',
+      ...more.beam,
+    }),
+    ...(more.extra ?? []),
+  ];
+}
+
+describe('a beam, by hand', () => {
+  // own weight 54.1 kg/m; floor 4.5 and office 9.0 kN/m over 6 m
+  const project = computeProject(bay());
+  const beam = project.members.get('B1')!;
+  const find = (name: string) => beam.results[0]!.checks.find((check) => check.name === name)!;
+  it('takes the worse of 6.10a and 6.10b', () => {
+    const g = 4.5 + 0.0541 * 9.80665;
+    const w = Math.max(1.35 * g + 1.5 * 0.7 * 9, 0.925 * 1.35 * g + 1.5 * 9);
+    expect(find('Bending').demand! / 1e6).toBeCloseTo((w * 36) / 8, 6);
+    expect(find('Shear').demand! / 1e3).toBeCloseTo(w * 3, 6);
+    expect(find('Bending').combination).toContain('6.10b');
+  });
+  it('deflects 5wL4/384EI under variable load, against L/360', () => {
+    const { Iy } = findSection('UB 406x178x54').properties;
+    expect(find('Deflection, variable').demand!).toBeCloseTo((5 * 9 * 6000 ** 4) / (384 * 210_000 * Iy), 6);
+    expect(find('Deflection, variable').capacity!).toBeCloseTo(6000 / 360, 9);
+  });
+  it('held by the floor does not buckle; unheld it does, and then carries less', () => {
+    expect(beam.results[0]!.checks.map((check) => check.name)).not.toContain('Lateral-torsional buckling');
+    const free = computeProject(bay({ beam: { restraint: 'supports' } })).members.get('B1')!;
+    expect(free.results[0]!.checks.find((check) => check.name === 'Lateral-torsional buckling')!.utilisation!).toBeGreaterThan(
+      find('Bending').utilisation!,
+    );
+    const held = computeProject(bay({ beam: { restraint: 'points', restraintPoints: [2000, 4000] } })).members.get('B1')!;
+    expect(held.results[0]!.checks.find((check) => check.name === 'Lateral-torsional buckling')!.utilisation!).toBeLessThan(
+      free.results[0]!.checks.find((check) => check.name === 'Lateral-torsional buckling')!.utilisation!,
+    );
+  });
+  it('records what it assumes, and an answer closes one', () => {
+    const open = project.assumptions.filter((assumption) => !assumption.answer).map((assumption) => assumption.key);
+    expect(open).toEqual(
+      expect.arrayContaining(['project:stability', 'B1:restraint-floor', 'B1:web-connection', 'C1:effective-length', 'F1:bearing']),
+    );
+    const answered = computeProject(bay({ extra: [item('answer', 'a', { key: 'B1:restraint-floor', reason: 'shown', by: 'Ada' })] }));
+    expect(answered.assumptions.find((assumption) => assumption.key === 'B1:restraint-floor')!.answer).toEqual({
+      reason: 'shown',
+      by: 'Ada',
+    });
+  });
+  it('a beam that carries a column takes the transfer limit, and its web is unproven', () => {
+    const post = item('column', 'P', {
+      mark: 'P',
+      at: { x: 3000, y: 0 },
+      base: 'L1',
+      top: 'L2',
+      by: 'B1',
+      section: 'UC 152x152x23',
+      ownWeight: 0,
+    });
+    const project = computeProject(bay({ extra: [item('level', 'L2', { name: 'Roof', elevation: 6000 }), post] }));
+    const beam = project.members.get('B1')!;
+    expect(beam.results[0]!.checks.find((check) => check.name === 'Deflection, variable')!.capacity).toBeCloseTo(12, 9);
+    expect(beam.results[0]!.checks.find((check) => check.name === 'Web under what stands on it')!.verdict).toBe('unproven');
+    expect(beam.verdict).not.toBe('carries');
+  });
+  it('without a section, or with one that is not known, it is unproven with the reason', () => {
+    const none = computeProject(bay({ beam: { section: null } }));
+    expect(none.members.get('B1')).toMatchObject({ verdict: 'unproven', reason: 'No section is chosen.' });
+    expect(none.looseEnds.map((end) => end.title)).toContain('B1 has no section');
+    expect(computeProject(bay({ beam: { section: 'UB 1x2x3' } })).members.get('B1')!.reason).toContain('not in the catalogue');
+    expect(computeProject(bay({ beam: { grade: 'S999' } })).members.get('B1')!.reason).toContain('not known');
+  });
+});
+
+describe('unbraced segments', () => {
+  const context = (beam: object, length = 8000) => {
+    const building = assemble(bay({ beam, length }));
+    const takedown = takeDown(building, () => []);
+    const model = new BeamModel(building.beams.get('B1')!, takedown.members.get('B1')!.arrivals, 1e13);
+    const solution = model.solve({
+      id: 'x',
+      name: 'x',
+      basis: 'factored',
+      clause: '',
+      purpose: 'strength',
+      factors: { permanent: 1, 'imposed-B': 1 },
+    });
+    return unbracedSegments(building.beams.get('B1')!, model.length, solution);
+  };
+  const overhang = {
+    supports: [
+      { at: 0, by: 'C1' },
+      { at: 6000, by: 'C2' },
+    ],
+  };
+  it('run from held place to held place; a free tip is told', () => {
+    const segments = context({ ...overhang, restraint: 'supports' });
+    expect(segments.map(({ from, to, freeTip }) => [from, to, freeTip])).toEqual([
+      [0, 6000, false],
+      [6000, 8000, true],
+    ]);
+    expect(
+      context({ ...overhang, restraint: 'points', restraintPoints: [3000, 8000] }).map(({ from, to, freeTip }) => [from, to, freeTip]),
+    ).toEqual([
+      [0, 3000, false],
+      [3000, 6000, false],
+      [6000, 8000, false],
+    ]);
+  });
+  it('a floor leaves only what hogs, with the bottom flange in compression', () => {
+    const segments = context({ ...overhang, restraint: 'floor' });
+    expect(segments.every((segment) => segment.peak < 0 && segment.tensionFlangeHeld)).toBe(true);
+    expect(segments.map(({ from, to }) => [from, to])).toEqual([
+      [0, 6000],
+      [6000, 8000],
+    ]);
+    expect(
+      context({
+        restraint: 'floor',
+        supports: [
+          { at: 0, by: 'C1' },
+          { at: 8000, by: 'C2' },
+        ],
+      }),
+    ).toEqual([]);
+  });
+});
+
+describe('American members', () => {
+  it('show both philosophies, each on its own loads', () => {
+    const { results } = computeProject(bay({ family: 'american' })).members.get('B1')!;
+    expect(results.map((result) => result.philosophy)).toEqual(['LRFD', 'ASD']);
+    const [lrfd, asd] = results.map((result) => result.checks.find((check) => check.name === 'Bending, yielding')!);
+    const g = 4.5 + (findSection('W16X26').mass * 9806.65) / 1000;
+    expect(lrfd!.demand! / 1e6).toBeCloseTo(((1.2 * g + 1.6 * 9) * 36) / 8, 4);
+    expect(asd!.demand! / 1e6).toBeCloseTo(((g + 9) * 36) / 8, 4);
+  });
+  it('a project that works by ASD lists it first', () => {
+    const { results } = computeProject(bay({ family: 'american', brief: { combinationRule: 'ASD' } })).members.get('B1')!;
+    expect(results.map((result) => result.philosophy)).toEqual(['ASD', 'LRFD']);
+  });
+  it('a family refuses the philosophy of another', () => {
+    expect(() => computeProject(bay({ family: 'american', brief: { combinationRule: '6.10' } }))).toThrow('has no philosophy "6.10"');
+  });
+});
+
+describe('pads', () => {
+  it('bearing pressure by hand, gross and net', () => {
+    // 200 kN on 1.2 x 1.2 x 0.4 m, 1.0 m deep: 138.9 + 10.0 + 10.8 = 159.7 kPa; net of 18 kPa of soil
+    const ground = { allowable: 0, soil: 18e-6, concrete: 25e-6, depth: 1000 };
+    expect(bearingPressure(200_000, 1200, 1200, 400, { ...ground, basis: 'gross' }) * 1000).toBeCloseTo(200 / 1.44 + 10 + 10.8, 9);
+    expect(bearingPressure(200_000, 1200, 1200, 400, { ...ground, basis: 'net' }) * 1000).toBeCloseTo(200 / 1.44 + 2.8, 9);
+  });
+  it('are sized on service loads and strengthened for factored ones, from the same reactions', () => {
+    const project = computeProject(bay());
+    const pad = project.footings.get('F1')!;
+    const { sum } = project.takedown.members.get('F1')!;
+    const service = sum['permanent']! + sum['imposed-B']!;
+    const bearing = pad.checks.find((check) => check.name === 'Bearing')!;
+    expect(bearing.combination).toContain('characteristic');
+    expect(bearing.demand!).toBeCloseTo((service + pad.padWeight + pad.backfillWeight) / (pad.width * pad.length), 9);
+    expect(pad.checks.find((check) => check.name === 'Punching at the column')!.combination).toMatch(/6\.10[ab]/);
+    // the next smaller pad of the grid would press too hard
+    const smaller = (pad.width - 50) ** 2;
+    expect((service + smaller * (pad.thickness * 25e-6 + Math.max(0, 1000 - pad.thickness) * 18e-6)) / smaller).toBeGreaterThan(0.15);
+  });
+  it('enter the balance with their backfill, on both sides', () => {
+    const project = computeProject(bay());
+    const weight = [...project.footings.values()].reduce((sum, pad) => sum + pad.padWeight + pad.backfillWeight, 0);
+    const bare = project.takedown.balance.find((line) => line.loadCase.id === 'permanent')!;
+    const whole = project.balance.find((line) => line.loadCase.id === 'permanent')!;
+    expect(whole.applied.force - bare.applied.force).toBeCloseTo(weight, 6);
+    expect(whole.delivered.force - bare.delivered.force).toBeCloseTo(weight, 6);
+  });
+  it('grow with the load that comes down', () => {
+    const [light, heavy] = ['3 kN/m2', '8 kN/m2'].map((q) => computeProject(bay({ q })).footings.get('F1')!.width);
+    expect(heavy!).toBeGreaterThan(light!);
+  });
+  it('say when the soil cannot carry it, when nothing stands on them, and when the load is off the middle', () => {
+    expect(computeProject(bay({ brief: { bearing: '12 kPa' } })).footings.get('F1')!.reason).toContain('cannot carry');
+    const empty = computeProject(bay({ extra: [item('footing', 'F9', { mark: 'F9', at: { x: 0, y: 9000 }, level: 'L0' })] }));
+    expect(empty.footings.get('F9')!.reason).toBe('Nothing stands on it.');
+    const shifted = computeProject(
+      bay({ extra: [] }).map((entry) =>
+        entry.id === 'F1' ? item('footing', 'F1', { mark: 'F1', at: { x: 120, y: 0 }, level: 'L0' }) : entry,
+      ),
+    );
+    expect(shifted.footings.get('F1')!.checks.find((check) => check.name === 'Bearing')!.reason).toContain('120 mm off');
+  });
+  it('rule of thumb: 45 degrees, 150 mm at least, only within its limits', () => {
+    const pad = (more: object) => ruleOfThumbPad({ load: 60_000, width: 750, column: 150, thickness: 300, ...more })[0]!;
+    expect(pad({})).toMatchObject({ demand: 300, capacity: 300, verdict: 'tight' });
+    expect(pad({ width: 300 }).demand).toBe(150);
+    expect(pad({ load: 121_000 }).reason).toContain('above 120 kN');
+    expect(pad({ width: 1400 }).reason).toContain('wider');
+    const small = computeProject(bay({ length: 3000, q: '1.5 kN/m2', footing: { method: 'ruleOfThumb' } })).footings.get('F1')!;
+    expect(small.bars).toBeNull();
+    expect(small.verdict).not.toBe('short');
+    expect(small.thickness).toBeGreaterThanOrEqual((small.width - 157.6) / 2);
+  });
+});
+
+describe('sizing', () => {
+  const items = bay();
+  const building = assemble(items);
+  const takedown = takeDown(building, () => []);
+  const context = contextOf(building, takedown);
+  const list = trySections(context, 'B1');
+  it('the lightest that carries is the lightest of all that a full design calls so', () => {
+    const best = lightest(list)!;
+    const full = list.filter(({ designation }) => {
+      const design = computeProject(
+        items.map((entry) => (entry.id === 'B1' ? ({ ...entry, body: { ...entry.body, section: designation } } as Item) : entry)),
+      ).members.get('B1')!;
+      return worstVerdict(design.results[0]!.checks) === 'carries' || worstVerdict(design.results[0]!.checks) === 'tight';
+    });
+    expect(best.designation).toBe(full[0]!.designation);
+  });
+  it('keeps to the families and the depth that are allowed', () => {
+    expect(new Set(trySections(context, 'B1', { families: ['HEA'] }).map((candidate) => candidate.family))).toEqual(new Set(['HEA']));
+    expect(Math.max(...trySections(context, 'B1', { maxDepth: 260 }).map((candidate) => candidate.depth))).toBeLessThanOrEqual(260);
+  });
+  it('sizes columns by what is proved of them', () => {
+    const best = lightest(trySections(context, 'C1'))!;
+    expect(best.utilisation!).toBeLessThanOrEqual(1);
+    expect(sectionProperties(findSection(best.designation).shape).A).toBeGreaterThan(0);
+  });
+});

@@ -1,0 +1,114 @@
+import { describe, expect, it } from 'vitest';
+import { solveBeam } from '../beam';
+import { computeProject } from '../design';
+import { ebbwickSailLoft } from '../exchange/demonstration/ebbwick';
+import { findSection, sectionProperties } from '../section';
+import { beamDiagram, footingDrawing, planDrawing, riverDrawing, riverLayout, sectionDrawing, toSvg, type AreaMark, type Drawing } from '.';
+import { shapeOutlines } from './sectionDrawing';
+
+const project = computeProject(ebbwickSailLoft());
+const { building, takedown } = project;
+
+const polygonArea = (points: readonly (readonly [number, number])[]) =>
+  Math.abs(points.reduce((sum, [x, y], i) => sum + x * points[(i + 1) % points.length]![1] - points[(i + 1) % points.length]![0] * y, 0)) /
+  2;
+
+function expectDrawn(drawing: Drawing): void {
+  const svg = toSvg(drawing);
+  expect(svg).not.toMatch(/NaN|Infinity|undefined/);
+  expect(svg.startsWith('<svg')).toBe(true);
+  for (const mark of drawing.marks)
+    if (mark.type === 'text') expect(mark.x >= -1 && mark.x <= drawing.width + 1, `"${mark.text}" stands outside`).toBe(true);
+}
+
+describe('sections', () => {
+  it.each(['UB 457x191x82', 'PFC 200x90x30', 'SHS 150x150x8', 'CHS 168.3x5'])(
+    '%s is drawn from its dimensions: the outline has the area of the section',
+    (name) => {
+      const { shape } = findSection(name);
+      const [outer, hole] = shapeOutlines(shape);
+      const drawn = polygonArea(outer!) - (hole ? polygonArea(hole) : 0);
+      expect(drawn / sectionProperties(shape).A).toBeCloseTo(1, 1.9);
+      expectDrawn(sectionDrawing(findSection(name), 'SI', 200, 200));
+    },
+  );
+});
+
+describe('diagrams on the beam', () => {
+  const solution = solveBeam({ length: 6000, EI: 2e13, supports: [{ at: 0 }, { at: 6000 }] }, [
+    { type: 'distributed', from: 0, to: 6000, start: 10, end: 10 },
+  ]);
+  const draw = (effect: 'moment' | 'shear' | 'deflection') =>
+    beamDiagram({ mark: 'B1', solution, supports: [0, 6000], effect, combination: 'c', units: 'SI', width: 500, height: 120 });
+  it('write the largest value where it occurs', () => {
+    const label = draw('moment').marks.find((mark) => mark.type === 'text' && mark.bold)!;
+    expect(label).toMatchObject({ text: '45.00 kNm at 3.00 m', x: 250 });
+    expect(draw('shear').title).toContain('30.00 kN');
+  });
+  it('hang sagging moment below the axis and put positive shear above it', () => {
+    const outline = (drawing: Drawing) => (drawing.marks[0] as AreaMark).points;
+    const moment = outline(draw('moment'));
+    expect(Math.max(...moment.map(([, y]) => y))).toBeGreaterThan(moment[0]![1]);
+    expect(Math.min(...moment.map(([, y]) => y))).toBeCloseTo(moment[0]![1], 6);
+    const shear = outline(draw('shear'));
+    expect(shear[1]![1]).toBeLessThan(shear[0]![1]);
+  });
+  it('are drawn without numbers that are none', () =>
+    (['moment', 'shear', 'deflection'] as const).forEach((effect) => expectDrawn(draw(effect))));
+});
+
+describe('the plan', () => {
+  it.each(building.levels.map((level) => [level.body.name, level.id] as const))('of %s is to one scale in both directions', (_, level) => {
+    const drawing = planDrawing({ building, level, selected: null, transfers: new Set(), width: 800, height: 420 });
+    expectDrawn(drawing);
+    const scales = drawing.marks.flatMap((mark) => {
+      if (mark.type !== 'line' || !mark.item) return [];
+      const beam = building.beams.get(mark.item)!;
+      const [[x1, y1], [x2, y2]] = mark.points as [[number, number], [number, number]];
+      return [Math.hypot(x2 - x1, y2 - y1) / Math.hypot(beam.to.x - beam.from.x, beam.to.y - beam.from.y)];
+    });
+    for (const scale of scales) expect(scale).toBeCloseTo(scales[0]!, 9);
+  });
+});
+
+describe('the river', () => {
+  const drawing = riverDrawing({ building, takedown, selected: null, factor: () => 1, width: 760, height: 600 });
+  it('shows every member at or below its level, within the frame', () => {
+    expectDrawn(drawing);
+    const nodes = riverLayout({ building, takedown, width: 760, height: 600 });
+    expect(nodes.size).toBe(takedown.members.size);
+    for (const node of nodes.values()) expect(node.x1 >= 0 && node.x2 <= 760 && node.y >= 0 && node.foot <= 600).toBe(true);
+  });
+  it('bands are as wide as their force', () => {
+    const width = (item: string) =>
+      drawing.marks.reduce(
+        (sum, mark) => (mark.type === 'band' && mark.item === item && mark.title?.startsWith(`${item}:`) ? sum + mark.width : sum),
+        0,
+      );
+    const force = (item: string) => Object.values(takedown.members.get(item)!.sum).reduce((sum, value) => sum + value, 0);
+    expect(width('C-C1') / width('C-A2')).toBeCloseTo(force('C-C1') / force('C-A2'), 2);
+  });
+  it('bars of one level do not lie on each other', () => {
+    const bars = [...riverLayout({ building, takedown, width: 760, height: 600 }).values()].filter((node) => node.kind === 'beam');
+    for (const a of bars)
+      for (const b of bars)
+        if (a.id < b.id && Math.abs(a.y - b.y) < 6) expect(a.x2 <= b.x1 || b.x2 <= a.x1, `${a.id} lies on ${b.id}`).toBe(true);
+  });
+  it('says so where there is no building', () => {
+    const empty = { ...building, levels: [] };
+    expect(riverLayout({ building: empty, takedown, width: 100, height: 100 }).size).toBe(0);
+  });
+});
+
+describe('pads', () => {
+  it('are drawn to scale with sizes, or say why not', () => {
+    const design = project.footings.get('F-C1')!;
+    const drawing = footingDrawing(design, 1200, 'SI', 520, 230);
+    expectDrawn(drawing);
+    const texts = drawing.marks.flatMap((mark) => (mark.type === 'text' ? [mark.text] : []));
+    expect(texts.filter((text) => text === '1.00 m').length).toBeGreaterThanOrEqual(2);
+    expect(footingDrawing({ ...design, width: 0, reason: 'Nothing stands on it.' }, 1200, 'SI', 520, 230).marks[0]).toMatchObject({
+      text: 'Nothing stands on it.',
+    });
+  });
+});
