@@ -47,7 +47,12 @@ export class Cluster {
   private make(): void {
     if (existsSync(join(this.data, 'PG_VERSION')) && existsSync(join(this.folder, 'password'))) return;
     const making = join(this.folder, 'making');
-    rmSync(this.data, { recursive: true, force: true });
+    // data that is there but cannot be started is never thrown away
+    if (existsSync(this.data)) {
+      const aside = `${this.data}-aside-${Date.now()}`;
+      renameSync(this.data, aside);
+      console.error(`The database in ${this.data} is not whole: it is kept as ${aside}, and a new one is made.`);
+    }
     rmSync(making, { recursive: true, force: true });
     mkdirSync(this.folder, { recursive: true });
     const password = randomBytes(18).toString('base64url');

@@ -23,6 +23,7 @@ export function describeError(error: unknown): { status: number; body: ApiError 
     return { status: 422, body: { error: { code: 'bad-input', message: error.message, field: error.field, issues: error.issues } } };
   if (error instanceof PlinthError)
     return { status: 422, body: { error: { code: error.code, message: error.message, field: error.field } } };
+  if ((error as Error | null)?.name === 'AbortError') return { status: 499, body: { error: { code: 'internal', message: 'stopped' } } };
   const thrown = error as { status?: number; type?: string; message?: string } | null;
   if (thrown?.type === 'entity.too.large')
     return { status: 413, body: { error: { code: 'too-large', message: 'what was sent is larger than 50 MB' } } };

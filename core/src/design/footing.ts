@@ -33,7 +33,7 @@ export interface FootingDesign {
   readonly reason: string | null;
 }
 
-interface Ground {
+export interface Ground {
   readonly allowable: number;
   readonly basis: 'gross' | 'net';
   readonly soil: number;
@@ -41,6 +41,8 @@ interface Ground {
   readonly depth: number;
 }
 
+/** Pads from this to that are tried, mm. */
+const SMALLEST = 400;
 const LARGEST = 8000;
 const THICKEST = 2000;
 
@@ -144,20 +146,22 @@ function largest(ledger: MemberLedger, combinations: readonly Combination[]): { 
   return best;
 }
 
-/** Least pad on a grid of sizes whose pressure is allowed; sides may be typed. Null when the soil can never carry it. */
-function sizeByBearing(
+/**
+ * Least pad on a grid of sizes whose pressure is allowed, square where neither side is given; a given side stays.
+ * @returns sides in mm; null when the soil can never carry it
+ */
+export function sizeByBearing(
   load: number,
-  footing: Footing,
+  given: { readonly width: number | null; readonly length: number | null },
   step: number,
   thickness: number,
   ground: Ground,
 ): { width: number; length: number } | null {
-  const start = Math.max(step * Math.ceil(400 / step), step);
-  for (let side = start; side <= LARGEST; side += step) {
-    const width = footing.width ?? (footing.length ? side : side);
-    const length = footing.length ?? (footing.width ? side : side);
+  for (let side = step * Math.ceil(SMALLEST / step); side <= LARGEST; side += step) {
+    const [width, length] = [given.width ?? side, given.length ?? side];
+    // sides that are both given are checked, not changed
+    if (given.width && given.length) return { width, length };
     if (bearingPressure(load, width, length, thickness, ground) <= ground.allowable) return { width, length };
-    if (footing.width && footing.length) return { width, length };
   }
   return null;
 }

@@ -120,7 +120,10 @@ export function projectRoutes({ db, live, packager }: Services): Router {
     const paper = request.query['paper'] === 'Letter' ? 'LETTER' : 'A4';
     const { items } = await itemsOf(id);
     const { version } = await readProject(db, id);
-    const pdf = await packager.render({ items, paper, version });
+    // who goes away, or presses Stop, ends the work
+    const stop = new AbortController();
+    response.on('close', () => stop.abort());
+    const pdf = await packager.render({ items, paper, version }, stop.signal);
     asFile(response, `${id}-package.pdf`, 'application/pdf').send(pdf);
   });
 

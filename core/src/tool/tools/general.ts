@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { solveBeam, type BeamLoad } from '../../beam';
 import { itemSchema, type Item } from '../../building';
-import { bearingPressure, computeProject, ruleOfThumbPad } from '../../design';
+import { bearingPressure, computeProject, ruleOfThumbPad, sizeByBearing, type Ground } from '../../design';
+import { OutsideScope } from '../../error';
 import { buildUpSchema, sumByCase } from '../../load';
 import { KINDS, formatQuantity, parseQuantity, quantity, type Kind } from '../../quantity';
 import { findSection, sectionProperties, type SectionProperties, type Shape } from '../../section';
-import { compare } from '../../sheet';
+import { compare, type Sheet } from '../../sheet';
 import { totalOf } from '../../takedown';
 import { defineTool } from '../tool';
 
@@ -308,6 +309,35 @@ export const designProject = defineTool({
   },
 });
 
+const groundFields = {
+  depth: quantity('length', 'founding depth', { min: 0 }),
+  concrete: quantity('unitWeight', 'unit weight of concrete', { above: 0 }).default(25e-6),
+  soil: quantity('unitWeight', 'unit weight of soil', { min: 0 }).default(18e-6),
+  allowable: quantity('bearing', 'allowable bearing', { above: 0 }),
+  basis: z.enum(['gross', 'net']).describe('what the allowable bearing is stated for'),
+};
+
+/** Pressure under a pad against what is allowed, with its sheet. */
+function bearingCheck(load: number, width: number, length: number, thickness: number, ground: Ground, sheet?: Sheet) {
+  const { allowable, basis } = ground;
+  const pressure = bearingPressure(load, width, length, thickness, ground, sheet);
+  sheet?.given('q_a', allowable, 'bearing', `allowable bearing, ${basis}`);
+  const check = compare(
+    {
+      name: 'Bearing',
+      clause: `allowable bearing, ${basis}`,
+      mode: 'service',
+      kind: 'bearing',
+      demand: pressure,
+      demandSymbol: basis === 'gross' ? 'q' : 'q_n',
+      capacity: allowable,
+      capacitySymbol: 'q_a',
+    },
+    sheet,
+  );
+  return { pressure, check };
+}
+
 export const footingBearing = defineTool({
   id: 'footing.bearing',
   title: 'Bearing pressure of a pad',
@@ -317,31 +347,35 @@ export const footingBearing = defineTool({
     width: quantity('length', 'pad along x', { above: 0 }),
     length: quantity('length', 'pad along y', { above: 0 }),
     thickness: quantity('sectionLength', 'thickness', { above: 0 }),
-    depth: quantity('length', 'founding depth', { min: 0 }),
-    concrete: quantity('unitWeight', 'unit weight of concrete', { above: 0 }).default(25e-6),
-    soil: quantity('unitWeight', 'unit weight of soil', { min: 0 }).default(18e-6),
-    allowable: quantity('bearing', 'allowable bearing', { above: 0 }),
-    basis: z.enum(['gross', 'net']).describe('what the allowable bearing is stated for'),
+    ...groundFields,
   }),
   kinds: { pressure: 'bearing' },
   example: { load: '320 kN', width: '1.6 m', length: '1.6 m', thickness: '400 mm', depth: '1.2 m', allowable: '150 kPa', basis: 'gross' },
-  run: ({ load, width, length, thickness, depth, concrete, soil, allowable, basis }, sheet) => {
-    const pressure = bearingPressure(load, width, length, thickness, { allowable, basis, soil, concrete, depth }, sheet);
-    sheet?.given('q_a', allowable, 'bearing', `allowable bearing, ${basis}`);
-    const check = compare(
-      {
-        name: 'Bearing',
-        clause: `allowable bearing, ${basis}`,
-        mode: 'service',
-        kind: 'bearing',
-        demand: pressure,
-        demandSymbol: basis === 'gross' ? 'q' : 'q_n',
-        capacity: allowable,
-        capacitySymbol: 'q_a',
-      },
-      sheet,
-    );
+  run: ({ load, width, length, thickness, ...ground }, sheet) => {
+    const { pressure, check } = bearingCheck(load, width, length, thickness, ground, sheet);
     return { result: { pressure }, checks: [check] };
+  },
+});
+
+export const footingSize = defineTool({
+  id: 'footing.size',
+  title: 'Least pad by bearing',
+  summary: 'The least square pad, or the least missing side, whose pressure under a service load is allowed, rounded up to a step.',
+  input: z.object({
+    load: quantity('force', 'service load of the column', { above: 0 }),
+    width: quantity('length', 'pad along x, when it is given', { above: 0 }).optional(),
+    length: quantity('length', 'pad along y, when it is given', { above: 0 }).optional(),
+    thickness: quantity('sectionLength', 'thickness', { above: 0 }),
+    step: quantity('sectionLength', 'sides are a multiple of this', { above: 0 }).default(50),
+    ...groundFields,
+  }),
+  kinds: { width: 'length', length: 'length', pressure: 'bearing' },
+  example: { load: '320 kN', thickness: '400 mm', depth: '1.2 m', allowable: '150 kPa', basis: 'net' },
+  run: ({ load, width, length, thickness, step, ...ground }, sheet) => {
+    const size = sizeByBearing(load, { width: width ?? null, length: length ?? null }, step, thickness, ground);
+    if (!size) throw new OutsideScope('the soil cannot carry it: even the largest pad that is tried presses harder than allowed');
+    const { pressure, check } = bearingCheck(load, size.width, size.length, thickness, ground, sheet);
+    return { result: { ...size, pressure }, checks: [check] };
   },
 });
 

@@ -1,6 +1,7 @@
 import { useMemo, useState, type KeyboardEvent } from 'react';
 import { markOf, riverDrawing, riverLayout, STANDARDS, type Combination, type Nature } from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
+import { SaveSvg } from '../../parts/SaveSvg';
 import { NatureLegend } from '../../parts/NatureMark';
 import { useSize } from '../../parts/useSize';
 import { useProject, useView } from '../../project/context';
@@ -128,7 +129,9 @@ export function DescentRoom() {
         </div>
         <div className="flex items-center justify-between pb-2">
           <NatureLegend natures={natures} />
-          <span className="text-[12px] text-soft">width of band: force; arrow keys walk the path</span>
+          <span className="text-[12px] text-soft">
+            width of band: force; arrow keys walk the path · <SaveSvg drawing={drawing} name="load-river" />
+          </span>
         </div>
       </div>
       <LedgerPanel />

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { markOf, planDrawing, type Item } from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
+import { SaveSvg } from '../../parts/SaveSvg';
 import { useSize } from '../../parts/useSize';
 import { useProject, useView } from '../../project/context';
 import { freshId, nextMark, useEdit } from '../../project/useEdit';
@@ -179,6 +180,7 @@ export function SurveyRoom() {
               plan of {levelName}, to scale; solid posts come up from below, hollow ones start here
             </span>
           </h1>
+          <SaveSvg drawing={drawing} name={`plan-${levelName}`} />
         </div>
         <div ref={ref} className="min-h-0 flex-[5] overflow-hidden">
           <DrawingView drawing={drawing} onPick={select} nameOf={(id) => markOf(building, id)} />
