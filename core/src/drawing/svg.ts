@@ -78,7 +78,13 @@ function markSvg(mark: Mark, { pens, fills }: Palette): string {
       return `<circle cx="${round(mark.x)}" cy="${round(mark.y)}" r="${round(mark.r)}" ${fill(mark.fill)} stroke="${pen(mark.pen ?? 'ink')}"/>`;
     case 'text': {
       const turn = mark.rotate ? ` transform="rotate(${mark.rotate} ${round(mark.x)} ${round(mark.y)})"` : '';
-      return `<text x="${round(mark.x)}" y="${round(mark.y)}" font-size="${mark.size ?? 11}" text-anchor="${mark.anchor ?? 'start'}" fill="${pen(mark.pen ?? 'ink')}"${mark.bold ? ' font-weight="bold"' : ''}${turn}>${escapeXml(mark.text)}</text>`;
+      const letters = (colour: string, more = '') =>
+        `<text x="${round(mark.x)}" y="${round(mark.y)}" font-size="${mark.size ?? 11}" text-anchor="${mark.anchor ?? 'start'}" fill="${colour}"${more}${mark.bold ? ' font-weight="bold"' : ''}${turn}>${escapeXml(mark.text)}</text>`;
+      // a clear ground behind letters on lines: written twice, for readers that know no paint order
+      const ground = fills.paper;
+      return (
+        (mark.halo ? letters(ground, ` stroke="${ground}" stroke-width="3" stroke-linejoin="round"`) : '') + letters(pen(mark.pen ?? 'ink'))
+      );
     }
   }
 }

@@ -41,29 +41,55 @@ export function symbolToTex(symbol: string): string {
   return `${base}_{\\mathrm{${text}}}`;
 }
 
-const ROOTS: Record<string, string> = { sqrt: '\\sqrt' };
+interface Node {
+  readonly type: string;
+  readonly name?: string;
+  readonly value?: number;
+  readonly op?: string;
+  readonly fn?: { readonly name: string };
+  readonly args?: readonly MathNode[];
+  readonly content?: MathNode;
+}
 
+/**
+ * Parentheses are kept as they are written, but for those that a fraction bar, a root or a raised exponent replaces: what is
+ * read from the page must be what is computed.
+ */
 function handler(node: MathNode, options: object): string | undefined {
   const inner = (child: MathNode) => child.toTex(options);
-  const n = node as unknown as { type: string; name?: string; value?: number; op?: string; fn?: { name: string }; args?: MathNode[] };
-  if (n.type === 'SymbolNode') return symbolToTex(n.name!);
-  if (n.type === 'ConstantNode') return String(n.value);
-  if (n.type === 'FunctionNode') {
-    const name = n.fn!.name;
-    const args = n.args!.map(inner);
-    if (ROOTS[name]) return `${ROOTS[name]}{${args[0]}}`;
-    if (name === 'abs') return `\\left|${args[0]}\\right|`;
-    if (name === 'min' || name === 'max') return `\\${name}\\left(${args.join(',\\; ')}\\right)`;
-    return `\\${name}\\left(${args.join(', ')}\\right)`;
+  const bare = (child: MathNode) => {
+    const { type, content } = child as unknown as Node;
+    return inner(type === 'ParenthesisNode' ? content! : child);
+  };
+  const { type, name, value, op, fn, args = [], content } = node as unknown as Node;
+  if (type === 'SymbolNode') return symbolToTex(name!);
+  if (type === 'ConstantNode') return String(value);
+  if (type === 'ParenthesisNode') return `\\left(${inner(content!)}\\right)`;
+  if (type === 'FunctionNode') {
+    const list = args.map(bare);
+    if (fn!.name === 'sqrt') return `\\sqrt{${list[0]}}`;
+    if (fn!.name === 'abs') return `\\left|${list[0]}\\right|`;
+    return `\\${fn!.name}\\left(${list.join(',\\; ')}\\right)`;
   }
-  if (n.type === 'OperatorNode' && n.op === '*') {
-    const [left, right] = n.args!;
-    return `${inner(left!)}\\,${/^[\d.]/.test(right!.toString()) ? '\\cdot ' : ''}${inner(right!)}`;
+  if (type === 'OperatorNode' && args.length === 2) {
+    const [left, right] = args as [MathNode, MathNode];
+    if (op === '/') return `\\frac{${bare(left)}}{${bare(right)}}`;
+    if (op === '^') {
+      // a power of a power or of a function stands in brackets of its own
+      const base =
+        (left as unknown as Node).type === 'SymbolNode' ||
+        (left as unknown as Node).type === 'ConstantNode' ||
+        (left as unknown as Node).type === 'ParenthesisNode'
+          ? inner(left)
+          : `\\left(${inner(left)}\\right)`;
+      return `{${base}}^{${bare(right)}}`;
+    }
+    if (op === '*') return `${inner(left)}\\,${/^[\d.]/.test(right.toString()) ? '\\cdot ' : ''}${inner(right)}`;
   }
   return undefined;
 }
 
 /** A formula or condition of a sheet as TeX. @throws when the formula cannot be read */
 export function formulaToTex(formula: string): string {
-  return parse(formula).toTex({ parenthesis: 'auto', handler });
+  return parse(formula).toTex({ parenthesis: 'keep', handler });
 }

@@ -4,7 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { computeProject, sheetFor } from '../design';
 import { DEMONSTRATIONS } from '../exchange';
 import { catalogue } from '../section';
-import { audit, entriesOf, type Evaluate } from '../sheet';
+import { audit, entriesOf, type Entry, type Evaluate, type Step } from '../sheet';
+import { formulaToTex, symbolToTex } from '../sheet/typeset';
 import { findTool, inputSchema, runTool, TOOLS } from '.';
 
 // comparisons of branches, min and max are meant exactly
@@ -135,6 +136,79 @@ describe('honest sheets on drawn inputs', () => {
       ),
       { numRuns: 300 },
     );
+  });
+});
+
+/** Braces as brackets, and a fraction as its two groups divided. */
+function groups(text: string): string {
+  let at = 0;
+  const group = (): string => {
+    at += 1;
+    const inside = until('}');
+    at += 1;
+    return `(${inside})`;
+  };
+  const until = (end: string): string => {
+    let out = '';
+    while (at < text.length && text[at] !== end) {
+      if (text.startsWith('\\frac', at)) {
+        at += 5;
+        out += `(${group()}/${group()})`;
+      } else if (text[at] === '{') out += group();
+      else out += text[at++];
+    }
+    return out;
+  };
+  return until('');
+}
+
+/** Reads TeX as it is set, back into arithmetic: only what a reader of the page sees counts. */
+function readTex(tex: string, symbols: readonly string[]): string {
+  let text = tex;
+  const tokens = new Map<string, string>();
+  [...symbols, 'pi']
+    .map((symbol) => [symbolToTex(symbol), symbol] as const)
+    .sort((a, b) => b[0].length - a[0].length)
+    .forEach(([set, symbol], i) => {
+      const token = `@${String.fromCharCode(0x100 + i)}`;
+      tokens.set(token, symbol);
+      // whole symbols only: the c of a command is not the symbol c
+      text = text.replace(new RegExp(`(?<![\\\\A-Za-z])${set.replace(/[\\{}^]/g, '\\$&')}(?![A-Za-z])`, 'g'), `${token} `);
+    });
+  text = text
+    .replaceAll('\\left|', ' abs(')
+    .replaceAll('\\right|', ')')
+    .replaceAll('\\left(', '(')
+    .replaceAll('\\right)', ')')
+    .replaceAll('\\cdot', '')
+    .replaceAll('\\;', ' ');
+  text = text
+    .replaceAll('\\sqrt{', ' sqrt{')
+    .replaceAll('\\min', ' min')
+    .replaceAll('\\max', ' max')
+    .replaceAll('\\cos', ' cos')
+    .replaceAll('\\,', ' * ');
+  text = groups(text);
+  for (const [token, symbol] of tokens) text = text.split(token).join(symbol);
+  return text;
+}
+
+describe('mathematics as it is set', () => {
+  it('means what was computed: every formula of the demonstration sheets and of every tool is read back from its TeX', () => {
+    const steps = new Map<string, Step>();
+    const collect = (entries: readonly Entry[]) => entriesOf(entries, 'step').forEach((step) => steps.set(step.formula, step));
+    for (const tool of TOOLS.values()) collect(runTool(tool, tool.example).steps);
+    for (const demo of DEMONSTRATIONS) {
+      const project = computeProject(demo.items());
+      for (const id of [...project.members.keys(), ...project.footings.keys()]) collect(sheetFor(project, id)!.entries);
+    }
+    expect(steps.size).toBeGreaterThan(80);
+    for (const { formula, inputs, value } of steps.values()) {
+      const back = readTex(formulaToTex(formula), Object.keys(inputs));
+      expect(Math.abs((evaluate(back, inputs) as number) / (value || 1) - (value ? 1 : 0)), `${formula} is set as ${back}`).toBeLessThan(
+        1e-9,
+      );
+    }
   });
 });
 
