@@ -1,7 +1,6 @@
-import { BeamSystem, type BeamLoad } from '../beam';
-import { planLength, pointAlong, project, type Beam, type Building, type PlanPoint } from '../building';
+import { planLength, pointAlong, project, type Building, type PlanPoint } from '../building';
 import { PlinthError } from '../error';
-import { areaLoads, caseFromId, caseOf, combineWorst, type Combination, type LoadCase } from '../load';
+import { areaLoads, caseOf, type Combination, type LoadCase } from '../load';
 import { GRAVITY } from '../quantity';
 import { findSection } from '../section';
 import { BalanceBook, resultantAt, resultantOf, type Place, type Resultant } from './balance';
@@ -10,18 +9,19 @@ import {
   arrivalTotal,
   scaled,
   shapeForce,
-  shapeMoment,
   type Arrival,
   type ArrivalShape,
   type ByCase,
   type Leave,
   type LooseEnd,
   type MemberLedger,
-  type PlumbLevel,
   type Source,
   type Takedown,
 } from './ledger';
 import { calculationOrder, findLoops, supportGraph } from './order';
+import { liftedSupports } from './lifting';
+import { plumbOf } from './plumb';
+import { unitReactions } from './reactions';
 import { clipShape, mapShape, spreadAlongWall } from './spread';
 
 /** How far a member may stand from what it is said to rest on before that is a loose end, mm. */
@@ -80,8 +80,8 @@ class Engine {
     order.forEach((id, i) => this.calculate(this.drafts.get(id)!, i + 1));
     const balance = this.book.cases();
     const cases = balance.map((line) => line.loadCase);
-    this.judgeLifting(lifting(cases));
-    return { cases, members: this.ledgers, order, looseEnds: this.looseEnds, balance, plumb: this.plumb() };
+    this.looseEnds.push(...liftedSupports(this.building, this.ledgers, lifting(cases)));
+    return { cases, members: this.ledgers, order, looseEnds: this.looseEnds, balance, plumb: plumbOf(this.building, this.ledgers) };
   }
 
   private elevation(id: string): number {
@@ -437,75 +437,4 @@ class Engine {
     }
     return leave(wall.by);
   }
-
-  private judgeLifting(combinations: readonly Combination[]): void {
-    for (const ledger of this.ledgers.values()) {
-      if (ledger.kind !== 'beam' && ledger.kind !== 'footing') continue;
-      ledger.leaves.forEach((leave, j) => {
-        if (leave.to === null || leave.holdsDown) return;
-        const shares = ledger.arrivals.flatMap((arrival, i) =>
-          Object.entries(arrival.byCase).map(([id, value]) => ({ loadCase: caseFromId(id), value: value * leave.shares[i]! })),
-        );
-        let worst: { value: number; name: string } | undefined;
-        for (const combination of combinations) {
-          const value = combineWorst(shares, combination, -1);
-          if (value < -1e-6 && (!worst || value < worst.value)) worst = { value, name: combination.name };
-        }
-        if (!worst) return;
-        const kN = (-worst.value / 1000).toFixed(2);
-        const where = this.drafts.get(leave.to)?.mark ?? 'the ground';
-        const hanger = this.building.hangers.has(leave.to);
-        this.looseEnds.push({
-          key: `lifting:${ledger.id}:${j}`,
-          item: ledger.id,
-          title: hanger ? `${where} would be in compression` : `${ledger.mark} lifts off ${where} by ${kN} kN`,
-          why: `${worst.name}: load on one side of a support lifts the other end${hanger ? ', and a hanger cannot push' : ', and nothing is said to hold it down'}.`,
-          remedy: hanger ? 'Use a member that can take compression.' : 'Hold it down there and say so at the support, or weigh it down.',
-          byCase: {},
-        });
-      });
-    }
-  }
-
-  private plumb(): PlumbLevel[] {
-    const { levels, columns, walls, hangers, footings, elevation } = this.building;
-    return levels.map(({ id, body }) => {
-      const byCase: Record<string, number> = {};
-      const z = body.elevation;
-      const crosses = (member: { base: string; top: string }) => elevation(member.base) < z && elevation(member.top) >= z;
-      for (const members of [columns, walls])
-        for (const [key, member] of members) if (crosses(member)) addInto(byCase, this.ledgers.get(key)?.sum ?? {});
-      // a hanger pulls on what is above the cut: its tension is counted against the cut's total
-      for (const [key, member] of hangers) if (crosses(member)) addInto(byCase, this.ledgers.get(key)?.sum ?? {}, -1);
-      for (const [key, footing] of footings) if (elevation(footing.level) >= z) addInto(byCase, this.ledgers.get(key)?.sum ?? {});
-      return { level: id, name: body.name, elevation: z, byCase };
-    });
-  }
-}
-
-/** Reactions at every support under one unit of each arrival: two supports by the lever, more by the beam solver. */
-function unitReactions(beam: Beam, length: number, arrivals: readonly Arrival[]): Float64Array[] {
-  const { supports, hinges } = beam;
-  if (
-    supports.length === 2 &&
-    hinges.length === 0 &&
-    length > 0 &&
-    supports.every((s) => s.at <= length + 1e-6) &&
-    Math.abs(supports[1]!.at - supports[0]!.at) >= 1
-  ) {
-    const [a, b] = [supports[0]!.at, supports[1]!.at];
-    return arrivals.map(({ shape }) => {
-      const force = shapeForce(shape);
-      const second = (shapeMoment(shape) - force * a) / (b - a);
-      return Float64Array.of(force - second, second);
-    });
-  }
-  const system = new BeamSystem({ length, EI: 1e13, supports: supports.map(({ at }) => ({ at })), hinges });
-  return arrivals.map(({ shape }) => {
-    const load: BeamLoad =
-      shape.type === 'point'
-        ? { type: 'point', at: shape.at, force: 1 }
-        : { type: 'distributed', from: shape.from, to: shape.to, start: shape.start, end: shape.end };
-    return Float64Array.from(system.solve([load]).reactions, (reaction) => reaction.force);
-  });
 }

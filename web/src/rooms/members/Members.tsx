@@ -97,7 +97,7 @@ export function MembersRoom() {
                   className="cursor-pointer"
                 >
                   <td className="num text-soft">{ledger.order || '—'}</td>
-                  <td>
+                  <td className="whitespace-nowrap">
                     <button type="button" className="font-semibold" onClick={() => select(member.id)}>
                       {member.mark}
                     </button>

@@ -1,0 +1,50 @@
+/** A support of a line beam. Fixed supports hold rotation; all supports hold both upward and downward. */
+export interface BeamSupport {
+  readonly at: number;
+  readonly fixed?: boolean;
+}
+
+/** A straight beam of one flexural stiffness on unyielding supports. */
+export interface LineBeam {
+  /** mm */
+  readonly length: number;
+  /** E times I, Nmm2 */
+  readonly EI: number;
+  readonly supports: readonly BeamSupport[];
+  /** Positions of internal hinges, mm. */
+  readonly hinges?: readonly number[];
+}
+
+export interface Reaction {
+  readonly at: number;
+  /** N, upward positive. */
+  readonly force: number;
+  /** Nmm, anticlockwise positive (it opposes a clockwise load); 0 unless fixed. */
+  readonly moment: number;
+}
+
+/** A stretch of beam without a break: polynomials in the distance from `from`. */
+export interface Piece {
+  readonly from: number;
+  readonly to: number;
+  /** N, positive when the part to the left pushes up. */
+  readonly shear: readonly number[];
+  /** Nmm, sagging positive. */
+  readonly moment: readonly number[];
+  /** rad, positive when falling to the right. */
+  readonly slope: readonly number[];
+  /** mm, downward positive. */
+  readonly deflection: readonly number[];
+}
+
+export interface Extreme {
+  readonly value: number;
+  readonly at: number;
+}
+
+export interface Extremes {
+  readonly max: Extreme;
+  readonly min: Extreme;
+}
+
+export type Effect = 'shear' | 'moment' | 'deflection';
