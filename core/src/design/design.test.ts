@@ -106,6 +106,20 @@ describe('a beam, by hand', () => {
       by: 'Ada',
     });
   });
+  it('what is taken down but not designed stays open by name', () => {
+    const wall = item('wall', 'W', {
+      mark: 'W',
+      from: { x: 1000, y: 0 },
+      to: { x: 4000, y: 0 },
+      base: 'L1',
+      top: 'L1',
+      weight: 0,
+      by: 'B1',
+    });
+    const rod = item('hanger', 'R', { mark: 'R', at: { x: 2000, y: 0 }, top: 'L1', base: 'L0', by: 'B1', ownWeight: 0 });
+    const keys = computeProject(bay({ extra: [wall, rod] })).assumptions.map((assumption) => assumption.key);
+    expect(keys).toEqual(expect.arrayContaining(['W:not-designed', 'R:not-designed']));
+  });
   it('a beam that carries a column takes the transfer limit, and its web is unproven', () => {
     const post = item('column', 'P', {
       mark: 'P',

@@ -142,6 +142,20 @@ function assumptionsOf(
     'Something resists wind and notional sway in each direction.',
     'Overall stability is not calculated here: name what resists it.',
   );
+  for (const id of building.hangers.keys())
+    add(
+      id,
+      'not-designed',
+      'Hangers, their ends and what holds them are proved elsewhere.',
+      'They are taken down here, not designed: tension, fixings and robustness need a check of their own.',
+    );
+  for (const id of building.walls.keys())
+    add(
+      id,
+      'not-designed',
+      'The strength and stability of the wall are proved elsewhere.',
+      'Its weight and its load are taken down; masonry is not designed here.',
+    );
   for (const source of [members, footings])
     for (const [id, design] of source) for (const { key, text, reason } of design.assumptions) add(id, key, text, reason);
   return list;

@@ -190,6 +190,11 @@ describe('combinations, ASCE 7-16', () => {
     expect(by('ASD 7')).toEqual({ permanent: 0.6, wind: 0.6 });
     expect(new Set(all.map((c) => c.basis))).toEqual(new Set(['allowable']));
   });
+  it('service takes wind along: a pad under wind is sized for it', () => {
+    const all = philosophyOf(american, 'LRFD').rules.service(cases);
+    expect(all.some((c) => c.factors['wind'] === 0.6)).toBe(true);
+    expect(new Set(all.map((c) => c.basis))).toEqual(new Set(['service']));
+  });
   it('lifting: 0.9 D where it helps (LRFD), 0.6 D (ASD)', () => {
     expect(
       new Set(

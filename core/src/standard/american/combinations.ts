@@ -104,15 +104,8 @@ const rules = (title: 'LRFD' | 'ASD'): LoadRules => ({
     title === 'LRFD'
       ? expand(cases, LRFD, title, 'ASCE 7-16 2.3.1', 'factored', 'strength')
       : expand(cases, ASD, title, 'ASCE 7-16 2.4.1', 'allowable', 'strength'),
-  service: (cases) =>
-    expand(
-      cases,
-      ASD.filter((p) => !p.W && !p.E),
-      'service',
-      'ASCE 7-16 2.4.1',
-      'service',
-      'service',
-    ),
+  // all of them, wind and earthquake too: soil and deflection feel what is there
+  service: (cases) => expand(cases, ASD, 'service', 'ASCE 7-16 2.4.1', 'service', 'service'),
   lifting: lifting(title),
 });
 
