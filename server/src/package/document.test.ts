@@ -1,0 +1,56 @@
+import { describe, expect, it } from 'vitest';
+import { computeProject, DEMONSTRATIONS, type Item } from '@plinth/core';
+import { stacks } from '../store/commands';
+import { CAUTION, packageDocument } from './document';
+
+/** Every text of a document, in order; drawings by their titles. */
+function textsOf(content: unknown): string[] {
+  if (typeof content === 'string') return [content];
+  if (Array.isArray(content)) return content.flatMap(textsOf);
+  if (content && typeof content === 'object') {
+    const node = content as Record<string, unknown>;
+    if (typeof node['svg'] === 'string') return [/<title>(.*?)<\/title>/.exec(node['svg'])?.[1] ?? ''];
+    return ['text', 'stack', 'columns', 'table', 'body', 'content'].flatMap((key) => (key in node ? textsOf(node[key]) : []));
+  }
+  return [];
+}
+
+describe.each(DEMONSTRATIONS.map((demo) => [demo.id, demo] as const))('the package of %s', (_, demo) => {
+  const items: Item[] = demo.items();
+  const project = computeProject(items);
+  const text = textsOf(packageDocument(project, { paper: 'A4', version: 7 }).content).join('\n');
+  it('opens with the caution, the codes and the journal entry it was made from', () => {
+    expect(text).toContain(CAUTION);
+    expect(text).toContain('journal entry 7');
+    expect(text).toContain(project.building.brief.family === 'european' ? 'EN 1993-1-1:2005' : 'AISC 360-16');
+  });
+  it('has a page for every member and footing, with every check and its clause', () => {
+    for (const design of [...project.members.values(), ...project.footings.values()]) {
+      expect(text).toContain(design.mark);
+      const checks = 'results' in design ? design.results.flatMap((result) => result.checks) : design.checks;
+      for (const check of checks) {
+        expect(text).toContain(check.name);
+        expect(text).toContain(check.clause);
+        if (check.utilisation !== null) expect(text).toContain(check.utilisation.toFixed(2));
+      }
+    }
+  });
+  it('lists every assumption, open ones apart from those confirmed, and every loose end', () => {
+    const [open, confirmed] = text.split('Assumptions confirmed');
+    for (const assumption of project.assumptions) expect(assumption.answer ? confirmed : open).toContain(assumption.text);
+    for (const end of project.looseEnds) expect(text).toContain(end.title);
+  });
+  it('prints no number that is none', () => expect(text).not.toMatch(/NaN|undefined|Infinity/));
+});
+
+describe('what can be undone and redone', () => {
+  const entry = (version: number, mode: 'do' | 'undo' | 'redo', target: number | null = null) => ({ version, mode, target });
+  it.each([
+    ['nothing was done', [], { undo: [], redo: [] }],
+    ['two commands', [entry(1, 'do'), entry(2, 'do')], { undo: [1, 2], redo: [] }],
+    ['one taken back', [entry(1, 'do'), entry(2, 'do'), entry(3, 'undo', 2)], { undo: [1], redo: [2] }],
+    ['taken back and brought back', [entry(1, 'do'), entry(2, 'undo', 1), entry(3, 'redo', 1)], { undo: [1], redo: [] }],
+    ['a new command forgets', [entry(1, 'do'), entry(2, 'undo', 1), entry(3, 'do')], { undo: [3], redo: [] }],
+    ['both taken back', [entry(1, 'do'), entry(2, 'do'), entry(3, 'undo', 2), entry(4, 'undo', 1)], { undo: [], redo: [2, 1] }],
+  ])('%s', (_, entries, expected) => expect(stacks(entries)).toEqual(expected));
+});
