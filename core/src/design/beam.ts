@@ -1,6 +1,6 @@
-import type { Beam, Building } from '../building';
+import { planLength, type Beam, type Building } from '../building';
 import { PlinthError } from '../error';
-import type { Combination } from '../load';
+import { caseFromId, isPermanent, type Combination } from '../load';
 import { steelGrade, type SteelGrade } from '../material';
 import { GRAVITY } from '../quantity';
 import { findSection, type Section } from '../section';
@@ -99,6 +99,24 @@ function standingLoads(ledger: MemberLedger, context: Context): Check[] {
   ];
 }
 
+/** A beam that runs on over a support wants variable load where it harms most, span by span: not written yet. */
+function arrangement(beam: Beam, ledger: MemberLedger, standard: Standard): Check[] {
+  const at = beam.supports.map((support) => support.at);
+  const runsOn = at.length > 2 || Math.min(...at) > 1 || planLength(beam) - Math.max(...at) > 1;
+  const hasVariable = ledger.arrivals.some((arrival) =>
+    Object.entries(arrival.byCase).some(([id, value]) => value !== 0 && !isPermanent(caseFromId(id).nature)),
+  );
+  if (!runsOn || !hasVariable) return [];
+  return [
+    unproven(
+      'Arrangement of variable load',
+      standard.arrangementClause,
+      'ductile',
+      'all spans are loaded together; variable load on some of them alone may be worse and is not written yet',
+    ),
+  ];
+}
+
 /** The arrivals of a beam with its own weight changed to that of a section. */
 export function withOwnWeight(arrivals: readonly Arrival[], section: Section): Arrival[] {
   return arrivals.map((arrival) =>
@@ -136,9 +154,9 @@ export function checkBeam(
     beam.role === 'truss'
       ? []
       : deflectionChecks(model, service, takedown.cases, building.brief, ledger.transfer, EI, sheet?.scope('Deflection'));
-  const standing = standingLoads(ledger, context);
-  for (const check of standing) sheet?.verdict(check);
-  return [...worst.values(), ...deflections, ...standing];
+  const open = [...standingLoads(ledger, context), ...arrangement(beam, ledger, standard)];
+  for (const check of open) sheet?.verdict(check);
+  return [...worst.values(), ...deflections, ...open];
 }
 
 /** The whole design of a beam: every philosophy that the project shows, and what it assumes. */

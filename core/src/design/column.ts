@@ -1,6 +1,6 @@
 import type { Building, Column } from '../building';
 import { PlinthError } from '../error';
-import { combine } from '../load';
+import { combine, combinePressing } from '../load';
 import { findSection, type Section } from '../section';
 import { governing, Sheet, worstVerdict, type Assumption, type Check } from '../sheet';
 import type { Philosophy } from '../standard';
@@ -50,9 +50,11 @@ export function checkColumn(
     lengthT: height,
   };
   const worst = new Map<string, Check>();
-  const prepared = context
-    .combinations(philosophy)
-    .strength.map((combination) => ({ combination, axial: combine(ledger.sum, combination) }));
+  // pressed as hard as can be; and, where load can lift it, as little as can be
+  const prepared = context.combinations(philosophy).strength.flatMap((combination) => {
+    const [most, net] = [combinePressing(ledger.sum, ledger.adverse, combination), combine(ledger.sum, combination)];
+    return (net < 0 ? [most, net] : [most]).map((axial) => ({ combination, axial }));
+  });
   for (const { combination, axial } of prepared)
     mergeWorst(worst, standard.steelColumn({ ...input, axial, combination: combination.name, basis: combination.basis }, philosophy));
   if (sheet) {

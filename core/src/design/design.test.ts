@@ -106,6 +106,22 @@ describe('a beam, by hand', () => {
       by: 'Ada',
     });
   });
+  it('a beam that runs on over a support wants the worst arrangement, which is unproven', () => {
+    const over = computeProject(
+      bay({
+        beam: {
+          supports: [
+            { at: 0, by: 'C1' },
+            { at: 5000, by: 'C2' },
+          ],
+        },
+      }),
+    );
+    expect(over.members.get('B1')!.results[0]!.checks.find((check) => check.name === 'Arrangement of variable load')!.verdict).toBe(
+      'unproven',
+    );
+    expect(beam.results[0]!.checks.map((check) => check.name)).not.toContain('Arrangement of variable load');
+  });
   it('what is taken down but not designed stays open by name', () => {
     const wall = item('wall', 'W', {
       mark: 'W',

@@ -1,6 +1,6 @@
 import type { Building, Footing } from '../building';
 import { PlinthError } from '../error';
-import { combine, type Combination } from '../load';
+import { combinePressing, type Combination } from '../load';
 import { BARS, concrete as concreteById, REINFORCEMENT } from '../material';
 import { findSection } from '../section';
 import { compare, governing, Sheet, unproven, worstVerdict, type Assumption, type Check, type VerdictWord } from '../sheet';
@@ -140,7 +140,7 @@ function eccentricity(building: Building, footing: Footing, ledger: MemberLedger
 function largest(ledger: MemberLedger, combinations: readonly Combination[]): { force: number; combination: Combination } | null {
   let best: { force: number; combination: Combination } | null = null;
   for (const combination of combinations) {
-    const force = combine(ledger.sum, combination);
+    const force = combinePressing(ledger.sum, ledger.adverse, combination);
     if (!best || force > best.force) best = { force, combination };
   }
   return best;

@@ -1,5 +1,5 @@
 import type { Basis } from '../sheet';
-import { isPermanent, type LoadCase } from './nature';
+import { caseFromId, isPermanent, type LoadCase } from './nature';
 
 /** A combination: one factor for every case it contains. Cases it does not name are left out. */
 export interface Combination {
@@ -49,6 +49,22 @@ export function combineWorst(
     if (harms) sum += factor * value;
     else if (isPermanent(loadCase.nature)) sum += (combination.favourablePermanent ?? factor) * value;
   }
+  return sum;
+}
+
+/**
+ * The largest that a combination can press on a member: permanent load as it is, variable load without the parts that would
+ * relieve it, since they may be absent.
+ * @param byCase net values by case
+ * @param adverse what presses, without what relieves
+ */
+export function combinePressing(
+  byCase: Readonly<Record<string, number>>,
+  adverse: Readonly<Record<string, number>>,
+  combination: Combination,
+): number {
+  let sum = 0;
+  for (const id in byCase) sum += (combination.factors[id] ?? 0) * (isPermanent(caseFromId(id).nature) ? byCase[id]! : (adverse[id] ?? 0));
   return sum;
 }
 

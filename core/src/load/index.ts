@@ -10,4 +10,4 @@ export {
   type BuildUp,
   type Layer,
 } from './buildUp';
-export { combine, combineWorst, factorsFor, type Combination, type Effects, type LoadRules } from './combination';
+export { combine, combinePressing, combineWorst, factorsFor, type Combination, type Effects, type LoadRules } from './combination';

@@ -100,6 +100,8 @@ export interface Standard {
   readonly concretePhilosophy: (chosen: string) => Philosophy;
   /** Clauses that the sheets cite for load entering a web through a flange. */
   readonly webClause: string;
+  /** Clause that wants variable load where it harms most. */
+  readonly arrangementClause: string;
   readonly notCovered: readonly string[];
 }
 

@@ -2,6 +2,7 @@ export { REACH, takeDown } from './takedown';
 export {
   addInto,
   arrivalTotal,
+  pressing,
   scaled,
   shapeForce,
   shapeMoment,

@@ -22,6 +22,8 @@ export interface Arrival {
   readonly source: Source;
   readonly shape: ArrivalShape;
   readonly byCase: ByCase;
+  /** The part of each value that presses down; what relieves is left out. Like `byCase`, times the shape. */
+  readonly adverse: ByCase;
 }
 
 /** What a member hands on at one of its supports. */
@@ -31,6 +33,8 @@ export interface Leave {
   /** mm from the member's start; 0 for columns. */
   readonly at: number;
   readonly byCase: ByCase;
+  /** What presses down without what relieves: variable load may be absent where it would help. */
+  readonly adverse: ByCase;
   /** Share of each arrival in this reaction: value by case is share times the arrival's total. Same order as arrivals. */
   readonly shares: Float64Array;
   readonly holdsDown: boolean;
@@ -45,6 +49,8 @@ export interface MemberLedger {
   readonly arrivals: readonly Arrival[];
   readonly leaves: readonly Leave[];
   readonly sum: ByCase;
+  /** Sum of what presses down, without what relieves. */
+  readonly adverse: ByCase;
   /** A beam that carries another beam, a column or a wall: the stricter deflection limit applies. */
   readonly transfer: boolean;
 }
@@ -118,6 +124,13 @@ export function arrivalTotal(arrival: Arrival): Record<string, number> {
 export function scaled(byCase: ByCase, factor: number): Record<string, number> {
   const result: Record<string, number> = {};
   for (const id in byCase) result[id] = byCase[id]! * factor;
+  return result;
+}
+
+/** The part of each value that presses down. */
+export function pressing(byCase: ByCase): Record<string, number> {
+  const result: Record<string, number> = {};
+  for (const id in byCase) result[id] = Math.max(0, byCase[id]!);
   return result;
 }
 

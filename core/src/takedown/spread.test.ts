@@ -6,15 +6,13 @@ import { clipShape, mapShape, spreadAlongWall } from './spread';
 const share = fc.integer({ min: 0, max: 1000 }).map((n) => n / 1000);
 const shapes = fc.oneof(
   share.map((t): ArrivalShape => ({ type: 'point', at: 6000 * t })),
-  fc
-    .tuple(share, share, share, share)
-    .map(([a, b, p, q]): ArrivalShape => ({
-      type: 'distributed',
-      from: 6000 * Math.min(a, b),
-      to: 6000 * Math.max(a, b) + 1,
-      start: p + 0.1,
-      end: q + 0.1,
-    })),
+  fc.tuple(share, share, share, share).map(([a, b, p, q]): ArrivalShape => ({
+    type: 'distributed',
+    from: 6000 * Math.min(a, b),
+    to: 6000 * Math.max(a, b) + 1,
+    start: p + 0.1,
+    end: q + 0.1,
+  })),
 );
 
 describe('spread along a wall', () => {

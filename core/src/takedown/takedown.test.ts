@@ -202,6 +202,31 @@ describe('ways down that are not straight', () => {
     expect(titles(t)).toContain(`B1 lifts off F1 by ${lift.toFixed(2)} kN`);
     expect(takeDown(assemble(items(true)), lifting).looseEnds.filter((end) => end.item === 'B1')).toEqual([]);
   });
+  it('variable load that relieves a support does not count for it: it may be absent', () => {
+    const t = run([
+      ...[0, 5000, 10000].map((x, i) => footing(`F${i}`, x, 0)),
+      beam(
+        'B1',
+        0,
+        0,
+        10000,
+        0,
+        [
+          [0, 'F0'],
+          [5000, 'F1'],
+          [10000, 'F2'],
+        ],
+        { ownWeight: 0, strips: [{ buildUp: 'floor', from: 0, to: 5000, widthStart: 1000, widthEnd: 1000 }] },
+      ),
+      item('load', 'P', { label: 'safe', on: 'B1', type: 'point', nature: 'imposed', use: 'B', at: 9900, force: 1000 }),
+    ]);
+    // one span of two loaded with 3 kN/m: -wl/16 at the far end, by hand
+    const far = t.members.get('F2')!;
+    const lever = far.arrivals[0]!;
+    expect(far.adverse['imposed-B']! - far.sum['imposed-B']!).toBeCloseTo((3 * 5000) / 16, 4);
+    expect(far.adverse['imposed-B']!).toBeGreaterThan(900);
+    expect(lever.adverse['imposed-B']).toBe(far.adverse['imposed-B']);
+  });
   it('a wall keeps the line of action of what stands on it', () => {
     const t = run([
       footing('F1', 0, 0),

@@ -6,7 +6,7 @@ import { findSection } from '../section';
 import { BalanceBook, resultantAt, resultantOf, type Place, type Resultant } from './balance';
 import {
   addInto,
-  arrivalTotal,
+  pressing,
   scaled,
   shapeForce,
   type Arrival,
@@ -55,6 +55,23 @@ interface Draft {
  */
 export function takeDown(building: Building, lifting: (cases: readonly LoadCase[]) => Combination[]): Takedown {
   return new Engine(building).run(lifting);
+}
+
+/** What goes on from one member to the next, N by case. */
+interface Carried {
+  readonly byCase: ByCase;
+  readonly adverse: ByCase;
+}
+
+function sumOf(arrivals: readonly Arrival[]): Carried {
+  const byCase: Record<string, number> = {};
+  const adverse: Record<string, number> = {};
+  for (const { shape, byCase: values, adverse: pressed } of arrivals) {
+    const force = shapeForce(shape);
+    addInto(byCase, values, force);
+    addInto(adverse, pressed, force);
+  }
+  return { byCase, adverse };
 }
 
 class Engine {
@@ -121,7 +138,15 @@ class Engine {
   }
 
   /** Lays a shape on a member. `from` is where the load acted before it landed; what reaches past the ends is lost there. */
-  private land(draft: Draft, label: string, source: Source, shape: ArrivalShape, byCase: ByCase, from: Resultant): void {
+  private land(
+    draft: Draft,
+    label: string,
+    source: Source,
+    shape: ArrivalShape,
+    byCase: ByCase,
+    from: Resultant,
+    adverse = pressing(byCase),
+  ): void {
     const slack = 1e-6;
     const { inside, outside } = draft.length === 0 ? { inside: shape, outside: [] } : clipShape(shape, draft.length + slack);
     let remaining = from;
@@ -140,7 +165,7 @@ class Engine {
     }
     if (!inside) return;
     this.book.shift(byCase, remaining, resultantOf(draft.place, inside));
-    draft.arrivals.push({ id: `${draft.id}/${draft.arrivals.length}`, label, source, shape: inside, byCase });
+    draft.arrivals.push({ id: `${draft.id}/${draft.arrivals.length}`, label, source, shape: inside, byCase, adverse });
   }
 
   private applyLoads(): void {
@@ -248,13 +273,12 @@ class Engine {
   }
 
   private calculate(draft: Draft, order: number): void {
-    const sum: Record<string, number> = {};
-    for (const arrival of draft.arrivals) addInto(sum, arrivalTotal(arrival));
+    const { byCase: sum, adverse } = sumOf(draft.arrivals);
     const leaves =
       draft.kind === 'beam'
         ? this.beamLeaves(draft)
         : draft.kind === 'footing'
-          ? this.footingLeaves(draft, sum)
+          ? this.footingLeaves(draft)
           : draft.kind === 'wall'
             ? this.wallLeaves(draft)
             : this.postLeaves(draft);
@@ -266,17 +290,20 @@ class Engine {
       arrivals: draft.arrivals,
       leaves,
       sum,
+      adverse,
       transfer: draft.transfer,
     });
   }
 
-  private footingLeaves(draft: Draft, sum: ByCase): Leave[] {
-    this.book.add('delivered', sum, resultantOf(draft.place, { type: 'point', at: 0 }));
+  private footingLeaves(draft: Draft): Leave[] {
+    const { byCase, adverse } = sumOf(draft.arrivals);
+    this.book.add('delivered', byCase, resultantOf(draft.place, { type: 'point', at: 0 }));
     return [
       {
         to: 'ground',
         at: 0,
-        byCase: sum,
+        byCase,
+        adverse,
         shares: Float64Array.from(draft.arrivals, (arrival) => shapeForce(arrival.shape)),
         holdsDown: false,
       },
@@ -284,7 +311,7 @@ class Engine {
   }
 
   /** Force at a point handed to a member that may be a point, a beam or a wall. Null when nothing takes it. */
-  private handOver(draft: Draft, leave: number, to: string | null, point: PlanPoint, byCase: ByCase): string | null {
+  private handOver(draft: Draft, leave: number, to: string | null, point: PlanPoint, { byCase, adverse }: Carried): string | null {
     const target = to === null || this.inLoop.has(draft.id) ? undefined : this.drafts.get(to);
     const from = resultantAt(point);
     if (!target) {
@@ -310,7 +337,7 @@ class Engine {
       );
       return null;
     }
-    this.land(target, draft.mark, source, { type: 'point', at }, byCase, from);
+    this.land(target, draft.mark, source, { type: 'point', at }, byCase, from, adverse);
     return to;
   }
 
@@ -334,11 +361,11 @@ class Engine {
 
   private postLeaves(draft: Draft): Leave[] {
     const member = this.building.columns.get(draft.id) ?? this.building.hangers.get(draft.id)!;
-    const byCase: Record<string, number> = {};
-    for (const arrival of draft.arrivals) addInto(byCase, arrivalTotal(arrival));
-    const to = this.handOver(draft, 0, member.by, member.at, byCase);
+    const carried = sumOf(draft.arrivals);
+    const { byCase } = carried;
+    const to = this.handOver(draft, 0, member.by, member.at, carried);
     if (to === null && (member.by === null || !this.drafts.has(member.by))) this.restsOnNothing(draft, '', byCase);
-    return [{ to, at: 0, byCase, shares: Float64Array.from(draft.arrivals, (arrival) => shapeForce(arrival.shape)), holdsDown: true }];
+    return [{ to, at: 0, ...carried, shares: Float64Array.from(draft.arrivals, (arrival) => shapeForce(arrival.shape)), holdsDown: true }];
   }
 
   private loseAll(draft: Draft): void {
@@ -353,8 +380,7 @@ class Engine {
     } catch (error) {
       if (!(error instanceof PlinthError)) throw error;
       this.loseAll(draft);
-      const lost: Record<string, number> = {};
-      for (const arrival of draft.arrivals) addInto(lost, arrivalTotal(arrival));
+      const lost = sumOf(draft.arrivals).byCase;
       this.loose(
         'unstable',
         draft.id,
@@ -368,21 +394,28 @@ class Engine {
     return beam.supports.map((support, j) => {
       const shares = Float64Array.from(rows, (row) => row[j]!);
       const byCase: Record<string, number> = {};
-      draft.arrivals.forEach((arrival, i) => addInto(byCase, arrival.byCase, shares[i]!));
-      const to = this.handOver(draft, j, support.by, pointAlong(beam, support.at), byCase);
+      const adverse: Record<string, number> = {};
+      draft.arrivals.forEach((arrival, i) => {
+        const share = shares[i]!;
+        addInto(byCase, arrival.byCase, share);
+        // where a load lifts this support, what relieves that load presses on it
+        for (const id in arrival.byCase)
+          adverse[id] = (adverse[id] ?? 0) + share * (share >= 0 ? arrival.adverse[id]! : arrival.byCase[id]! - arrival.adverse[id]!);
+      });
+      const to = this.handOver(draft, j, support.by, pointAlong(beam, support.at), { byCase, adverse });
       if (to === null && (support.by === null || !this.drafts.has(support.by)))
         this.restsOnNothing(draft, ` at ${(support.at / 1000).toFixed(2)} m`, byCase);
       const hanger = to !== null && this.building.hangers.has(to);
-      return { to, at: support.at, byCase, shares, holdsDown: support.holdsDown && !hanger };
+      return { to, at: support.at, byCase, adverse, shares, holdsDown: support.holdsDown && !hanger };
     });
   }
 
   private wallLeaves(draft: Draft): Leave[] {
     const wall = this.building.walls.get(draft.id)!;
-    const total: Record<string, number> = {};
-    for (const arrival of draft.arrivals) addInto(total, arrivalTotal(arrival));
+    const carried = sumOf(draft.arrivals);
+    const total = carried.byCase;
     const leave = (to: string | null): Leave[] => [
-      { to, at: 0, byCase: total, shares: Float64Array.from(draft.arrivals, (arrival) => shapeForce(arrival.shape)), holdsDown: false },
+      { to, at: 0, ...carried, shares: Float64Array.from(draft.arrivals, (arrival) => shapeForce(arrival.shape)), holdsDown: false },
     ];
     const target = wall.by === null || this.inLoop.has(draft.id) ? undefined : this.drafts.get(wall.by);
     if (!target || draft.length === 0) {
@@ -391,7 +424,6 @@ class Engine {
       return leave(null);
     }
     if ('at' in target.place) {
-      // a wall on a footing or a post: its resultant is handed over at the wall's middle
       this.loseAll(draft);
       this.loose(
         'wall-on-point',
@@ -433,6 +465,7 @@ class Engine {
         mapShape(spread, start, ratio),
         arrival.byCase,
         origin,
+        arrival.adverse,
       );
     }
     return leave(wall.by);

@@ -18,6 +18,7 @@ export const american: Standard = {
   padStrength,
   concretePhilosophy: () => LRFD,
   webClause: 'AISC 360-16 J10',
+  arrangementClause: 'ASCE 7-16 4.3.3',
   notCovered: [
     'vibration',
     'fire',

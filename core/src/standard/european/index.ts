@@ -18,6 +18,7 @@ export const european: Standard = {
   padStrength,
   concretePhilosophy: find,
   webClause: 'EN 1993-1-5 6',
+  arrangementClause: 'EN 1991-1-1 6.2.1(1)',
   notCovered: [
     'vibration',
     'fire',
