@@ -6,10 +6,11 @@ import { GRAVITY } from '../quantity';
 import { findSection, type Section } from '../section';
 import { governing, Sheet, unproven, worstVerdict, type Assumption, type Check } from '../sheet';
 import { philosophyOf, STANDARDS, type Philosophy, type Standard } from '../standard';
-import { shapeForce, type Arrival, type MemberLedger, type Takedown } from '../takedown';
+import { type Arrival, type MemberLedger, type Takedown } from '../takedown';
 import { BeamModel, beamActions } from './analysis';
 import { deflectionChecks } from './deflection';
 import { mergeWorst, type MemberDesign, type PhilosophyResult } from './result';
+import { recordTakedown } from './takedownSheet';
 
 export interface Context {
   readonly building: Building;
@@ -205,7 +206,7 @@ export function beamSheet(context: Context, id: string, philosophy: Philosophy =
   const sheet = new Sheet();
   sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}. By ${philosophy.title}.`);
   for (const assumption of beamAssumptions(beam, ledger, standard)) sheet.assume(assumption.key, assumption.text, assumption.reason);
-  recordReactions(ledger, sheet.scope('What leaves at the supports, unfactored'));
+  recordTakedown(building, id, ledger, sheet);
   if (beam.section === null || beam.role === 'truss') {
     sheet.note(beam.role === 'truss' ? 'A truss: its members are not designed yet.' : 'No section is chosen: nothing is checked.');
     return sheet;
@@ -213,35 +214,4 @@ export function beamSheet(context: Context, id: string, philosophy: Philosophy =
   checkBeam(context, beam, ledger, ledger.arrivals, findSection(beam.section), philosophy, sheet);
   sheet.note(`Not covered: ${standard.notCovered.join('; ')}.`);
   return sheet;
-}
-
-/** Reactions as sums over arrivals: share of the arrival times its value, case by case. */
-export function recordReactions(ledger: MemberLedger, sheet: Sheet): void {
-  ledger.leaves.forEach((leave, j) => {
-    const inner = sheet.scope(ledger.leaves.length > 1 ? `Support ${j + 1}, at ${+(leave.at / 1000).toFixed(3)} m` : 'Below');
-    for (const caseId of Object.keys(leave.byCase)) {
-      const part = inner.scope(caseId.replace('-', ', '));
-      const names: string[] = [];
-      const inputs: Record<string, number> = {};
-      let sum = 0;
-      ledger.arrivals.forEach((arrival, i) => {
-        const value = arrival.byCase[caseId];
-        if (!value) return;
-        const whole = shapeForce(arrival.shape);
-        const [W, k] = [`W_${i + 1}`, `k_${i + 1}`];
-        part.given(W, value * whole, 'force', arrival.label);
-        part.given(
-          k,
-          whole === 0 ? 0 : leave.shares[i]! / whole,
-          'ratio',
-          'share that goes to this support, by the lever or by the beam solution',
-        );
-        names.push(`${k} * ${W}`);
-        inputs[k] = whole === 0 ? 0 : leave.shares[i]! / whole;
-        inputs[W] = value * whole;
-        sum += inputs[k]! * inputs[W]!;
-      });
-      if (names.length) part.step('R', names.join(' + '), inputs, sum, 'force', 'statics', 'reaction, unfactored');
-    }
-  });
 }

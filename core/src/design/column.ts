@@ -5,8 +5,9 @@ import { findSection, type Section } from '../section';
 import { governing, Sheet, worstVerdict, type Assumption, type Check } from '../sheet';
 import type { Philosophy } from '../standard';
 import type { MemberLedger } from '../takedown';
-import { gradeFor, recordReactions, type Context } from './beam';
+import { gradeFor, type Context } from './beam';
 import { mergeWorst, type MemberDesign } from './result';
+import { recordTakedown } from './takedownSheet';
 
 export function columnAssumptions(column: Column): Assumption[] {
   return [
@@ -112,7 +113,7 @@ export function columnSheet(context: Context, id: string, philosophy: Philosophy
   const sheet = new Sheet();
   sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}. By ${philosophy.title}.`);
   for (const assumption of columnAssumptions(column)) sheet.assume(assumption.key, assumption.text, assumption.reason);
-  recordReactions(ledger, sheet.scope('What arrives and goes down, unfactored'));
+  recordTakedown(building, id, ledger, sheet);
   if (column.section === null || storeyHeight(building, column) === 0)
     sheet.note('No section is chosen, or the column has no height: nothing is checked.');
   else checkColumn(context, column, ledger, findSection(column.section), philosophy, sheet);

@@ -1,9 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import { assemble, defaultBrief, item, type Item } from '../building';
 import { sectionProperties, findSection } from '../section';
-import { worstVerdict } from '../sheet';
-import { takeDown } from '../takedown';
-import { bearingPressure, BeamModel, computeProject, contextOf, lightest, ruleOfThumbPad, trySections, unbracedSegments } from '.';
+import { entriesOf, worstVerdict } from '../sheet';
+import { arrivalTotal, takeDown } from '../takedown';
+import {
+  bearingPressure,
+  BeamModel,
+  computeProject,
+  contextOf,
+  lightest,
+  ruleOfThumbPad,
+  sheetFor,
+  trySections,
+  unbracedSegments,
+} from '.';
 
 type Family = 'european' | 'american';
 
@@ -158,6 +168,31 @@ describe('a beam, by hand', () => {
     expect(none.looseEnds.map((end) => end.title)).toContain('B1 has no section');
     expect(computeProject(bay({ beam: { section: 'UB 1x2x3' } })).members.get('B1')!.reason).toContain('not in the catalogue');
     expect(computeProject(bay({ beam: { grade: 'S999' } })).members.get('B1')!.reason).toContain('not known');
+  });
+});
+
+describe('the sheet', () => {
+  it('runs from the layers of a strip to the load that the takedown carries', () => {
+    const project = computeProject(bay());
+    const steps = entriesOf(sheetFor(project, 'B1')!.entries, 'step');
+    const strip = project.takedown.members.get('B1')!.arrivals.find((arrival) => arrival.source.type === 'strip')!;
+    expect(steps.find((step) => step.symbol === 'W_1')!.value).toBeCloseTo(arrivalTotal(strip)['permanent']!, 6);
+    // 1.5 kN/m2 x 3 m x 6 m
+    expect(steps.find((step) => step.symbol === 'W_1')!.value).toBeCloseTo(27_000, 6);
+  });
+  it('is there for walls and hangers too, and says that they are not designed', () => {
+    const wall = item('wall', 'W', {
+      mark: 'W',
+      from: { x: 1000, y: 0 },
+      to: { x: 4000, y: 0 },
+      base: 'L0',
+      top: 'L1',
+      weight: 0.004,
+      by: 'B1',
+    });
+    const sheet = sheetFor(computeProject(bay({ extra: [wall] })), 'W')!;
+    expect(entriesOf(sheet.entries, 'note')[0]!.text).toContain('not designed');
+    expect(entriesOf(sheet.entries, 'step').at(-1)!.value).toBeCloseTo(0.004 * 3000 * 3000, 6);
   });
 });
 

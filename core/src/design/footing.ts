@@ -6,8 +6,9 @@ import { findSection } from '../section';
 import { compare, governing, Sheet, unproven, worstVerdict, type Assumption, type Check, type VerdictWord } from '../sheet';
 import type { PadStrength } from '../standard';
 import type { MemberLedger } from '../takedown';
-import { recordReactions, type Context } from './beam';
+import type { Context } from './beam';
 import { ruleOfThumbPad } from './ruleOfThumb';
+import { recordTakedown } from './takedownSheet';
 
 export interface FootingDesign {
   readonly id: string;
@@ -314,7 +315,7 @@ export function designFooting(context: Context, id: string, record = false): { d
     if (record) {
       sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}.`);
       for (const assumption of assumptions) sheet.assume(assumption.key, assumption.text, assumption.reason);
-      recordReactions(ledger, sheet.scope('What arrives, unfactored'));
+      recordTakedown(building, id, ledger, sheet);
       attempt(trial.thickness, sheet);
       sheet.note(
         'Not covered: settlement, sliding, eccentric load, uplift; bearing capacity is declared, not derived. Ground needs the judgement of a licensed engineer.',

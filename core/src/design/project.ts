@@ -6,6 +6,7 @@ import { beamSheet, contextOf, designBeam, type Context } from './beam';
 import { columnSheet, designColumn } from './column';
 import { designFooting, type FootingDesign } from './footing';
 import type { MemberDesign, RecordedAssumption } from './result';
+import { takedownSheet } from './takedownSheet';
 
 /** Everything that follows from the items of a project: recomputed, never stored. */
 export interface ProjectResult {
@@ -41,13 +42,14 @@ export function computeProject(items: readonly Item[]): ProjectResult {
   };
 }
 
-/** The sheet of any member or footing of a project. Null when there is no such item. */
+/** The sheet of any member, wall, hanger or footing of a project. Null when there is no such item. */
 export function sheetFor(result: ProjectResult, id: string, philosophyId?: string): Sheet | null {
   const context: Context = contextOf(result.building, result.takedown);
   const philosophy = philosophyId ? philosophyOf(context.standard, philosophyId) : context.philosophy;
   if (result.building.beams.has(id)) return beamSheet(context, id, philosophy);
   if (result.building.columns.has(id)) return columnSheet(context, id, philosophy);
-  return result.building.footings.has(id) ? designFooting(context, id, true).sheet : null;
+  if (result.building.footings.has(id)) return designFooting(context, id, true).sheet;
+  return result.takedown.members.has(id) ? takedownSheet(result.building, result.takedown, id) : null;
 }
 
 /** Pads and backfill are permanent load that goes straight into the ground where it lies. */

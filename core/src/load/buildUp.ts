@@ -39,6 +39,8 @@ export interface AreaLoadPart {
   readonly name: string;
   readonly loadCase: LoadCase;
   readonly intensity: number;
+  /** For a layer: its weight per area of its own plane, N/mm2; null for variable load. */
+  readonly perPlane: number | null;
   readonly allowance: boolean;
 }
 
@@ -52,11 +54,18 @@ export function areaLoads(buildUp: BuildUp, pitch = 0, target: (typeof CARRIERS)
   const slope = 1 / Math.cos(pitch);
   const layers = buildUp.layers
     .filter((layer) => target === 'joists' || layer.carriedBy === 'deck')
-    .map((layer) => ({ name: layer.name, loadCase: caseOf(layer.nature), intensity: layer.load * slope, allowance: layer.allowance }));
+    .map((layer) => ({
+      name: layer.name,
+      loadCase: caseOf(layer.nature),
+      intensity: layer.load * slope,
+      perPlane: layer.load,
+      allowance: layer.allowance,
+    }));
   const variable = buildUp.variable.map((load) => ({
     name: load.name,
     loadCase: caseOf(load.nature, load.use),
     intensity: load.load,
+    perPlane: null,
     allowance: false,
   }));
   return [...layers, ...variable].filter((part) => part.intensity !== 0);
@@ -72,15 +81,14 @@ export function sumByCase(buildUp: BuildUp, pitch = 0, sheet?: Sheet): Map<strin
     const id = part.loadCase.id;
     sums.set(id, (sums.get(id) ?? 0) + part.intensity);
     if (!sheet) return;
-    const layer = buildUp.layers.find((candidate) => candidate.name === part.name);
     const symbol = `g_${i + 1}`;
-    if (layer) {
-      sheet.given(`w_${i + 1}`, layer.load, 'areaLoad', `${layer.name}${layer.allowance ? ' (allowance)' : ''}, per area of its plane`);
+    if (part.perPlane !== null) {
+      sheet.given(`w_${i + 1}`, part.perPlane, 'areaLoad', `${part.name}${part.allowance ? ' (allowance)' : ''}, per area of its plane`);
       sheet.step(
         symbol,
         `w_${i + 1} / cos(theta)`,
-        { [`w_${i + 1}`]: layer.load, theta: pitch },
-        layer.load / Math.cos(pitch),
+        { [`w_${i + 1}`]: part.perPlane, theta: pitch },
+        part.intensity,
         'areaLoad',
         'geometry',
         'per area on plan',

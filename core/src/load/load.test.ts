@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { entriesOf, Sheet } from '../sheet';
 import { areaLoads, buildUpSchema, caseFromId, caseOf, combine, combineWorst, compareCases, sumByCase, type Combination } from '.';
 
 const roof = buildUpSchema.parse({
@@ -22,6 +23,22 @@ describe('build-ups', () => {
     const sums = sumByCase(roof, Math.PI / 3);
     expect(sums.get('permanent')! * 1000).toBeCloseTo(1.4, 12);
     expect(sums.get('snow')! * 1000).toBeCloseTo(0.75, 12);
+  });
+  it('two layers of one name are told apart on the sheet', () => {
+    const twice = buildUpSchema.parse({
+      name: 'x',
+      layers: [
+        { name: 'board', load: 0.001 },
+        { name: 'board', load: 0.002 },
+      ],
+    });
+    const sheet = new Sheet();
+    expect(sumByCase(twice, 0, sheet).get('permanent')).toBeCloseTo(0.003, 12);
+    expect(
+      entriesOf(sheet.entries, 'given')
+        .filter((given) => given.symbol.startsWith('w_'))
+        .map((given) => given.value),
+    ).toEqual([0.001, 0.002]);
   });
   it('what hangs on the joists never loads the deck', () => {
     expect(areaLoads(roof, 0, 'deck').map((part) => part.name)).not.toContain('ducts');

@@ -218,7 +218,7 @@ describe('sheets of the demonstration buildings', () => {
     (_, demo) => {
       const project = computeProject(demo.items());
       const faults: string[] = [];
-      for (const id of [...project.members.keys(), ...project.footings.keys()]) {
+      for (const id of project.takedown.order) {
         const sheet = sheetFor(project, id)!;
         faults.push(...audit(sheet.entries, evaluate).map((fault) => `${id}: ${fault}`));
         const printed = entriesOf(sheet.entries, 'verdict').map(({ check }) => `${check.name} ${check.utilisation?.toPrecision(9)}`);

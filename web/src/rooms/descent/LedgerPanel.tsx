@@ -184,13 +184,11 @@ export function LedgerPanel() {
           <Ladder checks={checks} units={units} />
         </div>
       ) : null}
-      {member || footing ? (
-        <div className="mt-3 flex gap-2">
-          <button type="button" className="btn" onClick={() => openSheet(ledger.id)}>
-            Open the sheet
-          </button>
-        </div>
-      ) : null}
+      <div className="mt-3 flex gap-2">
+        <button type="button" className="btn" onClick={() => openSheet(ledger.id)}>
+          Open the sheet
+        </button>
+      </div>
     </SidePanel>
   );
 }

@@ -1,0 +1,69 @@
+import type { Building } from '../building';
+import { sumByCase } from '../load';
+import { Sheet } from '../sheet';
+import { shapeForce, type MemberLedger, type Takedown } from '../takedown';
+
+/** What lands on a member and what it hands on: the part of every sheet that comes before any check. */
+export function recordTakedown(building: Building, id: string, ledger: MemberLedger, sheet: Sheet): void {
+  recordStrips(building, id, ledger, sheet);
+  recordReactions(ledger, sheet.scope('What arrives and what leaves at each support, unfactored'));
+}
+
+/** Strips from the layers of their build-up to their load on the member: intensity times mean width times length. */
+function recordStrips(building: Building, id: string, ledger: MemberLedger, sheet: Sheet): void {
+  ledger.arrivals.forEach((arrival, i) => {
+    const { source, shape } = arrival;
+    if (source.type !== 'strip' || shape.type !== 'distributed') return;
+    const buildUp = building.buildUps.get(source.buildUp)!;
+    const strip = building.beams.get(id)!.strips[source.index]!;
+    const inner = sheet.scope(`Arrival ${i + 1}: ${arrival.label} (${buildUp.name})`);
+    const sums = [...sumByCase(buildUp, strip.pitch, inner)];
+    inner.given('b_1', shape.start, 'length', 'width at the start');
+    inner.given('b_2', shape.end, 'length', 'width at the end');
+    inner.given('l', shape.to - shape.from, 'length', 'length on the beam');
+    sums.forEach(([caseId, intensity], n) => {
+      const [q, W] = [`q_${n + 1}`, `W_${n + 1}`];
+      const inputs = { [q]: intensity, b_1: shape.start, b_2: shape.end, l: shape.to - shape.from };
+      inner.step(W, `${q} * (b_1 + b_2) / 2 * l`, inputs, intensity * shapeForce(shape), 'force', 'statics', caseId.replace('-', ', '));
+    });
+  });
+}
+
+/** Reactions as sums over arrivals: share of the arrival times its value, case by case. */
+function recordReactions(ledger: MemberLedger, sheet: Sheet): void {
+  ledger.leaves.forEach((leave, j) => {
+    const inner = sheet.scope(ledger.leaves.length > 1 ? `Support ${j + 1}, at ${+(leave.at / 1000).toFixed(3)} m` : 'Below');
+    for (const caseId of Object.keys(leave.byCase)) {
+      const part = inner.scope(caseId.replace('-', ', '));
+      const names: string[] = [];
+      const inputs: Record<string, number> = {};
+      let sum = 0;
+      ledger.arrivals.forEach((arrival, i) => {
+        const value = arrival.byCase[caseId];
+        if (!value) return;
+        const whole = shapeForce(arrival.shape);
+        const [W, k] = [`W_${i + 1}`, `k_${i + 1}`];
+        part.given(W, value * whole, 'force', arrival.label);
+        part.given(
+          k,
+          whole === 0 ? 0 : leave.shares[i]! / whole,
+          'ratio',
+          'share that goes to this support, by the lever or by the beam solution',
+        );
+        names.push(`${k} * ${W}`);
+        inputs[k] = whole === 0 ? 0 : leave.shares[i]! / whole;
+        inputs[W] = value * whole;
+        sum += inputs[k]! * inputs[W]!;
+      });
+      if (names.length) part.step('R', names.join(' + '), inputs, sum, 'force', 'statics', 'reaction, unfactored');
+    }
+  });
+}
+
+/** The sheet of what is taken down but not designed here: walls and hangers. */
+export function takedownSheet(building: Building, takedown: Takedown, id: string): Sheet {
+  const sheet = new Sheet();
+  sheet.note('Taken down here, not designed: its own strength must be proved elsewhere.');
+  recordTakedown(building, id, takedown.members.get(id)!, sheet);
+  return sheet;
+}
