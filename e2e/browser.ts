@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Builder, By, logging, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, By, Key, logging, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { Options, ServiceBuilder } from 'selenium-webdriver/chrome';
 import { findProgram, installDebian, Plain } from '../scripts/system';
 
@@ -98,8 +98,9 @@ export class Browser {
   /** Types over what a field holds and commits it with Enter. */
   async type(label: string, value: string): Promise<void> {
     const field = await this.field(label);
-    await this.driver.executeScript('arguments[0].scrollIntoView({block:"center"}); arguments[0].focus(); arguments[0].select?.()', field);
-    await field.sendKeys(value, '\uE007');
+    await this.driver.executeScript('arguments[0].scrollIntoView({block:"center"}); arguments[0].focus()', field);
+    // selected by keys, as a person would: a selection made by script can be lost when the page draws again before the keys come
+    await field.sendKeys(Key.chord(Key.CONTROL, 'a'), value, Key.ENTER);
   }
 
   async choose(label: string, option: string): Promise<void> {

@@ -42,6 +42,7 @@ export function SectionField({
         value={text ?? value ?? ''}
         aria-invalid={error !== null}
         onChange={(event) => setText(event.target.value)}
+        onFocus={(event) => event.target.select()}
         onBlur={() => void finish()}
         onKeyDown={(event) => {
           if (event.key === 'Enter') void finish();
