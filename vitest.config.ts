@@ -3,7 +3,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', include: ['core/src/**/*.test.ts', 'api/src/**/*.test.ts'], environment: 'node' } },
+      { test: { name: 'core', include: ['core/src/**/*.test.ts', 'api/src/**/*.test.ts'], environment: 'node', testTimeout: 60_000 } },
       { test: { name: 'web', include: ['web/src/**/*.test.ts'], environment: 'node' } },
       {
         test: {

@@ -1,6 +1,6 @@
 import { BadInput } from '../error';
 import type { BuildUp } from '../load';
-import type { Beam, Body, Brief, Column, ExtraLoad, Footing, Hanger, Item, ItemKind, PlanPoint, Wall } from './item';
+import type { Beam, Body, Brief, Column, ExtraLoad, Footing, Hanger, Item, ItemKind, Panel, PlanPoint, StripFooting, Wall } from './item';
 
 export interface Named<B> {
   readonly id: string;
@@ -17,6 +17,9 @@ export interface Building {
   readonly hangers: ReadonlyMap<string, Hanger>;
   readonly walls: ReadonlyMap<string, Wall>;
   readonly footings: ReadonlyMap<string, Footing>;
+  readonly stripFootings: ReadonlyMap<string, StripFooting>;
+  readonly panels: ReadonlyMap<string, Panel>;
+  readonly gridlines: readonly Named<Body<'gridline'>>[];
   readonly loads: readonly Named<ExtraLoad>[];
   readonly answers: ReadonlyMap<string, Body<'answer'>>;
   readonly elevation: (level: string) => number;
@@ -27,13 +30,21 @@ export interface Building {
  * @throws BadInput when there is no brief
  */
 export function assemble(items: readonly Item[]): Building {
-  const of = <K extends ItemKind>(kind: K) =>
-    items.filter((item): item is Extract<Item, { kind: K }> => item.kind === kind) as unknown as { id: string; body: Body<K> }[];
-  const standing = <B extends { status: string }>(list: { id: string; body: B }[]) =>
-    new Map(list.filter((item) => item.body.status !== 'removed').map((item) => [item.id, item.body]));
+  const byKind = new Map<ItemKind, Item[]>();
+  for (const item of items) {
+    const list = byKind.get(item.kind);
+    if (list) list.push(item);
+    else byKind.set(item.kind, [item]);
+  }
+  const of = <K extends ItemKind>(kind: K) => (byKind.get(kind) ?? []) as unknown as { id: string; body: Body<K> }[];
+  const standing = <B extends { status: string }>(list: { id: string; body: B }[]) => {
+    const members = new Map<string, B>();
+    for (const { id, body } of list) if (body.status !== 'removed') members.set(id, body);
+    return members;
+  };
   const brief = of('brief')[0]?.body;
   if (!brief) throw new BadInput('the project has no brief');
-  const levels = of('level').sort((a, b) => b.body.elevation - a.body.elevation);
+  const levels = [...of('level')].sort((a, b) => b.body.elevation - a.body.elevation);
   const elevations = new Map(levels.map((level) => [level.id, level.body.elevation]));
   return {
     brief,
@@ -44,6 +55,9 @@ export function assemble(items: readonly Item[]): Building {
     hangers: standing(of('hanger')),
     walls: standing(of('wall')),
     footings: standing(of('footing')),
+    stripFootings: standing(of('stripFooting')),
+    panels: standing(of('panel')),
+    gridlines: of('gridline'),
     loads: of('load'),
     answers: new Map(of('answer').map((item) => [item.body.key, item.body])),
     elevation: (level) => elevations.get(level) ?? 0,
@@ -71,7 +85,14 @@ export function project(line: { from: PlanPoint; to: PlanPoint }, point: PlanPoi
 /** The mark of any member, or its id when it has none. */
 export function markOf(building: Building, id: string): string {
   return (
-    (building.beams.get(id) ?? building.columns.get(id) ?? building.walls.get(id) ?? building.hangers.get(id) ?? building.footings.get(id))
-      ?.mark ?? id
+    (
+      building.beams.get(id) ??
+      building.columns.get(id) ??
+      building.walls.get(id) ??
+      building.hangers.get(id) ??
+      building.footings.get(id) ??
+      building.stripFootings.get(id) ??
+      building.panels.get(id)
+    )?.mark ?? id
   );
 }

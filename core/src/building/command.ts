@@ -62,8 +62,9 @@ const KINDS_OF_REFERENCE: Readonly<Record<string, readonly Item['kind'][]>> = {
   level: ['level'],
   base: ['level'],
   top: ['level'],
-  by: ['beam', 'column', 'wall', 'footing'],
-  'supports.by': ['beam', 'column', 'wall', 'hanger', 'footing'],
+  by: ['beam', 'column', 'wall', 'footing', 'stripFooting'],
+  'supports.by': ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting'],
+  buildUp: ['buildUp'],
   'strips.buildUp': ['buildUp'],
-  on: ['beam', 'column', 'wall', 'hanger', 'footing'],
+  on: ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting'],
 };

@@ -35,6 +35,7 @@ export const briefSchema = z.object({
   concreteUnitWeight: quantity('unitWeight', 'unit weight of reinforced concrete', { above: 0 }),
   foundingDepth: quantity('length', 'underside of footings below ground', { min: 0 }),
   footingStep: quantity('sectionLength', 'footing sizes are rounded up to a multiple of this', { above: 0 }),
+  reach: quantity('length', 'how near counts as touching when supports are found', { min: 1, max: 1000 }).default(200),
   deflectionVariable: z.number().min(50).max(2000).describe('span over this: limit under variable load'),
   deflectionTotal: z.number().min(50).max(2000).describe('span over this: limit under total load'),
   deflectionTransfer: z.number().min(50).max(2000).describe('span over this: limit of beams that carry another member'),
@@ -55,6 +56,8 @@ const stripSchema = z.object({
   label: z.string().max(60).default('').describe('what the strip is'),
 });
 
+const supportsFound = z.boolean().default(false).describe('true: what it rests on is found from the plan; false: it is named here');
+
 const beamSupportSchema = z.object({
   at: quantity('length', 'from the start of the beam', { min: 0 }),
   by: reference.describe('the member that it rests on, or hangs from'),
@@ -70,7 +73,10 @@ export const beamSchema = z.object({
   section: z.string().nullable().default(null).describe('designation of the catalogue; null: not chosen'),
   grade: z.string().nullable().default(null).describe('null: the grade of the brief'),
   ownWeight: quantity('lineLoad', 'allowance for own weight while no section is chosen', { min: 0 }),
-  supports: z.array(beamSupportSchema).describe('where it rests, and on what'),
+  supportsFound,
+  supports: z
+    .array(beamSupportSchema)
+    .describe('where it rests, and on what; when supports are found, only what is held down is read here'),
   hinges: z.array(quantity('length', 'from the start of the beam', { min: 0 })).default([]),
   strips: z.array(stripSchema).default([]).describe('tributary strips of floor or roof'),
   restraint: z
@@ -90,6 +96,7 @@ export const columnSchema = z.object({
   at: pointSchema,
   base: id.describe('level at which it stands'),
   top: id.describe('level that it reaches'),
+  supportsFound,
   by: reference.describe('what it stands on'),
   section: z.string().nullable().default(null),
   grade: z.string().nullable().default(null),
@@ -105,10 +112,19 @@ export const hangerSchema = z.object({
   at: pointSchema,
   top: id.describe('level of the member that it hangs from'),
   base: id.describe('level of what it carries'),
+  supportsFound,
   by: reference.describe('the beam above that it hangs from'),
   ownWeight: quantity('lineLoad', 'own weight', { min: 0 }),
   status,
   note,
+});
+
+const wallOpeningSchema = z.object({
+  from: quantity('length', 'start from the wall end', { min: 0 }),
+  to: quantity('length', 'end from the wall end', { min: 0 }),
+  sill: quantity('length', 'underside above the foot of the wall; 0 for a door', { min: 0 }).default(0),
+  head: quantity('length', 'top above the foot of the wall', { above: 0 }),
+  bearing: quantity('length', 'bearing of the lintel on each side', { above: 0 }).default(150),
 });
 
 export const wallSchema = z.object({
@@ -118,7 +134,22 @@ export const wallSchema = z.object({
   base: id.describe('level at which it starts'),
   top: id.describe('level that it reaches'),
   weight: quantity('areaLoad', 'weight per area of its face', { min: 0 }),
+  thickness: quantity('sectionLength', 'thickness', { above: 0 }).default(215),
   construction: z.string().max(80).default('').describe('construction'),
+  openings: z.array(wallOpeningSchema).default([]).describe('doors and windows'),
+  openingsRule: z
+    .enum(['ignored', 'around'])
+    .default('ignored')
+    .describe('ignored: load spreads as if the wall were whole; around: load over an opening goes to the bearings of its lintel'),
+  spread: z
+    .enum(['angle', 'whole', 'even'])
+    .default('angle')
+    .describe('how a point load spreads: at an angle down the wall; over the whole wall with its line of action kept; evenly over it'),
+  spreadAngle: quantity('angle', 'angle of spread from the vertical', { min: 0, max: 1.2 }).default(Math.PI / 4),
+  bears: z.enum(['open', 'yes', 'no']).default('open').describe('does this wall carry load? open until somebody answers'),
+  bearsReason: z.string().max(500).default('').describe('how one knows'),
+  braces: z.boolean().default(false).describe('true: it braces the outside walls, whatever it carries'),
+  supportsFound,
   by: reference.describe('the beam that it stands on'),
   status,
   note,
@@ -138,6 +169,41 @@ export const footingSchema = z.object({
     .describe('null: as in the brief'),
   status,
   note,
+});
+
+export const stripFootingSchema = z.object({
+  mark,
+  from: pointSchema,
+  to: pointSchema,
+  level: id.describe('level of its top'),
+  width: quantity('length', 'width', { above: 0 }).nullable().default(null).describe('null: not chosen'),
+  status,
+  note,
+});
+
+const outline = z.array(pointSchema).min(3, 'an outline needs at least three corners').max(200, 'an outline has at most 200 corners');
+
+export const panelSchema = z.object({
+  mark,
+  level: id,
+  outline: outline.describe('corners in order'),
+  openings: z
+    .array(z.object({ label: z.string().max(40).default('').describe('what it is'), outline }))
+    .default([])
+    .describe('openings: their edges carry nothing'),
+  buildUp: id.describe('build-up of the panel'),
+  span: z.enum(['oneWay', 'twoWay']).default('oneWay').describe('one way along its arrow, or two ways to the nearest edges'),
+  direction: quantity('angle', 'direction of a one-way span, from east towards north', { min: -7, max: 7 }).default(0),
+  pitch: quantity('angle', 'pitch of the plane; layers act per area of slope', { min: 0, max: 1.4 }).default(0),
+  continuity: z.enum(['simple', 'continuous']).default('simple').describe('simple spans, or continuous over inner supports'),
+  status,
+  note,
+});
+
+export const gridlineSchema = z.object({
+  label: z.string().trim().min(1, 'a gridline needs a label').max(8, 'a label has at most 8 characters').describe('label'),
+  from: pointSchema,
+  to: pointSchema,
 });
 
 export const loadSchema = z.object({
@@ -169,6 +235,9 @@ export const ITEM_SCHEMAS = {
   hanger: hangerSchema,
   wall: wallSchema,
   footing: footingSchema,
+  stripFooting: stripFootingSchema,
+  panel: panelSchema,
+  gridline: gridlineSchema,
   load: loadSchema,
   answer: answerSchema,
 } as const;
@@ -183,6 +252,10 @@ export type Column = Body<'column'>;
 export type Hanger = Body<'hanger'>;
 export type Wall = Body<'wall'>;
 export type Footing = Body<'footing'>;
+export type StripFooting = Body<'stripFooting'>;
+export type Panel = Body<'panel'>;
+export type Gridline = Body<'gridline'>;
+export type WallOpening = Wall['openings'][number];
 export type ExtraLoad = Body<'load'>;
 export type PlanPoint = z.output<typeof pointSchema>;
 
@@ -195,6 +268,9 @@ export const itemSchema = z.discriminatedUnion('kind', [
   z.object({ id, kind: z.literal('hanger'), body: hangerSchema }),
   z.object({ id, kind: z.literal('wall'), body: wallSchema }),
   z.object({ id, kind: z.literal('footing'), body: footingSchema }),
+  z.object({ id, kind: z.literal('stripFooting'), body: stripFootingSchema }),
+  z.object({ id, kind: z.literal('panel'), body: panelSchema }),
+  z.object({ id, kind: z.literal('gridline'), body: gridlineSchema }),
   z.object({ id, kind: z.literal('load'), body: loadSchema }),
   z.object({ id, kind: z.literal('answer'), body: answerSchema }),
 ]);
@@ -219,7 +295,12 @@ export function referencesOf(item: Item): { field: string; id: string }[] {
       add('by', item.body.by);
       break;
     case 'footing':
+    case 'stripFooting':
       add('level', item.body.level);
+      break;
+    case 'panel':
+      add('level', item.body.level);
+      add('buildUp', item.body.buildUp);
       break;
     case 'load':
       add('on', item.body.on);
@@ -227,6 +308,7 @@ export function referencesOf(item: Item): { field: string; id: string }[] {
     case 'brief':
     case 'level':
     case 'buildUp':
+    case 'gridline':
     case 'answer':
       break;
   }

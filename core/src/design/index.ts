@@ -5,4 +5,4 @@ export { bearingPressure, sizeByBearing, type FootingDesign, type Ground } from 
 export { computeProject, sheetFor, type ProjectResult } from './project';
 export { lightest, trySections, usualFamilies, type Candidate, type SizingRequest } from './sizing';
 export { RULE_OF_THUMB, ruleOfThumbPad } from './ruleOfThumb';
-export type { MemberDesign, PhilosophyResult, RecordedAssumption } from './result';
+export { dismissalKey, type JudgedLooseEnd, type MemberDesign, type PhilosophyResult, type RecordedAssumption } from './result';

@@ -1,11 +1,13 @@
 import { assemble, markOf, type Building, type Item } from '../building';
 import type { Sheet } from '../sheet';
 import { STANDARDS, philosophyOf } from '../standard';
-import { takeDown, type CaseBalance, type LooseEnd, type Takedown } from '../takedown';
+import { takeDown, withFoundSupports, type CaseBalance, type LooseEnd, type Takedown } from '../takedown';
 import { beamSheet, contextOf, designBeam, type Context } from './beam';
 import { columnSheet, designColumn } from './column';
 import { designFooting, type FootingDesign } from './footing';
-import type { MemberDesign, RecordedAssumption } from './result';
+import { panelAssumptions, wallAssumptions } from './assumptions';
+import { surveyLooseEnds } from './looseEnds';
+import { dismissalKey, type JudgedLooseEnd, type MemberDesign, type RecordedAssumption } from './result';
 import { takedownSheet } from './takedownSheet';
 
 /** Everything that follows from the items of a project: recomputed, never stored. */
@@ -16,15 +18,16 @@ export interface ProjectResult {
   readonly footings: ReadonlyMap<string, FootingDesign>;
   /** Balance with the weight of pads and backfill on both sides. */
   readonly balance: readonly CaseBalance[];
-  readonly looseEnds: readonly LooseEnd[];
+  readonly looseEnds: readonly JudgedLooseEnd[];
   readonly assumptions: readonly RecordedAssumption[];
 }
 
 /** Takes down and designs a whole project. @throws BadInput when it has no brief, or a philosophy that its family has not */
 export function computeProject(items: readonly Item[]): ProjectResult {
-  const building = assemble(items);
-  const philosophy = philosophyOf(STANDARDS[building.brief.family], building.brief.combinationRule);
-  const takedown = takeDown(building, philosophy.rules.lifting);
+  const drawn = assemble(items);
+  const philosophy = philosophyOf(STANDARDS[drawn.brief.family], drawn.brief.combinationRule);
+  const takedown = takeDown(drawn, philosophy.rules.lifting);
+  const building = withFoundSupports(drawn, takedown);
   const context = contextOf(building, takedown);
   const members = new Map<string, MemberDesign>();
   for (const id of building.beams.keys()) members.set(id, designBeam(context, id));
@@ -37,7 +40,11 @@ export function computeProject(items: readonly Item[]): ProjectResult {
     members,
     footings,
     balance: withPads(building, takedown.balance, footings),
-    looseEnds: [...takedown.looseEnds, ...designLooseEnds(building, members, footings)],
+    looseEnds: dismissed(building, [
+      ...takedown.looseEnds,
+      ...surveyLooseEnds(building, takedown),
+      ...designLooseEnds(building, members, footings),
+    ]),
     assumptions: assumptionsOf(building, members, footings),
   };
 }
@@ -119,6 +126,14 @@ function designLooseEnds(
   return ends;
 }
 
+/** Loose ends with the reason for which somebody dismissed them. The reason is kept under the key of the loose end. */
+function dismissed(building: Building, ends: readonly LooseEnd[]): JudgedLooseEnd[] {
+  return ends.map((end) => {
+    const answer = building.answers.get(dismissalKey(end));
+    return { ...end, dismissed: answer ? { reason: answer.reason, by: answer.by } : null };
+  });
+}
+
 /** Every assumption of the project with its answer, keyed by item. Overall stability is open until somebody answers it. */
 function assumptionsOf(
   building: Building,
@@ -151,13 +166,15 @@ function assumptionsOf(
       'Hangers, their ends and what holds them are proved elsewhere.',
       'They are taken down here, not designed: tension, fixings and robustness need a check of their own.',
     );
-  for (const id of building.walls.keys())
+  for (const [id, wall] of building.walls) for (const { key, text, reason } of wallAssumptions(wall)) add(id, key, text, reason);
+  for (const id of building.stripFootings.keys())
     add(
       id,
       'not-designed',
-      'The strength and stability of the wall are proved elsewhere.',
-      'Its weight and its load are taken down; masonry is not designed here.',
+      'The strip footing is proved elsewhere.',
+      'Its load is taken down and listed; width, thickness and settlement are not checked here.',
     );
+  for (const [id, panel] of building.panels) for (const { key, text, reason } of panelAssumptions(panel)) add(id, key, text, reason);
   for (const source of [members, footings])
     for (const [id, design] of source) for (const { key, text, reason } of design.assumptions) add(id, key, text, reason);
   return list;

@@ -1,10 +1,21 @@
 import type { Assumption, Check, VerdictWord } from '../sheet';
+import type { LooseEnd } from '../takedown';
 
 /** An assumption on an item: it stays open until somebody confirms it with a reason. */
 export interface RecordedAssumption extends Omit<Assumption, 'type'> {
   readonly item: string | null;
   readonly mark: string;
   readonly answer: { readonly reason: string; readonly by: string } | null;
+}
+
+/** A loose end, open or dismissed with a written reason. */
+export interface JudgedLooseEnd extends LooseEnd {
+  readonly dismissed: { readonly reason: string; readonly by: string } | null;
+}
+
+/** Under which key the answer that dismisses a loose end is kept. */
+export function dismissalKey(end: Pick<LooseEnd, 'key'>): string {
+  return `loose:${end.key}`;
 }
 
 export interface PhilosophyResult {

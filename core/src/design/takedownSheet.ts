@@ -9,15 +9,18 @@ export function recordTakedown(building: Building, id: string, ledger: MemberLed
   recordReactions(ledger, sheet.scope('What arrives and what leaves at each support, unfactored'));
 }
 
-/** Strips from the layers of their build-up to their load on the member: intensity times mean width times length. */
+/** Strips and shares of panels, from the layers of their build-up to their load on the member: intensity times mean width times length. */
 function recordStrips(building: Building, id: string, ledger: MemberLedger, sheet: Sheet): void {
   ledger.arrivals.forEach((arrival, i) => {
     const { source, shape } = arrival;
-    if (source.type !== 'strip' || shape.type !== 'distributed') return;
-    const buildUp = building.buildUps.get(source.buildUp)!;
-    const strip = building.beams.get(id)!.strips[source.index]!;
+    if (shape.type !== 'distributed' || (source.type !== 'strip' && source.type !== 'panel')) return;
+    const laid =
+      source.type === 'strip'
+        ? { buildUp: source.buildUp, pitch: building.beams.get(id)!.strips[source.index]!.pitch }
+        : building.panels.get(source.panel)!;
+    const buildUp = building.buildUps.get(laid.buildUp)!;
     const inner = sheet.scope(`Arrival ${i + 1}: ${arrival.label} (${buildUp.name})`);
-    const sums = [...sumByCase(buildUp, strip.pitch, inner)];
+    const sums = [...sumByCase(buildUp, laid.pitch, inner)];
     inner.given('b_1', shape.start, 'length', 'width at the start');
     inner.given('b_2', shape.end, 'length', 'width at the end');
     inner.given('l', shape.to - shape.from, 'length', 'length on the beam');

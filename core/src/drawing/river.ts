@@ -1,7 +1,7 @@
 import { planLength, project, type Building } from '../building';
 import { NATURES, type Nature } from '../load';
 import { formatQuantity } from '../quantity';
-import { addInto, arrivalTotal, totalOf, type ByCase, type Leave, type Takedown } from '../takedown';
+import { addInto, arrivalTotal, totalOf, type ByCase, type Leave, type MemberLedger, type Takedown } from '../takedown';
 import { Pencil, type Drawing } from './drawing';
 
 export interface RiverInput {
@@ -17,7 +17,7 @@ export interface RiverInput {
 /** Where a member stands in the river. Beams and walls are bars from x1 to x2 at y; columns and hangers shafts from y to foot. */
 export interface RiverNode {
   readonly id: string;
-  readonly kind: 'beam' | 'column' | 'wall' | 'hanger' | 'footing';
+  readonly kind: MemberLedger['kind'];
   readonly x1: number;
   readonly x2: number;
   readonly y: number;
@@ -61,11 +61,7 @@ export function riverLayout({
     takedown.members.get(id)!.leaves.every((leave) => leave.to === 'ground' || leave.to === null),
   );
   const placeOf = (id: string) =>
-    building.footings.get(id)?.at ??
-    building.columns.get(id)?.at ??
-    building.beams.get(id)?.from ??
-    building.walls.get(id)?.from ??
-    building.hangers.get(id)!.at;
+    building.footings.get(id)?.at ?? building.columns.get(id)?.at ?? lineOf(building, id)?.from ?? building.hangers.get(id)!.at;
   roots.sort((a, b) => placeOf(a).x - placeOf(b).x || placeOf(a).y - placeOf(b).y);
   const slot = (width - 2 * LEFT) / Math.max(1, roots.length);
   const rootX = new Map(roots.map((id, i) => [id, LEFT + (i + 0.5) * slot]));
@@ -73,7 +69,7 @@ export function riverLayout({
   const target = (leave: Leave | undefined, atPoint: { x: number; y: number }): number | undefined => {
     const node = leave?.to ? nodes.get(leave.to) : undefined;
     if (!node) return undefined;
-    const line = building.beams.get(node.id) ?? building.walls.get(node.id);
+    const line = lineOf(building, node.id);
     return node.along(line ? project(line, atPoint) : 0);
   };
   for (const id of [...takedown.order].reverse()) {
@@ -88,7 +84,7 @@ export function riverLayout({
       nodes.set(id, { id, kind, x1: x, x2: x, y: top, foot, along: () => x });
       continue;
     }
-    const line = building.beams.get(id) ?? building.walls.get(id)!;
+    const line = lineOf(building, id)!;
     const length = planLength(line);
     const direction = { x: (line.to.x - line.from.x) / (length || 1), y: (line.to.y - line.from.y) / (length || 1) };
     const pointAt = (at: number) => ({ x: line.from.x + at * direction.x, y: line.from.y + at * direction.y });
@@ -107,7 +103,7 @@ export function riverLayout({
           ? (24 / (b.at - a.at)) * (b.x < a.x ? -1 : 1)
           : (b.x - a.x) / (b.at - a.at);
     const along = (at: number) => a.x + rate * (at - a.at);
-    const levelId = kind === 'beam' ? building.beams.get(id)!.level : building.walls.get(id)!.base;
+    const levelId = building.walls.get(id)?.base ?? (building.beams.get(id) ?? building.stripFootings.get(id))!.level;
     const bar = y(levelId) + (kind === 'wall' ? -0.34 * pitch : 0);
     const within = (x: number) => Math.min(width - 4, Math.max(4, x));
     nodes.set(id, {
@@ -125,6 +121,11 @@ export function riverLayout({
     nodes.set(id, { ...node, y: node.y + lane, foot: node.foot + lane });
   }
   return nodes;
+}
+
+/** The line on plan of a member that has one. */
+function lineOf(building: Building, id: string) {
+  return building.beams.get(id) ?? building.walls.get(id) ?? building.stripFootings.get(id);
 }
 
 /** Room that a mark takes behind its bar. */
@@ -177,7 +178,7 @@ export function riverDrawing(input: RiverInput): Drawing {
   const path = selected && takedown.members.has(selected) ? pathOf(takedown, selected) : null;
   const total = (byCase: ByCase) => byNature(byCase, factor).reduce((sum, [, value]) => sum + value, 0);
   const heaviest = Math.max(1, ...[...takedown.members.values()].map((ledger) => Math.abs(total(ledger.sum))));
-  const roots = [...nodes.values()].filter((node) => node.kind === 'footing').length || 1;
+  const roots = [...nodes.values()].filter((node) => node.kind === 'footing' || node.kind === 'stripFooting').length || 1;
   // the widest band takes a bit over half of a ground column's place
   const scale = Math.min(54, (0.5 * (width - 2 * LEFT)) / roots) / heaviest;
   const { levels } = building;

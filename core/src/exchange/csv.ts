@@ -1,6 +1,7 @@
 import type { ProjectResult } from '../design';
 import { caseLabel } from '../load';
 import { DISPLAY, type Kind, type UnitSystem } from '../quantity';
+import { numbersOf } from '../takedown';
 
 /** Rows as CSV text (RFC 4180): cells with commas, quotes or line breaks are quoted. */
 export function writeCsv(rows: readonly (readonly (string | number)[])[]): string {
@@ -48,13 +49,14 @@ export function reactionSchedule({ building, takedown, footings }: ProjectResult
 
 /** Every beam and column with its section, governing check, utilisation and verdict. */
 export function memberSchedule({ takedown, members }: ProjectResult): string {
+  const numbers = numbersOf(takedown);
   const rows = takedown.order
     .filter((id) => members.has(id))
     .map((id) => {
       const member = members.get(id)!;
       const ledger = takedown.members.get(id)!;
       return [
-        ledger.order,
+        numbers.get(ledger.id)!,
         member.mark,
         member.kind,
         ledger.transfer ? 'transfer' : '',

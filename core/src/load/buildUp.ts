@@ -71,6 +71,11 @@ export function areaLoads(buildUp: BuildUp, pitch = 0, target: (typeof CARRIERS)
   return [...layers, ...variable].filter((part) => part.intensity !== 0);
 }
 
+/** All variable load of a build-up, N/mm2 on plan. */
+export function variableTotal(buildUp: BuildUp): number {
+  return buildUp.variable.reduce((sum, { load }) => sum + load, 0);
+}
+
 /** The sum of a build-up per case, N/mm2 on plan; written line by line on the sheet. */
 export function sumByCase(buildUp: BuildUp, pitch = 0, sheet?: Sheet): Map<string, number> {
   const sums = new Map<string, number>();

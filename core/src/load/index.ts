@@ -6,6 +6,7 @@ export {
   layerSchema,
   sumByCase,
   variableLoadSchema,
+  variableTotal,
   type AreaLoadPart,
   type BuildUp,
   type Layer,

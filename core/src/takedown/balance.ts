@@ -28,22 +28,33 @@ export function resultantAt(point: PlanPoint, force = 1): Resultant {
   return { force, x: force * point.x, y: force * point.y };
 }
 
-type Column = 'applied' | 'delivered' | 'lost' | 'offsets';
+/** Columns of the balance, three numbers each: force, force times x, force times y. */
+const COLUMNS = { applied: 0, delivered: 3, lost: 6, offsets: 9 } as const;
+type Column = keyof typeof COLUMNS;
 
 /** Keeps, per case, what is applied, delivered, lost and shifted, in force and in moment about both plan axes. */
 export class BalanceBook {
-  private readonly books = new Map<string, Record<Column, [force: number, x: number, y: number]>>();
+  private readonly ids: string[] = [];
+  /** Twelve numbers for each case, in one plain array: there are tens of thousands of books. */
+  private readonly values: number[] = [];
 
-  add(column: Column, byCase: ByCase, resultant: Resultant, factor = 1): void {
+  add(column: Column, byCase: ByCase, { force, x, y }: Resultant): void {
+    if (force === 0 && x === 0 && y === 0) return;
     for (const id in byCase) {
-      let book = this.books.get(id);
-      if (!book) this.books.set(id, (book = { applied: [0, 0, 0], delivered: [0, 0, 0], lost: [0, 0, 0], offsets: [0, 0, 0] }));
-      const value = byCase[id]! * factor;
-      const entry = book[column];
-      entry[0] += value * resultant.force;
-      entry[1] += value * resultant.x;
-      entry[2] += value * resultant.y;
+      const at = this.placeOf(id) + COLUMNS[column];
+      const value = byCase[id]!;
+      this.values[at]! += value * force;
+      this.values[at + 1]! += value * x;
+      this.values[at + 2]! += value * y;
     }
+  }
+
+  private placeOf(id: string): number {
+    const known = this.ids.indexOf(id);
+    if (known >= 0) return known * 12;
+    this.ids.push(id);
+    for (let i = 0; i < 12; i += 1) this.values.push(0);
+    return this.values.length - 12;
   }
 
   /** Load changes its line of action from one resultant to another of equal force. */
@@ -51,22 +62,31 @@ export class BalanceBook {
     this.add('offsets', byCase, { force: from.force - to.force, x: from.x - to.x, y: from.y - to.y });
   }
 
+  /** Adds another book to this one. */
+  addBook(other: BalanceBook): void {
+    for (let n = 0; n < other.ids.length; n += 1) {
+      const at = this.placeOf(other.ids[n]!);
+      for (let i = 0; i < 12; i += 1) this.values[at + i]! += other.values[n * 12 + i]!;
+    }
+  }
+
   cases(): CaseBalance[] {
-    const line = ([force, x, y]: readonly [number, number, number]): BalanceLine => ({ force, aboutX: y, aboutY: x });
-    return [...this.books]
-      .map(([id, book]) => {
-        const gap = [0, 1, 2].map((i) => book.applied[i]! - book.delivered[i]! - book.lost[i]! - book.offsets[i]!) as [
-          number,
-          number,
-          number,
-        ];
+    const line = (force: number, x: number, y: number): BalanceLine => ({ force, aboutX: y, aboutY: x });
+    return this.ids
+      .map((id, n) => {
+        const book = this.values.slice(n * 12, n * 12 + 12);
+        const of = (column: Column) => {
+          const at = COLUMNS[column];
+          return line(book[at]!, book[at + 1]!, book[at + 2]!);
+        };
+        const gap = (i: number) => book[i]! - book[3 + i]! - book[6 + i]! - book[9 + i]!;
         return {
           loadCase: caseFromId(id),
-          applied: line(book.applied),
-          delivered: line(book.delivered),
-          lost: line(book.lost),
-          offsets: line(book.offsets),
-          gap: line(gap),
+          applied: of('applied'),
+          delivered: of('delivered'),
+          lost: of('lost'),
+          offsets: of('offsets'),
+          gap: line(gap(0), gap(1), gap(2)),
         };
       })
       .sort((a, b) => compareCases(a.loadCase, b.loadCase));

@@ -1,7 +1,14 @@
-export { REACH, takeDown } from './takedown';
+export { takeDown, TakedownEngine, withFoundSupports, type LiftingRules } from './engine';
+export { REACH } from './outcome';
+export { NAMED, type Bearer, type WallBearer } from './support/found';
+export { contains, regionOf } from './panel/polygon';
+export { sharePanel } from './panel/sharePanel';
+export { type Bearing, type Orphan, type PanelSharing } from './panel/share';
+export { footShapes, pressure } from './wall/foot';
 export {
   addInto,
   arrivalTotal,
+  numbersOf,
   pressing,
   scaled,
   shapeForce,

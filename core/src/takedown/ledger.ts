@@ -1,4 +1,6 @@
 import type { LoadCase } from '../load';
+import type { PanelSharing } from './panel/share';
+import type { Bearer, WallBearer } from './support/found';
 
 /** Values by case id: N where they are forces. Permanent and variable never meet here. */
 export type ByCase = Readonly<Record<string, number>>;
@@ -6,6 +8,7 @@ export type ByCase = Readonly<Record<string, number>>;
 /** Where a load comes from, back to the layer of a build-up. */
 export type Source =
   | { readonly type: 'strip'; readonly buildUp: string; readonly index: number }
+  | { readonly type: 'panel'; readonly panel: string }
   | { readonly type: 'ownWeight'; readonly allowance: boolean }
   | { readonly type: 'load'; readonly load: string }
   | { readonly type: 'member'; readonly member: string; readonly leave: number; readonly through?: string };
@@ -36,16 +39,16 @@ export interface Leave {
   /** What presses down without what relieves: variable load may be absent where it would help. */
   readonly adverse: ByCase;
   /** Share of each arrival in this reaction: value by case is share times the arrival's total. Same order as arrivals. */
-  readonly shares: Float64Array;
+  readonly shares: readonly number[];
   readonly holdsDown: boolean;
 }
 
 export interface MemberLedger {
   readonly id: string;
-  readonly kind: 'beam' | 'column' | 'wall' | 'hanger' | 'footing';
+  readonly kind: 'beam' | 'column' | 'wall' | 'hanger' | 'footing' | 'stripFooting';
   readonly mark: string;
-  /** Number in the order of calculation, from 1; 0 when it cannot be calculated. */
-  readonly order: number;
+  /** True for a member of a ring, which has no place in the order of calculation. */
+  readonly inLoop: boolean;
   readonly arrivals: readonly Arrival[];
   readonly leaves: readonly Leave[];
   readonly sum: ByCase;
@@ -102,6 +105,10 @@ export interface Takedown {
   readonly looseEnds: readonly LooseEnd[];
   readonly balance: readonly CaseBalance[];
   readonly plumb: readonly PlumbLevel[];
+  /** What each member rests on, found or named. */
+  readonly bearers: ReadonlyMap<string, readonly (Bearer | WallBearer)[]>;
+  /** How each panel was shared. */
+  readonly panels: ReadonlyMap<string, PanelSharing>;
 }
 
 /** Total force of an arrival's unit shape. */
@@ -128,7 +135,11 @@ export function scaled(byCase: ByCase, factor: number): Record<string, number> {
 }
 
 /** The part of each value that presses down. */
-export function pressing(byCase: ByCase): Record<string, number> {
+export function pressing(byCase: ByCase): ByCase {
+  // most loads press in every case: then nothing is made anew
+  let presses = true;
+  for (const id in byCase) if (byCase[id]! < 0) presses = false;
+  if (presses) return byCase;
   const result: Record<string, number> = {};
   for (const id in byCase) result[id] = Math.max(0, byCase[id]!);
   return result;
@@ -142,4 +153,13 @@ export function totalOf(byCase: ByCase): number {
   let sum = 0;
   for (const id in byCase) sum += byCase[id]!;
   return sum;
+}
+
+const numbers = new WeakMap<readonly string[], ReadonlyMap<string, number>>();
+
+/** Each member's number in the order of calculation, from 1; 0 when it cannot be calculated. */
+export function numbersOf({ order, members }: Pick<Takedown, 'order' | 'members'>): ReadonlyMap<string, number> {
+  let known = numbers.get(order);
+  if (!known) numbers.set(order, (known = new Map(order.map((id, i) => [id, members.get(id)!.inLoop ? 0 : i + 1]))));
+  return known;
 }

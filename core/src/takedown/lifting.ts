@@ -1,6 +1,6 @@
 import type { Building } from '../building';
 import { caseFromId, combineWorst, type Combination } from '../load';
-import type { LooseEnd, MemberLedger } from './ledger';
+import type { Leave, LooseEnd, MemberLedger } from './ledger';
 
 /**
  * Supports that a beam lifts off, hangers that would have to push, pads that would rise: judged combination by combination,
@@ -8,35 +8,42 @@ import type { LooseEnd, MemberLedger } from './ledger';
  */
 export function liftedSupports(
   building: Building,
+  ledger: MemberLedger,
   ledgers: ReadonlyMap<string, MemberLedger>,
   combinations: readonly Combination[],
 ): LooseEnd[] {
   const ends: LooseEnd[] = [];
-  for (const ledger of ledgers.values()) {
-    if (ledger.kind !== 'beam' && ledger.kind !== 'footing') continue;
-    ledger.leaves.forEach((leave, j) => {
-      if (leave.to === null || leave.holdsDown) return;
-      const shares = ledger.arrivals.flatMap((arrival, i) =>
-        Object.entries(arrival.byCase).map(([id, value]) => ({ loadCase: caseFromId(id), value: value * leave.shares[i]! })),
-      );
-      let worst: { value: number; name: string } | undefined;
-      for (const combination of combinations) {
-        const value = combineWorst(shares, combination, -1);
-        if (value < -1e-6 && (!worst || value < worst.value)) worst = { value, name: combination.name };
-      }
-      if (!worst) return;
-      const kN = (-worst.value / 1000).toFixed(2);
-      const where = ledgers.get(leave.to)?.mark ?? 'the ground';
-      const hanger = building.hangers.has(leave.to);
-      ends.push({
-        key: `lifting:${ledger.id}:${j}`,
-        item: ledger.id,
-        title: hanger ? `${where} would be in compression` : `${ledger.mark} lifts off ${where} by ${kN} kN`,
-        why: `${worst.name}: load on one side of a support lifts the other end${hanger ? ', and a hanger cannot push' : ', and nothing is said to hold it down'}.`,
-        remedy: hanger ? 'Use a member that can take compression.' : 'Hold it down there and say so at the support, or weigh it down.',
-        byCase: {},
-      });
+  ledger.leaves.forEach((leave, j) => {
+    if (leave.to === null || leave.holdsDown || presses(ledger, leave)) return;
+    const shares = ledger.arrivals.flatMap((arrival, i) =>
+      Object.entries(arrival.byCase).map(([id, value]) => ({ loadCase: caseFromId(id), value: value * leave.shares[i]! })),
+    );
+    let worst: { value: number; name: string } | undefined;
+    for (const combination of combinations) {
+      const value = combineWorst(shares, combination, -1);
+      if (value < -1e-6 && (!worst || value < worst.value)) worst = { value, name: combination.name };
+    }
+    if (!worst) return;
+    const kN = (-worst.value / 1000).toFixed(2);
+    const where = ledgers.get(leave.to)?.mark ?? 'the ground';
+    const hanger = building.hangers.has(leave.to);
+    ends.push({
+      key: `lifting:${ledger.id}:${j}`,
+      item: ledger.id,
+      title: hanger ? `${where} would be in compression` : `${ledger.mark} lifts off ${where} by ${kN} kN`,
+      why: `${worst.name}: load on one side of a support lifts the other end${hanger ? ', and a hanger cannot push' : ', and nothing is said to hold it down'}.`,
+      remedy: hanger ? 'Use a member that can take compression.' : 'Hold it down there and say so at the support, or weigh it down.',
+      byCase: {},
     });
-  }
+  });
   return ends;
+}
+
+/** True when nothing that arrives lifts this support: then no combination does. */
+function presses({ arrivals }: MemberLedger, { shares }: Leave): boolean {
+  for (let i = 0; i < arrivals.length; i += 1) {
+    const { byCase } = arrivals[i]!;
+    for (const id in byCase) if (byCase[id]! * shares[i]! < 0) return false;
+  }
+  return true;
 }

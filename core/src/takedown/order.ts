@@ -1,18 +1,3 @@
-import type { Building } from '../building';
-
-/** Which members each member hands its load to. Nulls (rests on nothing) are left out. */
-export function supportGraph(building: Building): Map<string, string[]> {
-  const graph = new Map<string, string[]>();
-  const present = (id: string | null): id is string =>
-    id !== null &&
-    (building.beams.has(id) || building.columns.has(id) || building.walls.has(id) || building.hangers.has(id) || building.footings.has(id));
-  for (const [id, beam] of building.beams) graph.set(id, [...new Set(beam.supports.map((support) => support.by).filter(present))]);
-  for (const members of [building.columns, building.walls, building.hangers])
-    for (const [id, member] of members) graph.set(id, present(member.by) ? [member.by] : []);
-  for (const id of building.footings.keys()) graph.set(id, []);
-  return graph;
-}
-
 /** Groups of members that rest on each other in a ring (Tarjan's strongly connected components, without recursion). */
 export function findLoops(graph: ReadonlyMap<string, readonly string[]>): string[][] {
   const index = new Map<string, number>();
@@ -56,8 +41,25 @@ export function findLoops(graph: ReadonlyMap<string, readonly string[]>): string
   return loops;
 }
 
-/** B2 before B10. */
-const byMark = new Intl.Collator('en', { numeric: true });
+/** Compares marks by their letters, then by their numbers: B2 before B10. */
+function markKey(mark: string): readonly [string, number, string] {
+  const [, letters, digits, rest] = /^(\D*)(\d*)(.*)$/s.exec(mark)!;
+  return [letters!, digits ? Number(digits) : -1, rest!];
+}
+
+function compareText(a: string, b: string): number {
+  return a < b ? -1 : a > b ? 1 : 0;
+}
+
+/** The place of each mark among all marks. */
+function markRanks(ids: Iterable<string>, mark: (id: string) => string): Map<string, number> {
+  const keyed = [...ids].map((id) => ({ id, key: markKey(mark(id)) }));
+  keyed.sort(
+    ({ id: ida, key: a }, { id: idb, key: b }) =>
+      compareText(a[0], b[0]) || a[1] - b[1] || compareText(a[2], b[2]) || compareText(ida, idb),
+  );
+  return new Map(keyed.map(({ id }, i) => [id, i]));
+}
 
 /**
  * The order of calculation: a member only after everything that lands on it; among those that are ready the highest first,
@@ -69,27 +71,33 @@ export function calculationOrder(
   elevation: (id: string) => number,
   mark: (id: string) => string,
 ): string[] {
+  const rank = markRanks(graph.keys(), mark);
   const waiting = new Map<string, number>();
   for (const id of graph.keys()) waiting.set(id, 0);
   for (const [id, targets] of graph) if (!inLoop.has(id)) for (const target of targets) waiting.set(target, waiting.get(target)! + 1);
+  // those that are ready, by their elevation: a whole storey is finished before the next, so that the numbers follow the work
+  const ready = new Map<number, string[]>();
+  const isReady = (id: string) => {
+    const z = elevation(id);
+    const list = ready.get(z);
+    if (list) list.push(id);
+    else ready.set(z, [id]);
+  };
+  for (const [id, count] of waiting) if (count === 0) isReady(id);
   const order: string[] = [];
-  let ready = [...waiting].filter(([, count]) => count === 0).map(([id]) => id);
-  while (ready.length > 0) {
-    ready.sort((a, b) => elevation(b) - elevation(a) || byMark.compare(mark(a), mark(b)));
-    // finish a whole storey before going down, so that the numbers follow the work
-    const top = elevation(ready[0]!);
-    const now = ready.filter((id) => elevation(id) === top);
-    const next = ready.filter((id) => elevation(id) !== top);
+  while (ready.size > 0) {
+    const top = Math.max(...ready.keys());
+    const now = ready.get(top)!.sort((a, b) => rank.get(a)! - rank.get(b)!);
+    ready.delete(top);
     for (const id of now) {
       order.push(id);
       if (inLoop.has(id)) continue;
       for (const target of graph.get(id)!) {
         const left = waiting.get(target)! - 1;
         waiting.set(target, left);
-        if (left === 0) next.push(target);
+        if (left === 0) isReady(target);
       }
     }
-    ready = next;
   }
   return order;
 }

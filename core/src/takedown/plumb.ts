@@ -3,16 +3,28 @@ import { addInto, type MemberLedger, type PlumbLevel } from './ledger';
 
 /** Force through a cut just below each level, case by case; a hanger pulls on what is above the cut and is counted against it. */
 export function plumbOf(building: Building, ledgers: ReadonlyMap<string, MemberLedger>): PlumbLevel[] {
-  const { levels, columns, walls, hangers, footings, elevation } = building;
-  return levels.map(({ id, body }) => {
-    const byCase: Record<string, number> = {};
-    const z = body.elevation;
-    const crosses = (member: { base: string; top: string }) => elevation(member.base) < z && elevation(member.top) >= z;
-    for (const members of [columns, walls])
-      for (const [key, member] of members) if (crosses(member)) addInto(byCase, ledgers.get(key)?.sum ?? {});
-    // a hanger pulls on what is above the cut: its tension is counted against the cut's total
-    for (const [key, member] of hangers) if (crosses(member)) addInto(byCase, ledgers.get(key)?.sum ?? {}, -1);
-    for (const [key, footing] of footings) if (elevation(footing.level) >= z) addInto(byCase, ledgers.get(key)?.sum ?? {});
-    return { level: id, name: body.name, elevation: z, byCase };
-  });
+  const { levels, columns, walls, hangers, footings, stripFootings, elevation } = building;
+  const cuts = levels.map(({ id, body }) => ({
+    level: id,
+    name: body.name,
+    elevation: body.elevation,
+    byCase: {} as Record<string, number>,
+  }));
+  const rank = new Map(levels.map(({ id }, i) => [id, i]));
+  /** Adds a member to every cut from that of its top down to above its base. */
+  const through = (id: string, member: { readonly base: string; readonly top: string }, sign: number) => {
+    const sum = ledgers.get(id)?.sum;
+    const base = elevation(member.base);
+    if (sum)
+      for (let i = rank.get(member.top) ?? cuts.length; i < cuts.length && cuts[i]!.elevation > base; i += 1)
+        addInto(cuts[i]!.byCase, sum, sign);
+  };
+  for (const members of [columns, walls]) for (const [id, member] of members) through(id, member, 1);
+  for (const [id, hanger] of hangers) through(id, hanger, -1);
+  for (const members of [footings, stripFootings])
+    for (const [id, { level }] of members) {
+      const sum = ledgers.get(id)?.sum;
+      if (sum) for (let i = rank.get(level) ?? cuts.length; i < cuts.length; i += 1) addInto(cuts[i]!.byCase, sum);
+    }
+  return cuts;
 }

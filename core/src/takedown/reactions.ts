@@ -1,10 +1,13 @@
 import { BeamSystem, type BeamLoad } from '../beam';
-import type { Beam } from '../building';
 import { shapeForce, shapeMoment, type Arrival } from './ledger';
 
 /** Reactions at every support under one unit of each arrival: two supports by the lever, more by the beam solver. */
-export function unitReactions(beam: Beam, length: number, arrivals: readonly Arrival[]): Float64Array[] {
-  const { supports, hinges } = beam;
+export function unitReactions(
+  supports: readonly { readonly at: number }[],
+  hinges: readonly number[],
+  length: number,
+  arrivals: readonly Arrival[],
+): (readonly number[])[] {
   if (
     supports.length === 2 &&
     hinges.length === 0 &&
@@ -16,7 +19,7 @@ export function unitReactions(beam: Beam, length: number, arrivals: readonly Arr
     return arrivals.map(({ shape }) => {
       const force = shapeForce(shape);
       const second = (shapeMoment(shape) - force * a) / (b - a);
-      return Float64Array.of(force - second, second);
+      return [force - second, second];
     });
   }
   const system = new BeamSystem({ length, EI: 1e13, supports: supports.map(({ at }) => ({ at })), hinges });
@@ -25,6 +28,6 @@ export function unitReactions(beam: Beam, length: number, arrivals: readonly Arr
       shape.type === 'point'
         ? { type: 'point', at: shape.at, force: 1 }
         : { type: 'distributed', from: shape.from, to: shape.to, start: shape.start, end: shape.end };
-    return Float64Array.from(system.solve([load]).reactions, (reaction) => reaction.force);
+    return system.solve([load]).reactions.map((reaction) => reaction.force);
   });
 }

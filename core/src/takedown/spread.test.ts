@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { shapeForce, shapeMoment, type ArrivalShape } from './ledger';
-import { clipShape, mapShape, spreadAlongWall } from './spread';
+import { clipShape, mapShape } from './spread';
 
 const share = fc.integer({ min: 0, max: 1000 }).map((n) => n / 1000);
 const shapes = fc.oneof(
@@ -14,30 +14,6 @@ const shapes = fc.oneof(
     end: q + 0.1,
   })),
 );
-
-describe('spread along a wall', () => {
-  it('keeps force and line of action, and never pulls on the ground', () => {
-    fc.assert(
-      fc.property(shapes, (shape) => {
-        const spread = spreadAlongWall(shape, 6001);
-        if (spread.type !== 'distributed') throw new Error('a spread is distributed');
-        const force = shapeForce(shape);
-        expect(shapeForce(spread) / force).toBeCloseTo(1, 9);
-        // at the very end of the wall half a millimetre is what is left to give
-        expect(Math.abs(shapeMoment(spread) - shapeMoment(shape)) / force).toBeLessThan(1);
-        expect(Math.min(spread.start, spread.end)).toBeGreaterThanOrEqual(-1e-12);
-        expect(spread.from).toBeGreaterThanOrEqual(-1e-9);
-        expect(spread.to).toBeLessThanOrEqual(6001 + 1e-9);
-      }),
-    );
-  });
-  it('inside the middle third it uses the whole wall; at its edge the pressure at the far end is nothing', () => {
-    expect(spreadAlongWall({ type: 'point', at: 3000 }, 6000)).toMatchObject({ from: 0, to: 6000 });
-    const edge = spreadAlongWall({ type: 'point', at: 2000 }, 6000) as Extract<ArrivalShape, { type: 'distributed' }>;
-    expect(edge.start * 3000).toBeCloseTo(1, 9);
-    expect(edge.end).toBeCloseTo(0, 12);
-  });
-});
 
 describe('laying one line over another', () => {
   it('keeps the force, whichever way the other line runs', () => {

@@ -1,33 +1,4 @@
 import type { ArrivalShape } from './ledger';
-import { shapeForce, shapeMoment } from './ledger';
-
-/**
- * What a rigid wall passes to whatever it stands on: pressure varying linearly along its foot, so that force and line of
- * action are kept; outside the middle third the contact shortens to three times the distance from the near end.
- * @param shape what lands on the wall, in mm along it
- * @param length of the wall, mm
- * @returns unit shapes along the wall whose total and first moment equal those of `shape`
- */
-export function spreadAlongWall(shape: ArrivalShape, length: number): ArrivalShape {
-  const force = shapeForce(shape);
-  if (force === 0) return { type: 'distributed', from: 0, to: length, start: 0, end: 0 };
-  const x = shapeMoment(shape) / force;
-  const eccentricity = x - length / 2;
-  const mean = force / length;
-  if (Math.abs(eccentricity) <= length / 6) {
-    const lean = (6 * eccentricity) / length;
-    return { type: 'distributed', from: 0, to: length, start: mean * (1 - lean), end: mean * (1 + lean) };
-  }
-  const toEnd = Math.min(x, length - x);
-  // at the very end there is no length left to spread over
-  if (toEnd < 1)
-    return { type: 'distributed', from: eccentricity < 0 ? 0 : length - 1, to: eccentricity < 0 ? 1 : length, start: force, end: force };
-  const contact = 3 * toEnd;
-  const peak = (2 * force) / contact;
-  return eccentricity < 0
-    ? { type: 'distributed', from: 0, to: contact, start: peak, end: 0 }
-    : { type: 'distributed', from: length - contact, to: length, start: 0, end: peak };
-}
 
 /** A shape on one line laid over another: position s becomes offset + ratio * s; the total is kept. Null when it shrinks to a point. */
 export function mapShape(shape: ArrivalShape, offset: number, ratio: number): ArrivalShape {

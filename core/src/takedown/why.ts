@@ -1,4 +1,4 @@
-import { areaLoads } from '../load';
+import { areaLoads, type BuildUp } from '../load';
 import type { Building } from '../building';
 import { scaled, shapeForce, type ByCase, type Takedown } from './ledger';
 
@@ -27,30 +27,31 @@ export function why(building: Building, takedown: Takedown, member: string, leav
     const { source } = arrival;
     const base = { label: arrival.label, member: null, byCase, causes: [] as Cause[] };
     if (source.type === 'member') {
-      // a wall passes on each of its arrivals by itself: open just that one
-      const through =
-        source.through === undefined
-          ? undefined
-          : takedown.members.get(source.member)?.arrivals.findIndex((candidate) => candidate.id === source.through);
-      const part = whole === 0 ? 0 : share / whole;
       const detail = `${((share / (whole || 1)) * 100).toFixed(1)} % of what ${source.through === undefined ? arrival.label : 'it'} brings`;
       if (depth <= 0) return { ...base, detail, member: source.member };
-      if (through === undefined || through < 0)
+      const giver = takedown.members.get(source.member);
+      // a wall passes on each of its arrivals by itself: open just that one
+      const through = giver?.arrivals.findIndex((candidate) => candidate.id === source.through) ?? -1;
+      if (through < 0) {
+        const part = whole === 0 ? 0 : share / whole;
         return { ...base, detail, member: source.member, causes: why(building, takedown, source.member, source.leave, depth - 1, part) };
-      const inner = why(building, takedown, source.member, null, depth - 1, part)[through];
+      }
+      const passed = shapeForce(giver!.arrivals[through]!.shape);
+      const inner = why(building, takedown, source.member, null, depth - 1, passed === 0 ? 0 : share / passed)[through];
       return { ...base, detail, member: source.member, causes: inner ? inner.causes : [] };
+    }
+    if (source.type === 'panel') {
+      const panel = building.panels.get(source.panel)!;
+      return {
+        ...base,
+        detail: `${(share / 1e6).toFixed(2)} m2 of ${panel.mark}`,
+        causes: layersOf(building.buildUps.get(panel.buildUp)!, panel.pitch, share),
+      };
     }
     if (source.type === 'strip') {
       const strip = building.beams.get(member)!.strips[source.index]!;
       const buildUp = building.buildUps.get(source.buildUp)!;
-      const causes = areaLoads(buildUp, strip.pitch).map((part): Cause => ({
-        label: part.name,
-        detail: part.allowance ? 'layer, an allowance' : 'layer or load',
-        member: null,
-        byCase: { [part.loadCase.id]: part.intensity * share },
-        causes: [],
-      }));
-      return { ...base, detail: `strip of ${buildUp.name}`, causes };
+      return { ...base, detail: `strip of ${buildUp.name}`, causes: layersOf(buildUp, strip.pitch, share) };
     }
     return {
       ...base,
@@ -62,4 +63,15 @@ export function why(building: Building, takedown: Takedown, member: string, leav
           : 'typed load',
     };
   });
+}
+
+/** The layers of a build-up on an area, mm2. */
+function layersOf(buildUp: BuildUp, pitch: number, area: number): Cause[] {
+  return areaLoads(buildUp, pitch).map((part) => ({
+    label: part.name,
+    detail: part.allowance ? 'layer, an allowance' : 'layer or load',
+    member: null,
+    byCase: { [part.loadCase.id]: part.intensity * area },
+    causes: [],
+  }));
 }

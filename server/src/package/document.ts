@@ -11,6 +11,7 @@ import {
   formatNumber,
   formatQuantity,
   gradeFor,
+  numbersOf,
   planDrawing,
   riverDrawing,
   sharesInOneLine,
@@ -364,7 +365,7 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
         .map((id) => {
           const member = members.get(id)!;
           return [
-            String(takedown.members.get(id)!.order || '—'),
+            String(numbersOf(takedown).get(id) || '—'),
             member.mark,
             member.section ?? '—',
             member.governing?.name ?? member.reason ?? '',

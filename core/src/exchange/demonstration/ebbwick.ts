@@ -274,6 +274,8 @@ const loft: Item[] = [
     top: 'gallery',
     weight: '4.7 kN/m2',
     construction: '215 brick, plastered',
+    bears: 'yes',
+    bearsReason: 'It carries itself: a weight to be carried.',
     by: 'TB1',
   }),
   item('wall', 'W2', {
@@ -284,6 +286,8 @@ const loft: Item[] = [
     top: 'gallery',
     weight: '4.7 kN/m2',
     construction: '215 brick, plastered',
+    bears: 'yes',
+    bearsReason: 'It carries itself: a weight to be carried.',
     by: 'B5',
   }),
   item('beam', 'OB1', {

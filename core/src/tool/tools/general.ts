@@ -7,7 +7,7 @@ import { buildUpSchema, sumByCase } from '../../load';
 import { KINDS, formatQuantity, parseQuantity, quantity, type Kind } from '../../quantity';
 import { findSection, sectionProperties, type SectionProperties, type Shape } from '../../section';
 import { compare, type Sheet } from '../../sheet';
-import { totalOf } from '../../takedown';
+import { numbersOf, totalOf } from '../../takedown';
 import { defineTool } from '../tool';
 
 const PROPERTY_KINDS: Record<keyof SectionProperties, Kind> = {
@@ -243,13 +243,14 @@ export const takedownBuilding = defineTool({
   example: smallBuilding,
   run: ({ items }) => {
     const { takedown, balance, looseEnds } = computeProject(items as Item[]);
+    const numbers = numbersOf(takedown);
     const members = takedown.order.map((id) => {
       const ledger = takedown.members.get(id)!;
       return {
         id,
         mark: ledger.mark,
         kind: ledger.kind,
-        order: ledger.order,
+        order: numbers.get(id)!,
         transfer: ledger.transfer,
         sum: ledger.sum,
         leaves: ledger.leaves.map(({ to, at, byCase }) => ({ to, at, byCase })),

@@ -6,6 +6,7 @@ import {
   isPermanent,
   markOf,
   NATURE_LABEL,
+  numbersOf,
   unitLabel,
   type Arrival,
   type ByCase,
@@ -100,14 +101,12 @@ export function LedgerPanel() {
   const member = computed.members.get(ledger.id);
   const footing = computed.footings.get(ledger.id);
   const checks = member?.results[0]?.checks ?? footing?.checks ?? [];
+  const number = numbersOf(computed.takedown).get(ledger.id);
   const going = (to: string | null) => (to === 'ground' ? 'the ground' : to === null ? 'nothing' : markOf(building, to));
   const open = asked?.id === ledger.id ? asked.leave : null;
   return (
     <SidePanel label={`Ledger of ${ledger.mark}`}>
-      <PanelHead
-        mark={ledger.mark}
-        what={`${ledger.transfer ? 'transfer ' : ''}${ledger.kind}${ledger.order ? `, no. ${ledger.order}` : ''}`}
-      >
+      <PanelHead mark={ledger.mark} what={`${ledger.transfer ? 'transfer ' : ''}${ledger.kind}${number ? `, no. ${number}` : ''}`}>
         {member?.section ? `${member.section} · ${member.grade}` : (member?.reason ?? footing?.reason ?? '')}
       </PanelHead>
       <table className="grid-table mt-3 text-[13px]" aria-label="What arrives">

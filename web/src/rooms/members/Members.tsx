@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { formatQuantity, unitLabel, type VerdictWord } from '@plinth/core';
+import { formatQuantity, numbersOf, unitLabel, type VerdictWord } from '@plinth/core';
 import { StateWord, UtilisationBar } from '../../parts/Ladder';
 import { useProject, useView } from '../../project/context';
 import { MemberPanel } from './MemberPanel';
@@ -96,7 +96,7 @@ export function MembersRoom() {
                   onClick={() => select(member.id)}
                   className="cursor-pointer"
                 >
-                  <td className="num text-soft">{ledger.order || '—'}</td>
+                  <td className="num text-soft">{numbersOf(computed.takedown).get(ledger.id) || '—'}</td>
                   <td className="whitespace-nowrap">
                     <button type="button" className="font-semibold" onClick={() => select(member.id)}>
                       {member.mark}

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useLocation } from 'react-router';
-import { caseLabel, formatQuantity, STANDARDS, unitLabel, type RecordedAssumption } from '@plinth/core';
+import { caseLabel, formatQuantity, numbersOf, STANDARDS, unitLabel, type RecordedAssumption } from '@plinth/core';
 import { StateWord } from '../../parts/Ladder';
 import { api } from '../../project/api';
 import { useItems, useProject, useProjectState, useView } from '../../project/context';
@@ -131,7 +131,7 @@ export function PackageRoom() {
               const pad = computed.footings.get(memberId);
               return (
                 <tr key={memberId}>
-                  <td className="num text-soft">{computed.takedown.members.get(memberId)!.order || '—'}</td>
+                  <td className="num text-soft">{numbersOf(computed.takedown).get(memberId) || '—'}</td>
                   <td className="font-semibold">{design.mark}</td>
                   <td>
                     {pad

@@ -1,0 +1,100 @@
+import { assemble, tallowOf, tallowWharf, TakedownEngine, type Building, type Item, type LiftingRules } from '../core/src';
+import { philosophyOf, STANDARDS } from '../core/src/standard';
+import { figure, median, type Figure } from './figure';
+
+function liftingOf(building: Building): LiftingRules {
+  return philosophyOf(STANDARDS[building.brief.family], building.brief.combinationRule).rules.lifting;
+}
+
+/** A fresh takedown of a generated block, ms: supports found, panels shared, every member, every case. The quickest of a few. */
+function full(items: readonly Item[], runs: number): number {
+  const times = Array.from({ length: runs }, () => {
+    const start = performance.now();
+    const building = assemble(items);
+    new TakedownEngine(liftingOf(building)).run(building);
+    return performance.now() - start;
+  });
+  return Math.min(...times);
+}
+
+function membersOf(items: readonly Item[]): number {
+  return items.filter((item) => ['beam', 'column', 'wall', 'footing'].includes(item.kind)).length;
+}
+
+export function takedownFull(): Figure {
+  const items = tallowWharf(tallowOf(10_000));
+  const cases = new TakedownEngine(() => []).run(assemble(items)).cases.length;
+  return figure('takedown.full', full(items, 7), 'ms', 250, `${membersOf(items)} members, ${cases} cases, ${items.length} items`);
+}
+
+/** The worst of three edits of a building that the engine holds: a column moved, a beam added, a layer changed. */
+export function takedownEdit(): Figure {
+  const items = tallowWharf(tallowOf(10_000));
+  const engine = new TakedownEngine(liftingOf(assemble(items)));
+  engine.run(assemble(items));
+  const column = items.findIndex((item) => item.kind === 'column' && item.body.base === 'L20');
+  const sample = items.find((item) => item.kind === 'beam' && item.id.startsWith('S-1-1-20'))!;
+  const shop = items.findIndex((item) => item.id === 'shop');
+  const edits: Record<string, (n: number) => Item[]> = {
+    'column moved': (n) =>
+      items.map((item, i) =>
+        i === column && item.kind === 'column'
+          ? { ...item, body: { ...item.body, at: { x: item.body.at.x + 2 + n, y: item.body.at.y } } }
+          : item,
+      ),
+    'beam added': (n) =>
+      sample.kind === 'beam'
+        ? [
+            ...items,
+            {
+              ...sample,
+              id: `new${n}`,
+              body: { ...sample.body, mark: `N${n}`, from: { x: 7500, y: 4400 + n }, to: { x: 15_000, y: 4400 + n } },
+            },
+          ]
+        : [],
+    'layer changed': (n) =>
+      items.map((item, i) =>
+        i === shop && item.kind === 'buildUp'
+          ? { ...item, body: { ...item.body, layers: item.body.layers.map((layer) => ({ ...layer, load: layer.load * (1 + n / 100) })) } }
+          : item,
+      ),
+  };
+  const found = Object.entries(edits).map(([name, make]) => {
+    const times = Array.from({ length: 11 }, (_, n) => {
+      const changed = make(n + 1);
+      const start = performance.now();
+      engine.run(assemble(changed));
+      return performance.now() - start;
+    });
+    return { name, time: median(times) };
+  });
+  const worst = found.reduce((a, b) => (b.time > a.time ? b : a));
+  return figure('takedown.edit', worst.time, 'ms', 16, found.map(({ name, time }) => `${name} ${time.toFixed(1)}`).join(', '));
+}
+
+/** Exponent of growth from 1,000 to 100,000 members. */
+export function takedownGrowth(): Figure {
+  const [small, large] = [tallowWharf(tallowOf(1000)), tallowWharf(tallowOf(100_000))];
+  const [a, b] = [full(small, 25), full(large, 3)];
+  const exponent = Math.log(b / a) / Math.log(membersOf(large) / membersOf(small));
+  return figure(
+    'takedown.growth',
+    exponent,
+    '',
+    1.1,
+    `${a.toFixed(1)} ms for ${membersOf(small)}, ${b.toFixed(0)} ms for ${membersOf(large)} members`,
+  );
+}
+
+/** Memory that a takedown of 100,000 members holds, with its items, GB. */
+export function takedownMemory(): Figure {
+  globalThis.gc?.();
+  const before = process.memoryUsage().heapUsed;
+  const items = tallowWharf(tallowOf(100_000));
+  const engine = new TakedownEngine(() => []);
+  const takedown = engine.run(assemble(items));
+  globalThis.gc?.();
+  const used = (process.memoryUsage().heapUsed - before) / 1e9;
+  return figure('takedown.memory', used, 'GB', 1, `${takedown.members.size} members`);
+}

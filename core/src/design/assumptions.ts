@@ -1,0 +1,77 @@
+import type { Panel, Wall } from '../building';
+
+interface Taken {
+  readonly key: string;
+  readonly text: string;
+  readonly reason: string;
+}
+
+/** What the takedown of a wall takes for true. */
+export function wallAssumptions(wall: Wall): Taken[] {
+  const list: Taken[] = [
+    {
+      key: 'not-designed',
+      text: 'The strength and stability of the wall are proved elsewhere.',
+      reason: 'Its weight and its load are taken down; masonry is not designed here.',
+    },
+  ];
+  const degrees = Math.round((wall.spreadAngle * 180) / Math.PI);
+  if (wall.spread === 'angle')
+    list.push({
+      key: 'spread-angle',
+      text: `Point loads spread through the wall at ${degrees} degrees; where the wall ends they keep their line of action.`,
+      reason: 'The usual reading for coursed masonry; it wants sound mortar and no joint that slips.',
+    });
+  else if (wall.spread === 'whole')
+    list.push({
+      key: 'spread-whole',
+      text: 'The wall carries as one stiff piece: load spreads over its whole length with its line of action kept.',
+      reason: 'A short wall, stiff against bending in its plane.',
+    });
+  else
+    list.push({
+      key: 'spread-even',
+      text: 'Load is spread evenly over the whole wall, whatever its line of action.',
+      reason: 'The line of action moves to the middle of the wall: the ends may get more than is calculated.',
+    });
+  if (wall.openings.length > 0)
+    list.push(
+      wall.openingsRule === 'ignored'
+        ? {
+            key: 'openings-ignored',
+            text: 'Openings are ignored in spreading load; their weight is left out.',
+            reason: 'Beside an opening the wall presses more than is calculated.',
+          }
+        : {
+            key: 'openings-around',
+            text: 'Load over an opening goes to the bearings of its lintel and spreads from there.',
+            reason: 'The lintel itself is not designed here.',
+          },
+    );
+  return list;
+}
+
+/** What the sharing of a panel takes for true. */
+export function panelAssumptions(panel: Panel): Taken[] {
+  if (panel.span === 'twoWay')
+    return [
+      {
+        key: 'two-way',
+        text: 'The panel carries two ways: each part to its nearest edge.',
+        reason: 'A slab reinforced both ways and held on all sides; joists and decks carry one way.',
+      },
+    ];
+  return [
+    panel.continuity === 'continuous'
+      ? {
+          key: 'continuous',
+          text: 'The panel runs on over its inner supports with one stiffness.',
+          reason: 'Inner supports take more, end supports less; sheets and joists must really pass over.',
+        }
+      : {
+          key: 'simple-spans',
+          text: 'The panel is taken as simple spans between its supports.',
+          reason: 'If joists or sheets run on over an inner support it takes up to a quarter more than is calculated.',
+        },
+  ];
+}

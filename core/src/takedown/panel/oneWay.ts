@@ -1,0 +1,328 @@
+import type { PlanPoint } from '../../building';
+import type { ArrivalShape } from '../ledger';
+import { sumRegions, type Region } from './polygon';
+import type { Bearing, Orphan, PanelDoubt, PanelShape, PanelShare } from './share';
+import { stripReactions } from './strip';
+
+/** A line on plan in the panel's own axes: u along the span, v across it. u = u0 + slope * v between v1 and v2. */
+interface Sloped {
+  readonly u0: number;
+  readonly slope: number;
+  readonly v1: number;
+  readonly v2: number;
+}
+
+interface Support extends Sloped {
+  readonly bearing: Bearing;
+  /** Its own ends, without what a panel may reach past them. */
+  readonly end1: number;
+  readonly end2: number;
+}
+
+/** Supports at less than this sine to the span do not carry it: about 15 degrees. */
+const ALONGSIDE = 0.26;
+/** Spans beside each other that differ more than this are named when they are read as simple. */
+const UNEQUAL = 1.5;
+
+/** Gauss points and weights on [-1, 1], exact for polynomials up to the ninth power. */
+const GAUSS = [
+  [-0.906179845938664, 0.236926885056189],
+  [-0.538469310105683, 0.478628670499366],
+  [0, 0.568888888888889],
+  [0.538469310105683, 0.478628670499366],
+  [0.906179845938664, 0.236926885056189],
+] as const;
+
+/**
+ * Shares a one-way panel between what it lies on, strip by strip across the span. Between two neighbouring corners, support
+ * ends or crossings everything runs straight, so that there each strip's reactions are integrated; where they do not vary
+ * linearly the length is cut, and each piece keeps its total and its first moment.
+ * @param reach how far a support may lie outside the panel and still carry it, mm
+ */
+export function shareOneWay(
+  panel: PanelShape,
+  rings: readonly (readonly PlanPoint[])[],
+  bearings: readonly Bearing[],
+  reach: number,
+): { shares: PanelShare[]; orphans: Orphan[]; doubts: PanelDoubt[] } {
+  const axes = new Axes(panel.direction);
+  const edges: Sloped[] = [];
+  let [low, high] = [Infinity, -Infinity];
+  for (const ring of rings)
+    for (let i = 0; i < ring.length; i += 1) {
+      const edge = axes.sloped(ring[i]!, ring[(i + 1) % ring.length]!);
+      if (!(edge.v2 > edge.v1)) continue;
+      edges.push(edge);
+      low = Math.min(low, edge.v1);
+      high = Math.max(high, edge.v2);
+    }
+  const supports: Support[] = [];
+  for (const bearing of bearings) {
+    const { u0, slope, v1, v2 } = axes.sloped(bearing.line.from, bearing.line.to);
+    // what runs along the span carries nothing of it, nor does what only touches the panel's side
+    if (v2 - v1 < ALONGSIDE * bearing.line.length || Math.min(v2, high) - Math.max(v1, low) < 1) continue;
+    // a panel may reach a little past the end of what carries it
+    supports.push({ u0, slope, v1: v1 - reach, v2: v2 + reach, end1: v1, end2: v2, bearing });
+  }
+  const shares: PanelShare[] = [];
+  const orphans = new Map<Orphan['reason'], Region[]>();
+  const unequal = new Set<string>();
+  const marks = breakpoints(edges, supports, reach, low, high);
+  for (let band = 0; band + 1 < marks.length; band += 1) {
+    const [v1, v2] = [marks[band]!, marks[band + 1]!];
+    const middle = (v1 + v2) / 2;
+    const crossed = edges.filter((e) => e.v1 < middle && e.v2 > middle).sort((a, b) => at(a, middle) - at(b, middle));
+    const beneath = supports.filter((s) => s.v1 < middle && s.v2 > middle).sort((a, b) => inOrder(a, b, middle));
+    for (let i = 0; i + 1 < crossed.length; i += 2) {
+      const [from, to] = [crossed[i]!, crossed[i + 1]!];
+      const under = supportsOf(from, to, beneath, middle, reach);
+      if (under.length < 2) {
+        const reason = under.length === 0 ? 'no support' : 'one support';
+        orphans.set(reason, [...(orphans.get(reason) ?? []), axes.trapezium(from, to, v1, v2)]);
+        continue;
+      }
+      if (panel.continuity === 'simple' && under.length > 2) noteUnequal(under, middle, unequal);
+      integrate(panel, from, to, under, v1, v2, axes, shares);
+    }
+  }
+  return {
+    shares: joined(shares),
+    orphans: [...orphans].map(([reason, regions]) => ({ reason, region: sumRegions(regions) })),
+    doubts: [...unequal].map((text) => ({ kind: 'unequal', text })),
+  };
+}
+
+class Axes {
+  private readonly c: number;
+  private readonly s: number;
+
+  constructor(direction: number) {
+    // a right angle is meant to be one
+    this.c = Math.abs(Math.cos(direction)) < 1e-9 ? 0 : Math.cos(direction);
+    this.s = Math.abs(Math.sin(direction)) < 1e-9 ? 0 : Math.sin(direction);
+  }
+
+  u(p: PlanPoint): number {
+    return p.x * this.c + p.y * this.s;
+  }
+
+  v(p: PlanPoint): number {
+    return p.y * this.c - p.x * this.s;
+  }
+
+  point(u: number, v: number): PlanPoint {
+    return { x: u * this.c - v * this.s, y: u * this.s + v * this.c };
+  }
+
+  sloped(p: PlanPoint, q: PlanPoint): Sloped {
+    const [a, b] = this.v(p) <= this.v(q) ? [p, q] : [q, p];
+    const [v1, v2] = [this.v(a), this.v(b)];
+    const slope = v2 - v1 < 1e-6 ? 0 : (this.u(b) - this.u(a)) / (v2 - v1);
+    return { u0: this.u(a) - slope * v1, slope, v1, v2: v2 - v1 < 1e-6 ? v1 : v2 };
+  }
+
+  /** The region between two lines over a band. */
+  trapezium(from: Sloped, to: Sloped, v1: number, v2: number): Region {
+    let [area, us, vs] = [0, 0, 0];
+    for (const [x, weight] of GAUSS) {
+      const v = (v1 + v2) / 2 + (x * (v2 - v1)) / 2;
+      const w = (weight * (v2 - v1)) / 2;
+      const [a, b] = [at(from, v), at(to, v)];
+      area += w * (b - a);
+      us += (w * (b * b - a * a)) / 2;
+      vs += w * (b - a) * v;
+    }
+    const moment = this.point(us, vs);
+    return { area, x: moment.x, y: moment.y };
+  }
+}
+
+function at(line: Sloped, v: number): number {
+  return line.u0 + line.slope * v;
+}
+
+/** Every v at which something begins, ends or crosses. */
+function breakpoints(edges: readonly Sloped[], supports: readonly Support[], reach: number, low: number, high: number): number[] {
+  const found: number[] = [];
+  const note = (v: number) => {
+    if (v >= low && v <= high) found.push(v);
+  };
+  for (const edge of edges) {
+    note(edge.v1);
+    note(edge.v2);
+  }
+  const meet = (a: Sloped, b: Sloped) => {
+    const turn = a.slope - b.slope;
+    if (turn < 1e-9 && turn > -1e-9) return;
+    // where they meet, and where they come within reach of each other and count as one
+    for (let apart = -reach; apart <= reach; apart += reach) {
+      const v = (b.u0 - a.u0 + apart) / turn;
+      if (v > Math.max(a.v1, b.v1) && v < Math.min(a.v2, b.v2)) found.push(v);
+    }
+  };
+  for (let i = 0; i < supports.length; i += 1) {
+    const support = supports[i]!;
+    note(support.v1);
+    note(support.v2);
+    note(support.end1);
+    note(support.end2);
+    for (const edge of edges) meet(support, edge);
+    for (let j = i + 1; j < supports.length; j += 1) meet(support, supports[j]!);
+  }
+  found.sort((a, b) => a - b);
+  // closer than a hundredth of a millimetre is one place
+  const kept: number[] = [];
+  for (const v of found) if (kept.length === 0 || v - kept[kept.length - 1]! > 0.01) kept.push(v);
+  return kept;
+}
+
+/** By their place along the span; those in one place, to a hundredth of a millimetre, by name. */
+function inOrder(a: Support, b: Support, v: number): number {
+  const apart = at(a, v) - at(b, v);
+  return Math.abs(apart) > 0.01 ? apart : a.bearing.id < b.bearing.id ? -1 : 1;
+}
+
+/**
+ * What a strip lies on: the supports that run under it, and beyond the outermost of them such as end only just beside it, so
+ * that a strip does not overhang for want of a hand's breadth.
+ */
+function supportsOf(from: Sloped, to: Sloped, beneath: readonly Support[], v: number, reach: number): Support[] {
+  const near = beneath.filter((s) => at(s, v) > at(from, v) - reach && at(s, v) < at(to, v) + reach);
+  const strict = near.filter((s) => s.end1 < v && s.end2 > v);
+  if (strict.length === near.length) return distinct(strict, v, reach);
+  const [first, last] = strict.length ? [at(strict[0]!, v), at(strict.at(-1)!, v)] : [Infinity, -Infinity];
+  return distinct(
+    near.filter((s) => (s.end1 < v && s.end2 > v) || at(s, v) < first - reach || at(s, v) > last + reach),
+    v,
+    reach,
+  );
+}
+
+/** Of supports in one place the preferred one. */
+function distinct(supports: readonly Support[], v: number, reach: number): Support[] {
+  const kept: Support[] = [];
+  for (const support of supports) {
+    const last = kept.at(-1);
+    if (last && at(support, v) - at(last, v) < reach) {
+      if (support.bearing.rank < last.bearing.rank) kept[kept.length - 1] = support;
+    } else kept.push(support);
+  }
+  return kept;
+}
+
+function noteUnequal(under: readonly Support[], v: number, unequal: Set<string>): void {
+  for (let i = 0; i + 2 < under.length; i += 1) {
+    const [a, b] = [at(under[i + 1]!, v) - at(under[i]!, v), at(under[i + 2]!, v) - at(under[i + 1]!, v)];
+    if (Math.max(a, b) > UNEQUAL * Math.min(a, b))
+      unequal.add(`spans of ${(a / 1000).toFixed(2)} m and ${(b / 1000).toFixed(2)} m beside each other are read as simple spans`);
+  }
+}
+
+/** Lays the reactions of the strips of one band on their supports, cut until each piece is as good as linear. */
+function integrate(
+  panel: PanelShape,
+  from: Sloped,
+  to: Sloped,
+  under: readonly Support[],
+  v1: number,
+  v2: number,
+  axes: Axes,
+  shares: PanelShare[],
+  depth = 0,
+): void {
+  if (runsParallel(from, to, under)) {
+    // every strip is like every other
+    const places = under.map((support) => at(support, v1));
+    const reactions = stripReactions(at(from, v1), at(to, v1), places, panel.continuity === 'continuous');
+    for (let i = 0; i < under.length; i += 1)
+      if (reactions[i] !== 0)
+        shares.push({ member: under[i]!.bearing.id, shape: onMember(under[i]!, v1, v2, reactions[i]!, reactions[i]!, axes) });
+    return;
+  }
+  const reactions = (v: number) =>
+    stripReactions(
+      at(from, v),
+      at(to, v),
+      under.map((support) => at(support, v)),
+      panel.continuity === 'continuous',
+    );
+  const [first, middle, last] = [reactions(v1), reactions((v1 + v2) / 2), reactions(v2)];
+  const bends = middle.some((m, i) => Math.abs(m - (first[i]! + last[i]!) / 2) > 0.002 * Math.max(...middle.map(Math.abs)));
+  if (bends && depth < 4) {
+    integrate(panel, from, to, under, v1, (v1 + v2) / 2, axes, shares, depth + 1);
+    integrate(panel, from, to, under, (v1 + v2) / 2, v2, axes, shares, depth + 1);
+    return;
+  }
+  const half = (v2 - v1) / 2;
+  const total = under.map(() => 0);
+  const moment = under.map(() => 0);
+  for (const [x, weight] of GAUSS) {
+    const values = x === 0 ? middle : reactions((v1 + v2) / 2 + x * half);
+    values.forEach((value, i) => {
+      total[i]! += weight * half * value;
+      moment[i]! += weight * half * value * x * half;
+    });
+  }
+  const h = v2 - v1;
+  under.forEach((support, i) => {
+    const mean = total[i]! / h;
+    const lean = (6 * moment[i]!) / (h * h);
+    if (Math.abs(total[i]!) < 1e-9 * h && Math.abs(lean) < 1e-9) return;
+    const shape = onMember(support, v1, v2, mean - lean, mean + lean, axes);
+    shares.push({ member: support.bearing.id, shape });
+  });
+}
+
+function runsParallel(from: Sloped, to: Sloped, under: readonly Support[]): boolean {
+  const { slope } = from;
+  if (Math.abs(to.slope - slope) > 1e-12) return false;
+  for (const support of under) if (Math.abs(support.slope - slope) > 1e-12) return false;
+  return true;
+}
+
+/** Width per v between two strips, turned into width per length of the member. */
+function onMember(support: Support, v1: number, v2: number, start: number, end: number, axes: Axes): ArrivalShape {
+  const { line } = support.bearing;
+  const place = (v: number) => {
+    const p = axes.point(at(support, v), v);
+    return (p.x - line.from.x) * line.dx + (p.y - line.from.y) * line.dy;
+  };
+  const [s1, s2] = [place(v1), place(v2)];
+  const rate = (v2 - v1) / Math.abs(s2 - s1);
+  return s1 < s2
+    ? { type: 'distributed', from: s1, to: s2, start: start * rate, end: end * rate }
+    : { type: 'distributed', from: s2, to: s1, start: end * rate, end: start * rate };
+}
+
+/** Pieces of one member that continue each other in a straight line become one. */
+function joined(shares: readonly PanelShare[]): PanelShare[] {
+  const byMember = new Map<string, PanelShare[]>();
+  for (const share of shares) {
+    const list = byMember.get(share.member);
+    if (list) list.push(share);
+    else byMember.set(share.member, [share]);
+  }
+  return [...byMember.values()].flatMap((list) => {
+    const sorted = list.sort((a, b) => start(a) - start(b));
+    const result: PanelShare[] = [];
+    for (const share of sorted) {
+      const before = result.at(-1);
+      const merged = before && join(before.shape, share.shape);
+      if (merged) result[result.length - 1] = { member: share.member, shape: merged };
+      else result.push(share);
+    }
+    return result;
+  });
+}
+
+function start(share: PanelShare): number {
+  return share.shape.type === 'point' ? share.shape.at : share.shape.from;
+}
+
+function join(a: ArrivalShape, b: ArrivalShape): ArrivalShape | null {
+  if (a.type === 'point' || b.type === 'point' || Math.abs(a.to - b.from) > 0.02) return null;
+  const scale = 1e-6 * Math.max(Math.abs(a.start), Math.abs(a.end), Math.abs(b.start), Math.abs(b.end));
+  const rate = (shape: typeof a) => (shape.end - shape.start) / (shape.to - shape.from);
+  if (Math.abs(a.end - b.start) > scale || Math.abs(rate(a) - rate(b)) * (b.to - a.from) > scale) return null;
+  return { type: 'distributed', from: a.from, to: b.to, start: a.start, end: b.end };
+}

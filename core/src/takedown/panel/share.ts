@@ -1,0 +1,39 @@
+import type { Panel } from '../../building';
+import type { ArrivalShape } from '../ledger';
+import type { Segment } from '../support/line';
+import type { Region } from './polygon';
+
+/** A member on which a panel can lie: a beam of its level, or a wall that comes up to it. */
+export interface Bearing {
+  readonly id: string;
+  readonly line: Segment;
+  /** Lower is preferred where two lie in one place: a beam on a wall takes the panel. */
+  readonly rank: number;
+}
+
+/** What a member takes of a panel: the unit shape is the tributary width, so that its total is an area. */
+export interface PanelShare {
+  readonly member: string;
+  readonly shape: ArrivalShape;
+}
+
+/** A part of a panel that nothing carries. */
+export interface Orphan {
+  readonly region: Region;
+  readonly reason: 'no support' | 'one support' | 'free edge';
+}
+
+/** Something a person should know about how a panel was shared. */
+export interface PanelDoubt {
+  readonly kind: 'unequal' | 'outline' | 'shape' | 'free-edge';
+  readonly text: string;
+}
+
+export interface PanelSharing {
+  readonly whole: Region;
+  readonly shares: readonly PanelShare[];
+  readonly orphans: readonly Orphan[];
+  readonly doubts: readonly PanelDoubt[];
+}
+
+export type PanelShape = Pick<Panel, 'outline' | 'openings' | 'span' | 'direction' | 'continuity'>;

@@ -1,0 +1,61 @@
+import type { PlanPoint } from '../../building';
+import { shareOneWay } from './oneWay';
+import { contains, crossesItself, isConvex, regionOf, sumRegions, tidyRing } from './polygon';
+import type { Bearing, PanelDoubt, PanelShape, PanelSharing } from './share';
+import { shareTwoWay } from './twoWay';
+
+/**
+ * Shares a panel between what it lies on. All areas of shares and orphans together are the panel less its openings.
+ * @param bearings beams and walls of its level that are near it
+ * @param reach how near counts as touching, mm
+ */
+export function sharePanel(panel: PanelShape, bearings: readonly Bearing[], reach: number): PanelSharing {
+  const ring = tidyRing(panel.outline);
+  if (ring.length < 3 || crossesItself(ring)) return { whole: { area: 0, x: 0, y: 0 }, shares: [], orphans: [], doubts: [badOutline()] };
+  const doubts: PanelDoubt[] = [];
+  const openings: PlanPoint[][] = [];
+  for (const opening of panel.openings) {
+    const hole = tidyRing(opening.outline);
+    if (hole.length >= 3 && !crossesItself(hole) && hole.every((corner) => isWithin(ring, corner))) openings.push(hole);
+    else
+      doubts.push({
+        kind: 'outline',
+        text: `${opening.label || 'an opening'} reaches past the panel or crosses itself, and is not taken out`,
+      });
+  }
+  const whole = sumRegions([regionOf(ring), ...openings.map((hole) => sumRegions([regionOf(hole)], -1))]);
+  if (panel.span === 'twoWay') {
+    if (!isConvex(ring) || openings.length > 0)
+      return {
+        whole,
+        shares: [],
+        orphans: [{ region: whole, reason: 'no support' }],
+        doubts: [
+          ...doubts,
+          {
+            kind: 'shape',
+            text: 'two-way sharing is proved for panels without openings and without inward corners: divide it, or span it one way',
+          },
+        ],
+      };
+    const two = shareTwoWay(ring, bearings, reach);
+    return { whole, ...two, doubts: [...doubts, ...two.doubts] };
+  }
+  const one = shareOneWay(panel, [ring, ...openings], bearings, reach);
+  return { whole, ...one, doubts: [...doubts, ...one.doubts] };
+}
+
+function badOutline(): PanelDoubt {
+  return { kind: 'outline', text: 'its outline crosses itself or has no area' };
+}
+
+/** Inside the ring or, to a millimetre, on its edge. */
+function isWithin(ring: readonly PlanPoint[], p: PlanPoint): boolean {
+  if (contains(ring, p)) return true;
+  return ring.some((a, i) => {
+    const b = ring[(i + 1) % ring.length]!;
+    const length = Math.hypot(b.x - a.x, b.y - a.y);
+    const t = Math.min(1, Math.max(0, ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / (length * length)));
+    return Math.hypot(p.x - a.x - t * (b.x - a.x), p.y - a.y - t * (b.y - a.y)) <= 1;
+  });
+}

@@ -1,0 +1,168 @@
+import type { Building, Panel } from '../building';
+import { BalanceBook, resultantOf, type Resultant } from './balance';
+import { scaled, shapeForce, type ArrivalShape, type ByCase, type LooseEnd, type Source } from './ledger';
+import { LooseEnds, metres } from './looseEnd';
+import type { Bearing, PanelSharing } from './panel/share';
+import { sharePanel } from './panel/sharePanel';
+import { intensityOf } from './primary';
+import { clipShape } from './spread';
+import { Finder, type LevelPlan } from './support/levelPlan';
+
+/** What a panel puts on one member, ready to land there. */
+export interface PanelLanding {
+  readonly panel: string;
+  readonly label: string;
+  readonly source: Source;
+  readonly shape: ArrivalShape;
+  readonly byCase: ByCase;
+}
+
+/** A panel shared and weighed. */
+export interface PanelResult {
+  readonly id: string;
+  readonly body: Panel;
+  readonly sharing: PanelSharing;
+  readonly landings: ReadonlyMap<string, readonly PanelLanding[]>;
+  readonly book: BalanceBook;
+  readonly looseEnds: readonly LooseEnd[];
+}
+
+/** How a panel lies on what is near it: geometry only. */
+export interface SharedPanel {
+  readonly body: Panel;
+  readonly near: readonly Bearing[];
+  readonly sharing: PanelSharing;
+}
+
+/**
+ * How the panels of a level lie on its beams and walls.
+ * @param before what was found last: a panel with the same outline and the same lines near it is not looked at again
+ */
+export function sharePanels(level: LevelPlan, reach: number, before?: ReadonlyMap<string, SharedPanel>): Map<string, SharedPanel> {
+  const shared = new Map<string, SharedPanel>();
+  if (level.panels.length === 0) return shared;
+  const bearings: Bearing[] = level.beams.map(({ id, line }) => ({ id, line, rank: 0 }));
+  for (const { id, body, line } of level.wallsBelow) if (body.bears !== 'no') bearings.push({ id, line, rank: 1 });
+  const finder = new Finder(bearings, ({ line: { from, to } }) => [
+    Math.min(from.x, to.x),
+    Math.min(from.y, to.y),
+    Math.max(from.x, to.x),
+    Math.max(from.y, to.y),
+  ]);
+  for (const { id, body } of level.panels) {
+    const [west, south, east, north] = boxOf(body.outline);
+    const near = finder.near(west, south, east, north, reach);
+    const old = before?.get(id);
+    shared.set(id, old?.body === body && sameBearings(old.near, near) ? old : { body, near, sharing: sharePanel(body, near, reach) });
+  }
+  return shared;
+}
+
+function sameBearings(a: readonly Bearing[], b: readonly Bearing[]): boolean {
+  return a.length === b.length && a.every((one, i) => one.line === b[i]!.line && one.id === b[i]!.id && one.rank === b[i]!.rank);
+}
+
+function boxOf(outline: Panel['outline']): [west: number, south: number, east: number, north: number] {
+  const box: [number, number, number, number] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { x, y } of outline) {
+    box[0] = Math.min(box[0], x);
+    box[1] = Math.min(box[1], y);
+    box[2] = Math.max(box[2], x);
+    box[3] = Math.max(box[3], y);
+  }
+  return box;
+}
+
+/** Puts the loads of a panel's build-up on its shares; keeps its balance, with what nothing carries as loose ends. */
+export function weighPanel(building: Building, id: string, { body, near, sharing }: SharedPanel): PanelResult {
+  const buildUp = building.buildUps.get(body.buildUp);
+  const book = new BalanceBook();
+  const landings = new Map<string, PanelLanding[]>();
+  const ends = new LooseEnds(id);
+  if (buildUp) {
+    const byCase = intensityOf(buildUp, body.pitch);
+    const label = `${body.mark} ${buildUp.name}`;
+    const whole: Resultant = { force: sharing.whole.area, x: sharing.whole.x, y: sharing.whole.y };
+    book.add('applied', byCase, whole);
+    let [x, y] = [whole.x, whole.y];
+    let force = whole.force;
+    const take = (resultant: Resultant) => {
+      force -= resultant.force;
+      x -= resultant.x;
+      y -= resultant.y;
+    };
+    for (const { member, shape } of sharing.shares) {
+      const { line } = near.find((bearing) => bearing.id === member)!;
+      for (const landed of gathered(shape, line.length)) {
+        take(resultantOf(line, landed));
+        const list = landings.get(member) ?? [];
+        list.push({ panel: id, label, source: { type: 'panel', panel: id }, shape: landed, byCase });
+        landings.set(member, list);
+      }
+    }
+    for (const { region, reason } of sharing.orphans) {
+      const lost = { force: region.area, x: region.x, y: region.y };
+      take(lost);
+      book.add('lost', byCase, lost);
+      const where = region.area > 0 ? ` near x ${metres(region.x / region.area)}, y ${metres(region.y / region.area)} m` : '';
+      ends.add(
+        'panel-edge',
+        reason,
+        `${body.mark}: ${(region.area / 1e6).toFixed(2)} m2 ${REASONS[reason].title}`,
+        `${REASONS[reason].why}${where}. Its load lands nowhere.`,
+        REASONS[reason].remedy,
+        scaled(byCase, region.area),
+      );
+    }
+    // nothing but lines of action may move: the force is all there
+    book.add('offsets', byCase, { force, x, y });
+  }
+  for (const { kind, text } of sharing.doubts) ends.add(kind, '', `${body.mark}: ${text}`, DOUBTS[kind].why, DOUBTS[kind].remedy);
+  return { id, body, sharing, landings, book, looseEnds: ends.list };
+}
+
+const REASONS = {
+  'no support': {
+    title: 'span between nothing',
+    why: 'No beam or wall of this level lies under these strips',
+    remedy: 'Draw what carries it, turn its span arrow, or move its edge.',
+  },
+  'one support': {
+    title: 'have only one support',
+    why: 'Strips with one support would tip over it: an edge, or the side of an opening, is free',
+    remedy: 'Put a beam or a trimmer under the free end.',
+  },
+  'free edge': {
+    title: 'lie along an edge that nothing carries',
+    why: 'The nearest edge is carried over a part of its length only',
+    remedy: 'Draw the beam or wall along the whole edge.',
+  },
+} as const;
+
+const DOUBTS = {
+  unequal: {
+    why: 'Continuity would shift load to the inner support and lift the short span.',
+    remedy: 'Say that the panel is continuous, or confirm that its joists stop at each support.',
+  },
+  outline: { why: 'Load cannot be laid on an area that is not one.', remedy: 'Draw its corners in order, and openings inside it.' },
+  shape: { why: 'The nearest edge is not the way such a panel carries.', remedy: 'Divide it into simple panels, or span it one way.' },
+  'free-edge': {
+    why: 'A plate with a free edge carries otherwise than to its nearest edges.',
+    remedy: 'Span it one way, or prove it apart.',
+  },
+} as const;
+
+/** A shape on a line of given length: what reaches a little past an end is gathered at that end. */
+export function gathered(shape: ArrivalShape, length: number): ArrivalShape[] {
+  const { inside, outside } = clipShape(shape, length);
+  const at = (part: ArrivalShape) => (part.type === 'point' ? part.at : part.from) < length / 2;
+  const landed: ArrivalShape[] = inside ? [inside] : [];
+  for (const part of outside) {
+    const force = shapeForce(part);
+    // a unit point load cannot carry a size: a very short stretch of the same total does
+    const width = Math.min(1, length);
+    const place = at(part) ? { from: 0, to: width } : { from: length - width, to: length };
+    if (force !== 0) landed.push({ type: 'distributed', ...place, start: force / width, end: force / width });
+  }
+  return landed;
+}

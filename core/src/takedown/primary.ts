@@ -1,0 +1,183 @@
+import type { Building, ExtraLoad, Named, Wall } from '../building';
+import { areaLoads, caseOf, type BuildUp } from '../load';
+import { GRAVITY } from '../quantity';
+import { findSection } from '../section';
+import { BalanceBook, resultantOf } from './balance';
+import { addInto, pressing, scaled, type Arrival, type ArrivalShape, type ByCase, type LooseEnd, type Source } from './ledger';
+import { LooseEnds } from './looseEnd';
+import type { Node } from './node';
+import type { PanelLanding } from './panels';
+import { clipShape } from './spread';
+
+/** Loads that act on a member first-hand, before anything that other members bring. */
+export interface Primary {
+  readonly arrivals: readonly Arrival[];
+  readonly book: BalanceBook;
+  readonly looseEnds: readonly LooseEnd[];
+}
+
+/** Uniform own weight, N/mm: of the chosen section, or the visible allowance. */
+function ownWeight(member: { section: string | null; ownWeight: number }): { weight: number; allowance: boolean } {
+  if (member.section === null) return { weight: member.ownWeight, allowance: true };
+  try {
+    return { weight: findSection(member.section).mass * GRAVITY, allowance: false };
+  } catch {
+    return { weight: member.ownWeight, allowance: true };
+  }
+}
+
+const intensities = new WeakMap<BuildUp, Map<number, ByCase>>();
+
+/** Load of a build-up by case, N/mm2 on plan; made once for each build-up and pitch. */
+export function intensityOf(buildUp: BuildUp, pitch: number): ByCase {
+  let known = intensities.get(buildUp);
+  if (!known) intensities.set(buildUp, (known = new Map()));
+  let byCase = known.get(pitch);
+  if (byCase) return byCase;
+  const sum: Record<string, number> = {};
+  for (const part of areaLoads(buildUp, pitch)) addInto(sum, { [part.loadCase.id]: part.intensity });
+  known.set(pitch, (byCase = sum));
+  return byCase;
+}
+
+export function primaryLoads(building: Building, node: Node, loads: readonly Named<ExtraLoad>[], panels: readonly PanelLanding[]): Primary {
+  return new PrimaryLoads(building, node).all(loads, panels);
+}
+
+class PrimaryLoads {
+  private readonly arrivals: Arrival[] = [];
+  private readonly book = new BalanceBook();
+  private readonly ends: LooseEnds;
+
+  constructor(
+    private readonly building: Building,
+    private readonly node: Node,
+  ) {
+    this.ends = new LooseEnds(node.id);
+  }
+
+  all(loads: readonly Named<ExtraLoad>[], panels: readonly PanelLanding[]): Primary {
+    this.own();
+    if (this.node.kind === 'beam') this.strips(this.node.body.strips);
+    for (const { panel, label, source, shape, byCase } of panels)
+      this.arrivals.push({
+        id: `${this.node.id}/${panel}.${this.arrivals.length}`,
+        label,
+        source,
+        shape,
+        byCase,
+        adverse: pressing(byCase),
+      });
+    for (const load of loads) this.extra(load);
+    return { arrivals: this.arrivals, book: this.book, looseEnds: this.ends.list };
+  }
+
+  /** Applied to the balance, and laid on the member as far as the member reaches. */
+  private apply(key: string, label: string, source: Source, shape: ArrivalShape, byCase: ByCase): void {
+    if (Object.values(byCase).every((value) => value === 0)) return;
+    const { node } = this;
+    this.book.add('applied', byCase, resultantOf(node.place, shape));
+    const { inside, outside } = node.length === 0 ? { inside: shape, outside: [] } : clipShape(shape, node.length + 1e-6);
+    for (const part of outside) {
+      const lost = resultantOf(node.place, part);
+      this.book.add('lost', byCase, lost);
+      this.ends.add(
+        'past-end',
+        key,
+        `${label} reaches past the end of ${node.mark}`,
+        'The part beyond the end lands on nothing.',
+        `Shorten the load, or lengthen ${node.mark}.`,
+        scaled(byCase, lost.force),
+      );
+    }
+    if (inside) this.arrivals.push({ id: `${node.id}/${key}`, label, source, shape: inside, byCase, adverse: pressing(byCase) });
+  }
+
+  private storey(member: { base: string; top: string }): number {
+    return Math.abs(this.building.elevation(member.top) - this.building.elevation(member.base));
+  }
+
+  private own(): void {
+    const { node } = this;
+    const whole = (value: number): ArrivalShape => ({ type: 'distributed', from: 0, to: node.length, start: value, end: value });
+    const atPoint: ArrivalShape = { type: 'point', at: 0 };
+    switch (node.kind) {
+      case 'beam': {
+        const { weight, allowance } = ownWeight(node.body);
+        const label = allowance ? 'own weight, allowance' : 'own weight';
+        if (node.length > 0) this.apply('own', label, { type: 'ownWeight', allowance }, whole(1), { permanent: weight });
+        break;
+      }
+      case 'column': {
+        const { weight, allowance } = ownWeight(node.body);
+        const label = allowance ? 'own weight, allowance' : 'own weight';
+        this.apply('own', label, { type: 'ownWeight', allowance }, atPoint, { permanent: weight * this.storey(node.body) });
+        break;
+      }
+      case 'hanger': {
+        const weight = node.body.ownWeight * this.storey(node.body);
+        this.apply('own', 'own weight', { type: 'ownWeight', allowance: false }, atPoint, { permanent: weight });
+        break;
+      }
+      case 'wall': {
+        this.face(node.body, this.storey(node.body));
+        break;
+      }
+      case 'footing':
+      case 'stripFooting':
+        break;
+    }
+  }
+
+  /** A wall's own weight by the height of its face, less its openings, stretch by stretch. */
+  private face(wall: Wall, height: number): void {
+    const { length } = this.node;
+    const clear = wall.openings
+      .map(({ from, to, sill, head }) => ({ from, to: Math.min(to, length), high: Math.max(0, Math.min(head, height) - sill) }))
+      .filter(({ from, to, high }) => to > from && high > 0);
+    const cuts = [...new Set([0, length, ...clear.flatMap(({ from, to }) => [from, to])])].sort((a, b) => a - b);
+    for (let i = 0; i + 1 < cuts.length; i += 1) {
+      const [from, to] = [cuts[i]!, cuts[i + 1]!];
+      const open = clear.filter((opening) => opening.from < to && opening.to > from).reduce((sum, { high }) => sum + high, 0);
+      const solid = Math.max(0, height - open);
+      const label = open > 0 ? 'own weight at an opening' : 'own weight';
+      const shape: ArrivalShape = { type: 'distributed', from, to, start: solid, end: solid };
+      if (solid > 0) this.apply(`own${i || ''}`, label, { type: 'ownWeight', allowance: false }, shape, { permanent: wall.weight });
+    }
+  }
+
+  private strips(strips: Extract<Node, { kind: 'beam' }>['body']['strips']): void {
+    strips.forEach((strip, index) => {
+      const buildUp = this.building.buildUps.get(strip.buildUp);
+      if (!buildUp || !(strip.to > strip.from)) return;
+      this.apply(
+        `strip${index}`,
+        strip.label || buildUp.name,
+        { type: 'strip', buildUp: strip.buildUp, index },
+        { type: 'distributed', from: strip.from, to: strip.to, start: strip.widthStart, end: strip.widthEnd },
+        intensityOf(buildUp, strip.pitch),
+      );
+    });
+  }
+
+  private extra({ id, body }: Named<ExtraLoad>): void {
+    const { node } = this;
+    const loadCase = caseOf(body.nature, body.use);
+    const isPoint = body.type === 'point' || node.length === 0;
+    if (!isPoint && !(body.to > body.from)) {
+      this.ends.add(
+        'no-length',
+        id,
+        `${body.label} on ${node.mark} has no length`,
+        'A line load needs an end beyond its start.',
+        'Type where it starts and ends.',
+      );
+      return;
+    }
+    const shape: ArrivalShape = isPoint
+      ? { type: 'point', at: node.length === 0 ? 0 : body.at }
+      : { type: 'distributed', from: body.from, to: body.to, start: 1, end: 1 };
+    const value = !isPoint ? body.intensity : body.type === 'line' ? body.intensity * (body.to - body.from) : body.force;
+    this.apply(id, body.label, { type: 'load', load: id }, shape, { [loadCase.id]: value });
+  }
+}

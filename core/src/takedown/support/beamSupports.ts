@@ -1,0 +1,219 @@
+import type { Beam } from '../../building';
+import type { Bearer, SupportDoubt } from './found';
+import { crossing, nearest, overlap } from './line';
+import type { OnLine } from './levelPlan';
+import type { LevelFinders } from './finders';
+
+interface Candidate {
+  readonly at: number;
+  readonly by: string;
+  readonly rule: string;
+  /** Lower is preferred where several would bear in one place. */
+  readonly rank: number;
+}
+
+const RANK = { column: 0, footing: 1, wall: 2, hanger: 3, beam: 4 } as const;
+
+/** Two beams of one level that cross within the length of both: geometry does not say which is on top. */
+interface Crossing {
+  readonly a: string;
+  readonly b: string;
+  readonly atA: number;
+  readonly atB: number;
+}
+
+/** Finds what the beams of a level rest on. Only beams whose supports are to be found are looked at. */
+export function findBeamSupports(
+  beams: readonly OnLine<Beam>[],
+  finders: LevelFinders,
+  reach: number,
+): { supports: Map<string, Bearer[]>; doubts: SupportDoubt[] } {
+  const found = new Map<string, Candidate[]>();
+  const crossings: Crossing[] = [];
+  for (const beam of beams) {
+    if (!beam.body.supportsFound) continue;
+    const candidates = [...onPosts(beam, finders, reach), ...onWalls(beam, finders, reach), ...onBeams(beam, finders, reach, crossings)];
+    found.set(beam.id, settle(candidates, reach));
+  }
+  const doubts = decideCrossings(beams, found, crossings, reach);
+  const supports = new Map<string, Bearer[]>();
+  for (const beam of beams) {
+    const candidates = found.get(beam.id);
+    if (!candidates) continue;
+    supports.set(
+      beam.id,
+      candidates.map(({ at, by, rule }) => ({ at, by, rule, holdsDown: isHeldDown(beam.body, by, at, reach) })),
+    );
+  }
+  return { supports, doubts };
+}
+
+/** A found support is held down when the person said so of this support. */
+function isHeldDown(beam: Beam, by: string, at: number, reach: number): boolean {
+  return beam.supports.some((support) => support.by === by && support.holdsDown && Math.abs(support.at - at) <= 2 * reach);
+}
+
+/** Columns, pads, hangers: points within reach of the beam's line. */
+function onPosts({ line }: OnLine<Beam>, finders: LevelFinders, reach: number): Candidate[] {
+  const { from, to } = line;
+  const candidates: Candidate[] = [];
+  const look = <T extends { readonly id: string; readonly body: { readonly at: { x: number; y: number }; readonly mark: string } }>(
+    entries: readonly T[],
+    rank: number,
+    rule: (entry: T) => string,
+  ) => {
+    for (const entry of entries) {
+      const { at, distance } = nearest(line, entry.body.at);
+      if (distance <= reach) candidates.push({ at, by: entry.id, rank, rule: rule(entry) });
+    }
+  };
+  look(finders.columnsBelow.near(from.x, from.y, to.x, to.y, reach), RANK.column, ({ body }) => `${body.mark} stands under it`);
+  look(finders.footings.near(from.x, from.y, to.x, to.y, reach), RANK.footing, ({ body }) => `${body.mark} lies under it`);
+  look(finders.hangersBelow.near(from.x, from.y, to.x, to.y, reach), RANK.hanger, ({ body }) => `${body.mark} holds it from above`);
+  return candidates;
+}
+
+/** Walls that come up to the beam or past it: crossed at a point, or lain upon along a stretch. */
+function onWalls({ line }: OnLine<Beam>, finders: LevelFinders, reach: number): Candidate[] {
+  const candidates: Candidate[] = [];
+  for (const wall of finders.wallsBelow.near(line.from.x, line.from.y, line.to.x, line.to.y, reach)) {
+    if (wall.body.bears === 'no') continue;
+    const cross = crossing(line, wall.line);
+    if (cross) {
+      if (cross.a < -reach || cross.a > line.length + reach || cross.b < -reach || cross.b > wall.line.length + reach) continue;
+      const at = Math.min(line.length, Math.max(0, cross.a));
+      candidates.push({ at, by: wall.id, rank: RANK.wall, rule: `it meets ${wall.body.mark}` });
+      continue;
+    }
+    const common = overlap(line, wall.line, reach);
+    if (!common) continue;
+    const rule = `it lies along ${wall.body.mark}: taken to bear at both ends of the common length`;
+    if (common.to - common.from <= 2 * reach)
+      candidates.push({ at: (common.from + common.to) / 2, by: wall.id, rank: RANK.wall, rule: `its end lies on ${wall.body.mark}` });
+    else for (const at of [common.from, common.to]) candidates.push({ at, by: wall.id, rank: RANK.wall, rule });
+  }
+  return candidates;
+}
+
+/** Beams of the same level into whose length an end of this one frames. Crossings are kept for later. */
+function onBeams({ id, line }: OnLine<Beam>, finders: LevelFinders, reach: number, crossings: Crossing[]): Candidate[] {
+  const candidates: Candidate[] = [];
+  for (const other of finders.beams.near(line.from.x, line.from.y, line.to.x, line.to.y, reach)) {
+    if (other.id === id) continue;
+    const cross = crossing(line, other.line);
+    if (!cross) continue;
+    const [s, t] = [cross.a, cross.b];
+    if (s < -reach || s > line.length + reach || t < -reach || t > other.line.length + reach) continue;
+    const isEnd = s <= reach || s >= line.length - reach;
+    const isOtherEnd = t <= reach || t >= other.line.length - reach;
+    if (isEnd && !isOtherEnd)
+      candidates.push({
+        at: Math.min(line.length, Math.max(0, s)),
+        by: other.id,
+        rank: RANK.beam,
+        rule: `its end frames into ${other.body.mark}`,
+      });
+    else if (!isEnd && !isOtherEnd && other.body.supportsFound && id < other.id) crossings.push({ a: id, b: other.id, atA: s, atB: t });
+    else if (!isEnd && !isOtherEnd && !other.body.supportsFound && !other.body.supports.some((support) => support.by === id))
+      crossings.push({ a: id, b: other.id, atA: s, atB: t });
+  }
+  return candidates;
+}
+
+/** Of several things that bear in one place the stiffest is kept; the rest come in order along the beam. */
+function settle(candidates: Candidate[], reach: number): Candidate[] {
+  const kept: Candidate[] = [];
+  for (const candidate of candidates.sort((a, b) => a.rank - b.rank || a.at - b.at || (a.by < b.by ? -1 : 1)))
+    if (!kept.some((other) => Math.abs(other.at - candidate.at) <= reach)) kept.push(candidate);
+  return kept.sort((a, b) => a.at - b.at);
+}
+
+/** Has the beam an end that hangs in the air? */
+function needsSupport(line: { length: number }, supports: readonly Candidate[], reach: number): boolean {
+  return !supports.some((s) => s.at <= reach) || !supports.some((s) => s.at >= line.length - reach);
+}
+
+/** Where two beams cross, the one with a free end goes over the other; where that does not decide, a person must. */
+function decideCrossings(
+  beams: readonly OnLine<Beam>[],
+  found: Map<string, Candidate[]>,
+  crossings: readonly Crossing[],
+  reach: number,
+): SupportDoubt[] {
+  const byId = new Map(crossings.length ? beams.map((beam) => [beam.id, beam]) : []);
+  const doubts: SupportDoubt[] = [];
+  const needs = (id: string) => {
+    const candidates = found.get(id);
+    return candidates !== undefined && needsSupport(byId.get(id)!.line, candidates, reach);
+  };
+  const decided = crossings.map((cross) => ({ ...cross, aNeeds: needs(cross.a), bNeeds: needs(cross.b) }));
+  for (const { a, b, atA, atB, aNeeds, bNeeds } of decided) {
+    const [beamA, beamB] = [byId.get(a)!, byId.get(b)!];
+    const carry = (id: string, at: number, by: string, mark: string) =>
+      found.set(id, settle([...found.get(id)!, { at, by, rank: RANK.beam, rule: `it runs over ${mark} towards a free end` }], reach));
+    if (aNeeds && !bNeeds) carry(a, atA, b, beamB.body.mark);
+    else if (bNeeds && !aNeeds) carry(b, atB, a, beamA.body.mark);
+    else if (!(nearSupport(found.get(a), atA, reach) && nearSupport(found.get(b), atB, reach)))
+      doubts.push({
+        kind: 'cross',
+        item: a,
+        title: `${beamA.body.mark} and ${beamB.body.mark} cross, and nothing says which carries the other`,
+        why: 'Both go through on the plan; they are calculated as if they did not touch.',
+        remedy: `Name ${beamA.body.mark} as a support of ${beamB.body.mark} or the other way round, or end one of them at the other.`,
+      });
+  }
+  return doubts;
+}
+
+function nearSupport(candidates: readonly Candidate[] | undefined, at: number, reach: number): boolean {
+  return candidates?.some((candidate) => Math.abs(candidate.at - at) <= reach) ?? false;
+}
+
+/** Ends that stop just short of something they may have been meant to meet, and beams that lie in one place. */
+export function beamDoubts(
+  beams: readonly OnLine<Beam>[],
+  supports: ReadonlyMap<string, readonly Bearer[]>,
+  finders: LevelFinders,
+  reach: number,
+): SupportDoubt[] {
+  const doubts: SupportDoubt[] = [];
+  for (const { id, body, line } of beams) {
+    for (const other of finders.beams.near(line.from.x, line.from.y, line.to.x, line.to.y, reach)) {
+      if (other.id <= id) continue;
+      const common = overlap(line, other.line, reach);
+      if (common && common.to - common.from > 2 * reach)
+        doubts.push({
+          kind: 'twice',
+          item: id,
+          title: `${body.mark} and ${other.body.mark} lie in one place`,
+          why: `They run together over ${((common.to - common.from) / 1000).toFixed(2)} m; load may be counted on the wrong one.`,
+          remedy: 'Take one away, or move it to where it is.',
+        });
+    }
+    const mine = supports.get(id);
+    if (!mine) continue;
+    for (const [at, point] of [
+      [0, line.from],
+      [line.length, line.to],
+    ] as const) {
+      if (mine.some((support) => Math.abs(support.at - at) <= reach)) continue;
+      const wider = 3 * reach;
+      const [close] = finders.beams
+        .near(point.x, point.y, point.x, point.y, wider)
+        .filter((other) => other.id !== id)
+        .map((other) => ({ other, distance: nearest(other.line, point).distance }))
+        .filter(({ distance }) => distance <= wider && distance > 0)
+        .sort((a, b) => a.distance - b.distance);
+      if (!close) continue;
+      const { other, distance } = close;
+      doubts.push({
+        kind: 'near',
+        item: id,
+        title: `${body.mark} ends ${(distance / 1000).toFixed(2)} m from ${other.body.mark} without resting on it`,
+        why: 'Ends that nearly touch are usually meant to meet.',
+        remedy: `Draw ${body.mark} up to ${other.body.mark}, put a post under the corner, or leave it if it is a cantilever.`,
+      });
+    }
+  }
+  return doubts;
+}

@@ -1,0 +1,37 @@
+/** What a member was found, or said, to rest on. */
+export interface Bearer {
+  /** The member that takes the load; null when nothing does. */
+  readonly by: string | null;
+  /** mm from the member's start; 0 for posts. */
+  readonly at: number;
+  readonly holdsDown: boolean;
+  /** How it came to be: the rule that found it, or that it was named. */
+  readonly rule: string;
+}
+
+/** A stretch of a wall's foot, mm from its start, and what takes it. */
+export interface WallBearer {
+  readonly by: string;
+  readonly from: number;
+  readonly to: number;
+  readonly rule: string;
+}
+
+/** Something about the supports of a level that needs a person. */
+export interface SupportDoubt {
+  readonly kind: 'cross' | 'corner' | 'near' | 'twice' | 'along';
+  readonly item: string;
+  readonly title: string;
+  readonly why: string;
+  readonly remedy: string;
+}
+
+/** All that bears at one level: beams, feet of columns, of walls, and heads of hangers. */
+export interface FoundSupports {
+  readonly beams: ReadonlyMap<string, readonly Bearer[]>;
+  readonly posts: ReadonlyMap<string, Bearer>;
+  readonly walls: ReadonlyMap<string, readonly WallBearer[]>;
+  readonly doubts: readonly SupportDoubt[];
+}
+
+export const NAMED = 'named';
