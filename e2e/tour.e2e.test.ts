@@ -26,7 +26,7 @@ describe('the tour of the demonstration building', () => {
     await (await browser.text('Ebbwick Sail Loft', 'a')).click();
     await browser.waitForText('main', 'Load river');
     expect(await browser.driver.getCurrentUrl()).toContain('/descent');
-    await browser.waitForText('footer', '1 loose end');
+    await browser.waitForText('footer', '2 loose ends');
   });
 
   it('follows a load from the roof to a footing with the arrow keys', async () => {

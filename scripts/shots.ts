@@ -22,6 +22,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'projects', path: '/', wait: 'Ebbwick' },
   { name: 'brief', path: `${EBBWICK}/brief`, wait: 'Load build-ups' },
   { name: 'survey', path: `${EBBWICK}/survey?level=loft&item=TG1`, wait: 'Rests on' },
+  { name: 'survey-wall', path: `${EBBWICK}/survey?level=loft&item=W1`, wait: 'Point loads spread' },
   { name: 'descent', path: `${EBBWICK}/descent?item=TG1&level=loft`, wait: 'Failure ladder' },
   { name: 'members', path: `${EBBWICK}/members?item=TG1&level=loft`, wait: 'Failure ladder', press: ['Size this beam'] },
   { name: 'sheet', path: `${EBBWICK}/members?item=HB1&level=loft&sheet=HB1`, wait: 'table 5.2' },

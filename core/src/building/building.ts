@@ -21,6 +21,8 @@ export interface Building {
   readonly panels: ReadonlyMap<string, Panel>;
   readonly gridlines: readonly Named<Body<'gridline'>>[];
   readonly loads: readonly Named<ExtraLoad>[];
+  /** What is to be taken away: drawn, and counted nowhere. */
+  readonly removed: readonly Item[];
   readonly answers: ReadonlyMap<string, Body<'answer'>>;
   readonly elevation: (level: string) => number;
 }
@@ -59,6 +61,7 @@ export function assemble(items: readonly Item[]): Building {
     panels: standing(of('panel')),
     gridlines: of('gridline'),
     loads: of('load'),
+    removed: items.filter((item) => 'status' in item.body && item.body.status === 'removed'),
     answers: new Map(of('answer').map((item) => [item.body.key, item.body])),
     elevation: (level) => elevations.get(level) ?? 0,
   };

@@ -1,7 +1,7 @@
 import { assemble, markOf, type Building, type Item } from '../building';
 import type { Sheet } from '../sheet';
-import { STANDARDS, philosophyOf } from '../standard';
-import { takeDown, withFoundSupports, type CaseBalance, type LooseEnd, type Takedown } from '../takedown';
+import { STANDARDS, philosophyOf, type Philosophy } from '../standard';
+import { TakedownEngine, withFoundSupports, type MemberLedger, type CaseBalance, type LooseEnd, type Takedown } from '../takedown';
 import { beamSheet, contextOf, designBeam, type Context } from './beam';
 import { columnSheet, designColumn } from './column';
 import { designFooting, type FootingDesign } from './footing';
@@ -24,16 +24,73 @@ export interface ProjectResult {
 
 /** Takes down and designs a whole project. @throws BadInput when it has no brief, or a philosophy that its family has not */
 export function computeProject(items: readonly Item[]): ProjectResult {
-  const drawn = assemble(items);
-  const philosophy = philosophyOf(STANDARDS[drawn.brief.family], drawn.brief.combinationRule);
-  const takedown = takeDown(drawn, philosophy.rules.lifting);
-  const building = withFoundSupports(drawn, takedown);
-  const context = contextOf(building, takedown);
-  const members = new Map<string, MemberDesign>();
-  for (const id of building.beams.keys()) members.set(id, designBeam(context, id));
-  for (const id of building.columns.keys()) members.set(id, designColumn(context, id));
-  const footings = new Map<string, FootingDesign>();
-  for (const id of building.footings.keys()) footings.set(id, designFooting(context, id).design);
+  return new ProjectEngine().run(items);
+}
+
+/** A design with all that it was made of: as long as that is the same, so is the design. */
+interface Kept<D> {
+  readonly ledger: MemberLedger;
+  readonly body: unknown;
+  readonly basis: object;
+  readonly design: D;
+}
+
+/**
+ * Computes a project again and again as it is edited: members whose ledger, body and basis have not changed keep their design.
+ * Items are compared by identity of their bodies.
+ */
+export class ProjectEngine {
+  private takedown: { readonly philosophy: Philosophy; readonly engine: TakedownEngine } | null = null;
+  private basis: { readonly brief: unknown; readonly levels: string; readonly cases: string } = { brief: null, levels: '', cases: '' };
+  private members = new Map<string, Kept<MemberDesign>>();
+  private footings = new Map<string, Kept<FootingDesign>>();
+
+  /** @throws BadInput when the project has no brief, or a philosophy that its family has not */
+  run(items: readonly Item[]): ProjectResult {
+    const drawn = assemble(items);
+    const philosophy = philosophyOf(STANDARDS[drawn.brief.family], drawn.brief.combinationRule);
+    if (this.takedown?.philosophy !== philosophy) this.takedown = { philosophy, engine: new TakedownEngine(philosophy.rules.lifting) };
+    const takedown = this.takedown.engine.run(drawn);
+    const building = withFoundSupports(drawn, takedown);
+    const context = contextOf(building, takedown);
+    const cases = takedown.cases.map(({ id }) => id).join();
+    const levels = building.levels.map(({ id, body }) => `${id}:${body.elevation}`).join();
+    if (this.basis.brief !== building.brief || this.basis.cases !== cases || this.basis.levels !== levels)
+      this.basis = { brief: building.brief, levels, cases };
+    const keep = <D>(
+      before: ReadonlyMap<string, Kept<D>>,
+      bodies: ReadonlyMap<string, unknown>,
+      now: Map<string, Kept<D>>,
+      make: (id: string) => D,
+    ) => {
+      for (const [id, body] of bodies) {
+        const ledger = takedown.members.get(id)!;
+        const old = before.get(id);
+        const same = old && old.ledger === ledger && old.body === body && old.basis === this.basis;
+        now.set(id, same ? old : { ledger, body, basis: this.basis, design: make(id) });
+      }
+    };
+    const members = new Map<string, Kept<MemberDesign>>();
+    keep(this.members, building.beams, members, (id) => designBeam(context, id));
+    keep(this.members, building.columns, members, (id) => designColumn(context, id));
+    const footings = new Map<string, Kept<FootingDesign>>();
+    keep(this.footings, building.footings, footings, (id) => designFooting(context, id).design);
+    this.members = members;
+    this.footings = footings;
+    return gather(building, takedown, designsOf(members), designsOf(footings));
+  }
+}
+
+function designsOf<D>(kept: ReadonlyMap<string, Kept<D>>): Map<string, D> {
+  return new Map([...kept].map(([id, { design }]) => [id, design]));
+}
+
+function gather(
+  building: Building,
+  takedown: Takedown,
+  members: ReadonlyMap<string, MemberDesign>,
+  footings: ReadonlyMap<string, FootingDesign>,
+): ProjectResult {
   return {
     building,
     takedown,

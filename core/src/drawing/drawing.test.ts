@@ -63,8 +63,8 @@ describe('the plan', () => {
     const drawing = planDrawing({ building, level, selected: null, transfers: new Set(), width: 800, height: 420 });
     expectDrawn(drawing);
     const scales = drawing.marks.flatMap((mark) => {
-      if (mark.type !== 'line' || !mark.item) return [];
-      const beam = building.beams.get(mark.item)!;
+      const beam = mark.type === 'line' && mark.item ? building.beams.get(mark.item) : undefined;
+      if (mark.type !== 'line' || !beam) return [];
       const [[x1, y1], [x2, y2]] = mark.points as [[number, number], [number, number]];
       return [Math.hypot(x2 - x1, y2 - y1) / Math.hypot(beam.to.x - beam.from.x, beam.to.y - beam.from.y)];
     });

@@ -13,5 +13,7 @@ export { arrowPoints, bandPath, PAPER, PATTERNS, pointList, toSvg, type Palette 
 export { beamDiagram, type BeamDiagramInput } from './beamDiagram';
 export { sectionDrawing } from './sectionDrawing';
 export { footingDrawing } from './footingDrawing';
+export { fitView, planExtent, toPlan, toScreen, zoomed, type PlanView } from './planView';
+export { wallElevation, type WallElevationInput } from './wallElevation';
 export { planDrawing, type PlanInput } from './plan';
 export { riverDrawing, riverLayout, type RiverInput, type RiverNode } from './river';

@@ -1,22 +1,22 @@
-import type { Building, PlanPoint } from '../building';
-import { planLength, pointAlong } from '../building';
+import { planLength, pointAlong, type Building, type Panel, type PlanPoint, type Wall } from '../building';
 import { formatQuantity, type UnitSystem } from '../quantity';
+import { regionOf } from '../takedown';
 import { Pencil, type Drawing } from './drawing';
+import { fitView, toScreen, type PlanView } from './planView';
 
 export interface PlanInput {
   readonly building: Building;
   readonly level: string;
   readonly selected: string | null;
+  /** More that are chosen, when several are. */
+  readonly alsoSelected?: ReadonlySet<string>;
   readonly transfers: ReadonlySet<string>;
+  /** What is shown; the whole building when not given. */
+  readonly view?: PlanView;
+  /** Levels whose members are drawn faintly behind, to see what continues. */
+  readonly ghosts?: readonly string[];
   readonly width: number;
   readonly height: number;
-}
-
-interface Box {
-  readonly left: number;
-  readonly right: number;
-  readonly low: number;
-  readonly high: number;
 }
 
 /** Round lengths for a scale bar, mm. */
@@ -24,18 +24,6 @@ const BARS: Record<UnitSystem, readonly number[]> = {
   SI: [500, 1000, 2000, 5000, 10_000, 20_000, 50_000],
   US: [5, 10, 20, 50, 100, 200].map((feet) => feet * 304.8),
 };
-
-function extent(building: Building): Box {
-  const points: PlanPoint[] = [];
-  for (const members of [building.beams, building.walls]) for (const member of members.values()) points.push(member.from, member.to);
-  for (const members of [building.columns, building.hangers, building.footings])
-    for (const member of members.values()) points.push(member.at);
-  if (points.length === 0) return { left: 0, right: 10_000, low: 0, high: 8000 };
-  const xs = points.map((p) => p.x);
-  const ys = points.map((p) => p.y);
-  const [left, right, low, high] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-  return { left, right: Math.max(right, left + 1000), low, high: Math.max(high, low + 1000) };
-}
 
 /** Keeps marks apart: a place is free when no mark and no post stands in it. */
 class Places {
@@ -60,29 +48,175 @@ const ALONG = [0.42, 0.3, 0.58, 0.2, 0.7, 0.8, 0.12];
 class Plan {
   readonly pencil = new Pencil();
   private readonly places = new Places();
+  private readonly view: PlanView;
   private readonly scale: number;
-  private readonly x0: number;
-  private readonly y0: number;
-  private readonly box: Box;
 
   constructor(private readonly input: PlanInput) {
-    const { building, width, height } = input;
-    const box = extent(building);
-    const margin = 64;
-    this.scale = Math.min((width - 2 * margin) / (box.right - box.left), (height - 2 * margin) / (box.high - box.low));
-    this.x0 = (width - (box.right - box.left) * this.scale) / 2;
-    this.y0 = (height - 20 + (box.high - box.low) * this.scale) / 2;
-    this.box = box;
+    this.view = input.view ?? fitView(input.building, input.width, input.height);
+    this.scale = this.view.scale;
   }
 
-  private readonly place = ({ x, y }: PlanPoint): [number, number] => [
-    this.x0 + (x - this.box.left) * this.scale,
-    this.y0 - (y - this.box.low) * this.scale,
-  ];
+  private readonly place = (p: PlanPoint): [number, number] => toScreen(this.view, this.input.width, this.input.height, p);
+
+  /** False for what lies wholly outside the picture: it is not drawn. */
+  private isSeen(...points: readonly PlanPoint[]): boolean {
+    const { width, height } = this.input;
+    let [left, right, top, foot] = [Infinity, -Infinity, Infinity, -Infinity];
+    for (const point of points) {
+      const [x, y] = this.place(point);
+      left = Math.min(left, x);
+      right = Math.max(right, x);
+      top = Math.min(top, y);
+      foot = Math.max(foot, y);
+    }
+    return right > -20 && left < width + 20 && foot > -20 && top < height + 20;
+  }
 
   private look(id: string): { chosen: boolean; pen: 'accent' | 'ink' } {
-    const chosen = id === this.input.selected;
+    const chosen = id === this.input.selected || (this.input.alsoSelected?.has(id) ?? false);
     return { chosen, pen: chosen ? 'accent' : 'ink' };
+  }
+
+  gridlines(): void {
+    for (const { id, body } of this.input.building.gridlines) {
+      const [a, b] = [this.place(body.from), this.place(body.to)];
+      const { pen } = this.look(id);
+      this.pencil.line([a, b], pen === 'accent' ? 'accent' : 'faint', { width: 0.8, dash: [14, 3, 2, 3], item: id });
+      this.pencil.circle(a[0], a[1], 11, 'paper', pen === 'accent' ? 'accent' : 'soft', id);
+      this.pencil.text(a[0], a[1] + 4, body.label, { size: 11, anchor: 'middle', pen: pen === 'accent' ? 'accent' : 'soft', item: id });
+    }
+  }
+
+  /** What stands on other levels, faintly: does it continue? */
+  ghosts(): void {
+    const { building, ghosts = [] } = this.input;
+    for (const level of ghosts) {
+      for (const beam of building.beams.values())
+        if (beam.level === level && this.isSeen(beam.from, beam.to))
+          this.pencil.line([this.place(beam.from), this.place(beam.to)], 'faint', { width: 2 });
+      for (const wall of building.walls.values())
+        if ((wall.base === level || wall.top === level) && this.isSeen(wall.from, wall.to))
+          this.pencil.area(this.band(wall, wall.thickness), 'none', { pen: 'faint', width: 0.8 });
+      for (const column of building.columns.values())
+        if ((column.base === level || column.top === level) && this.isSeen(column.at)) {
+          const [x, y] = this.place(column.at);
+          this.pencil.rectangle(x - 7, y - 7, 14, 14, 'none', { pen: 'faint', width: 1 });
+        }
+    }
+  }
+
+  /** The outline of something with a line and a width on plan. */
+  private band(line: { from: PlanPoint; to: PlanPoint }, width: number, least = 3): [number, number][] {
+    const [a, b] = [this.place(line.from), this.place(line.to)];
+    const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
+    const half = Math.max(least, (width * this.scale) / 2);
+    const [nx, ny] = [(-(b[1] - a[1]) / length) * half, ((b[0] - a[0]) / length) * half];
+    return [
+      [a[0] + nx, a[1] + ny],
+      [b[0] + nx, b[1] + ny],
+      [b[0] - nx, b[1] - ny],
+      [a[0] - nx, a[1] - ny],
+    ];
+  }
+
+  /** Panels with their openings and the arrow of their span. */
+  panels(): void {
+    const { building, level } = this.input;
+    for (const [id, panel] of building.panels) {
+      if (panel.level !== level || !this.isSeen(...panel.outline)) continue;
+      const { chosen, pen } = this.look(id);
+      this.pencil.area(panel.outline.map(this.place), 'floor', { pen: chosen ? pen : 'faint', width: chosen ? 2 : 0.6, item: id });
+      for (const { outline } of panel.openings) {
+        const corners = outline.map(this.place);
+        this.pencil.area(corners, 'paper', { pen: 'soft', width: 0.8, item: id });
+        if (corners.length === 4) {
+          this.pencil.line([corners[0]!, corners[2]!], 'faint', { width: 0.6 });
+          this.pencil.line([corners[1]!, corners[3]!], 'faint', { width: 0.6 });
+        }
+      }
+      this.spanArrow(id, panel, pen);
+    }
+  }
+
+  private spanArrow(id: string, panel: Panel, pen: 'accent' | 'ink'): void {
+    const { area, x, y } = regionOf(panel.outline);
+    if (area === 0) return;
+    const centre = { x: x / area, y: y / area };
+    const reach = 0.3 * Math.sqrt(area);
+    const arms = panel.span === 'twoWay' ? [panel.direction, panel.direction + Math.PI / 2] : [panel.direction];
+    const ink = pen === 'accent' ? 'accent' : 'soft';
+    for (const angle of arms) {
+      const [dx, dy] = [Math.cos(angle) * reach, Math.sin(angle) * reach];
+      const ends = [
+        { x: centre.x - dx, y: centre.y - dy },
+        { x: centre.x + dx, y: centre.y + dy },
+      ].map(this.place);
+      if (Math.hypot(ends[1]![0] - ends[0]![0], ends[1]![1] - ends[0]![1]) > 24)
+        this.pencil.line(ends, ink, { width: 1, arrow: 'both', item: id });
+    }
+    const [px, py] = this.place(centre);
+    const upright = Math.abs(Math.sin(panel.direction)) > 0.7;
+    this.panelMarks.push({
+      x: upright ? px + 6 : px - (6.4 * panel.mark.length) / 2,
+      y: upright ? py + 4 : py - 5,
+      text: panel.mark,
+      id,
+      pen: ink,
+    });
+  }
+
+  private readonly panelMarks: { x: number; y: number; text: string; id: string; pen: 'accent' | 'soft' }[] = [];
+
+  /** Marks of panels, where nothing else is written. */
+  panelNames(): void {
+    for (const { x, y, text, id, pen } of this.panelMarks) {
+      if (!this.places.isFree(x, y - 10, textWidth(text), 12)) continue;
+      this.places.take(x, y - 10, textWidth(text), 12);
+      this.pencil.text(x, y, text, { size: 10.5, pen, halo: true, item: id });
+    }
+  }
+
+  /** What is to be taken away, dotted. */
+  removed(): void {
+    const { building, level } = this.input;
+    for (const item of building.removed) {
+      if (item.kind === 'load') continue;
+      const { id, kind, body } = item;
+      const here = 'level' in body ? body.level === level : 'base' in body && (body.base === level || body.top === level);
+      if (!here) continue;
+      const dotted = { width: 1.2, dash: [2, 4], item: id };
+      if ('outline' in body) this.pencil.line([...body.outline, body.outline[0]!].map(this.place), 'soft', dotted);
+      else if ('from' in body)
+        this.pencil.line([this.place(body.from), this.place(body.to)], 'soft', { ...dotted, width: kind === 'wall' ? 4 : 1.5 });
+      else if ('at' in body) {
+        const [x, y] = this.place(body.at);
+        this.pencil.line(
+          [
+            [x - 5, y - 5],
+            [x + 5, y + 5],
+          ],
+          'soft',
+          { item: id },
+        );
+        this.pencil.line(
+          [
+            [x - 5, y + 5],
+            [x + 5, y - 5],
+          ],
+          'soft',
+          { item: id },
+        );
+      }
+    }
+  }
+
+  stripFootings(): void {
+    const { building, level } = this.input;
+    for (const [id, strip] of building.stripFootings) {
+      if (strip.level !== level || !this.isSeen(strip.from, strip.to)) continue;
+      const { chosen, pen } = this.look(id);
+      this.pencil.area(this.band(strip, strip.width ?? 600, 6), 'concrete', { pen, width: chosen ? 2 : 1, item: id });
+    }
   }
 
   /** Floor and roof strips as washes over both sides of their beam. */
@@ -111,25 +245,28 @@ class Plan {
     for (const [id, wall] of building.walls) {
       const starts = wall.base === level;
       if (!starts && wall.top !== level) continue;
-      const [a, b] = [this.place(wall.from), this.place(wall.to)];
-      const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
-      const half = Math.max(3, (215 * this.scale) / 2);
-      const [nx, ny] = [(-(b[1] - a[1]) / length) * half, ((b[0] - a[0]) / length) * half];
-      const outline: [number, number][] = [
-        [a[0] + nx, a[1] + ny],
-        [b[0] + nx, b[1] + ny],
-        [b[0] - nx, b[1] - ny],
-        [a[0] - nx, a[1] - ny],
-      ];
+      if (!this.isSeen(wall.from, wall.to)) continue;
       const { chosen, pen } = this.look(id);
-      this.pencil.area(outline, starts ? 'masonry' : 'none', { pen, width: chosen ? 2 : 1, item: id });
+      const fill = starts && wall.bears !== 'no' ? 'masonry' : 'none';
+      const ink = chosen ? pen : wall.status === 'existing' ? 'soft' : 'ink';
+      this.pencil.area(this.band(wall, wall.thickness), fill, { pen: ink, width: chosen ? 2 : 1, item: id });
+      this.openings(wall);
     }
+  }
+
+  /** Openings of a wall as gaps in it. */
+  private openings(wall: Wall): void {
+    for (const { from, to } of wall.openings)
+      this.pencil.area(this.band({ from: pointAlong(wall, from), to: pointAlong(wall, to) }, wall.thickness), 'paper', {
+        pen: 'soft',
+        width: 0.6,
+      });
   }
 
   beams(): void {
     const { building, level } = this.input;
     for (const [id, beam] of building.beams) {
-      if (beam.level !== level) continue;
+      if (beam.level !== level || !this.isSeen(beam.from, beam.to)) continue;
       const { chosen, pen } = this.look(id);
       const dash = beam.role === 'truss' ? [9, 3] : beam.status === 'existing' ? [12, 2] : undefined;
       this.pencil.line([this.place(beam.from), this.place(beam.to)], pen, {
@@ -160,13 +297,13 @@ class Plan {
       });
     };
     for (const [id, footing] of building.footings) {
-      if (footing.level !== level) continue;
+      if (footing.level !== level || !this.isSeen(footing.at)) continue;
       square(footing.at, Math.max(10, ((footing.width ?? 900) * this.scale) / 2), 'concrete', id);
       note(footing.at, footing.mark);
     }
     for (const starting of [true, false])
       for (const [id, column] of building.columns) {
-        if ((starting ? column.base : column.top) !== level) continue;
+        if ((starting ? column.base : column.top) !== level || !this.isSeen(column.at)) continue;
         square(column.at, starting ? 6 : 3.5, starting ? 'paper' : 'ink', id);
         note(column.at, column.mark);
       }
@@ -188,21 +325,34 @@ class Plan {
   /** Marks of beams and walls, each at the first place along it where nothing else is written. */
   lineMarks(): void {
     const { building, level, transfers } = this.input;
-    for (const [id, wall] of building.walls) if (wall.base === level || wall.top === level) this.lineMark(id, wall, wall.mark, false);
+    for (const [id, strip] of building.stripFootings)
+      if (strip.level === level && this.isSeen(strip.from, strip.to)) this.lineMark(id, strip, strip.mark, false);
+    for (const [id, wall] of building.walls)
+      if ((wall.base === level || wall.top === level) && this.isSeen(wall.from, wall.to))
+        this.lineMark(id, wall, wall.bears === 'open' ? `${wall.mark} carries?` : wall.mark, false);
     for (const [id, beam] of building.beams)
-      if (beam.level === level) this.lineMark(id, beam, transfers.has(id) ? `${beam.mark} transfer` : beam.mark, true);
+      if (beam.level === level && this.isSeen(beam.from, beam.to))
+        this.lineMark(id, beam, transfers.has(id) ? `${beam.mark} transfer` : beam.mark, true);
   }
 
   private lineMark(id: string, line: { from: PlanPoint; to: PlanPoint }, text: string, bold: boolean): void {
     const [a, b] = [this.place(line.from), this.place(line.to)];
     const upright = Math.abs(b[1] - a[1]) > Math.abs(b[0] - a[0]);
     const width = textWidth(text);
-    const at = (t: number) => {
+    // beside the line on one side or the other, wherever along it nothing else is written
+    const places = ALONG.flatMap((t) => {
       const [mx, my] = [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t];
-      return upright ? { x: mx + 8, y: my - 7 } : { x: mx - width / 2, y: my - 18 };
-    };
-    const t = ALONG.find((candidate) => this.places.isFree(at(candidate).x, at(candidate).y, width, 13)) ?? ALONG[0]!;
-    const { x, y } = at(t);
+      return upright
+        ? [
+            { x: mx + 8, y: my - 7 },
+            { x: mx - 8 - width, y: my - 7 },
+          ]
+        : [
+            { x: mx - width / 2, y: my - 18 },
+            { x: mx - width / 2, y: my + 5 },
+          ];
+    });
+    const { x, y } = places.find((place) => this.places.isFree(place.x, place.y, width, 13)) ?? places[0]!;
     this.places.take(x, y, width, 13);
     this.pencil.text(upright ? x : x + width / 2, y + 11, text, {
       size: 11.5,
@@ -219,6 +369,8 @@ class Plan {
     const { width, height } = this.input;
     const bar = BARS[units].filter((length) => length * this.scale <= width / 3).at(-1) ?? BARS[units][0]!;
     const [x, y] = [24, height - 14];
+    const words = formatQuantity(bar, 'length', units, { figures: 3 });
+    this.pencil.rectangle(x - 8, y - 9, bar * this.scale + 24 + textWidth(words), 18, 'paper', { opacity: 0.9 });
     this.pencil.line(
       [
         [x, y],
@@ -235,18 +387,24 @@ class Plan {
         ],
         'ink',
       );
-    this.pencil.text(x + bar * this.scale + 8, y + 4, formatQuantity(bar, 'length', units, { figures: 3 }), { size: 10.5, pen: 'soft' });
+    this.pencil.text(x + bar * this.scale + 8, y + 4, words, { size: 10.5, pen: 'soft' });
   }
 }
 
 /** A level on plan, to scale, with everything that stands, starts or ends on it. */
 export function planDrawing(input: PlanInput): Drawing {
   const plan = new Plan(input);
+  plan.ghosts();
+  plan.panels();
   plan.strips();
+  plan.gridlines();
+  plan.removed();
+  plan.stripFootings();
   plan.walls();
   plan.beams();
   plan.posts();
   plan.lineMarks();
+  plan.panelNames();
   plan.scaleBar();
   const name = input.building.levels.find((entry) => entry.id === input.level)?.body.name ?? '';
   return { width: input.width, height: input.height, title: `Plan of ${name}, to scale`, marks: plan.pencil.marks };

@@ -396,8 +396,12 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
       ? { text: 'None.' }
       : table(
           ['*', '*', '*'],
-          ['what', 'why', 'what to do'],
-          looseEnds.map((end) => [end.title, end.why, end.remedy]),
+          ['what', 'why', 'what to do, or why it was dismissed'],
+          looseEnds.map((end) => [
+            end.title,
+            end.why,
+            end.dismissed ? `Dismissed by ${end.dismissed.by}: ${end.dismissed.reason}` : end.remedy,
+          ]),
         ),
   );
   for (const id of takedown.order) {

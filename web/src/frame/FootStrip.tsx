@@ -8,6 +8,7 @@ export function FootStrip() {
   const { save } = useProjectState();
   const { project } = useParams();
   const force = (value: number) => formatQuantity(value, 'force', units, { figures: 4, bare: true });
+  const loose = computed.looseEnds.filter((end) => !end.dismissed).length;
   const open = computed.assumptions.filter((assumption) => !assumption.answer).length;
   return (
     <footer className="no-print flex h-8 shrink-0 items-center gap-4 overflow-hidden border-t border-rule bg-wash px-4 text-[12px] whitespace-nowrap">
@@ -28,8 +29,8 @@ export function FootStrip() {
         })}
         {computed.balance.length === 0 ? <li className="text-soft">no load yet</li> : null}
       </ul>
-      <Link to={`/projects/${project}/package#loose-ends`} className={computed.looseEnds.length ? 'font-semibold text-oxide' : 'text-soft'}>
-        {computed.looseEnds.length} loose {computed.looseEnds.length === 1 ? 'end' : 'ends'}
+      <Link to={`/projects/${project}/package#loose-ends`} className={loose ? 'font-semibold text-oxide' : 'text-soft'}>
+        {loose} loose {loose === 1 ? 'end' : 'ends'}
       </Link>
       <Link to={`/projects/${project}/package#assumptions`} className={open ? '' : 'text-soft'}>
         {open} assumption{open === 1 ? '' : 's'} open

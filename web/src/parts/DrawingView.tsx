@@ -135,6 +135,7 @@ export function DrawingView({ drawing, onPick, nameOf, onKeyDown, className }: D
         return (
           <g
             key={i}
+            data-pick={item}
             onClick={pick}
             style={{ cursor: 'pointer' }}
             {...(first

@@ -3,11 +3,11 @@ import {
   BadInput,
   beamDiagram,
   BeamModel,
-  computeProject,
   contextOf,
   findSection,
   gradeFor,
   PlinthError,
+  ProjectEngine,
   sheetFor,
   trySections,
   why,
@@ -22,10 +22,52 @@ import {
   type SizingRequest,
 } from '@plinth/core';
 
-/** What crosses from the worker: everything of a result that can be cloned. The building is assembled again outside. */
+/** What a screen holds of a result: everything but the building, which is assembled again outside. */
 export type Computed = Omit<ProjectResult, 'building'>;
 
+/** What changed in a keyed part of a result since it was sent last. */
+export interface Delta<V> {
+  readonly set: readonly (readonly [string, V])[];
+  readonly gone: readonly string[];
+}
+
+type Takedown = ProjectResult['takedown'];
+type ValueOf<M> = M extends ReadonlyMap<string, infer V> ? V : never;
+
+/** What crosses from the worker: large parts as what changed in them. */
+export interface ComputedChange extends Omit<Computed, 'takedown' | 'members' | 'footings'> {
+  readonly takedown: Omit<Takedown, 'members' | 'bearers' | 'panels'> & {
+    readonly members: Delta<ValueOf<Takedown['members']>>;
+    readonly bearers: Delta<ValueOf<Takedown['bearers']>>;
+    readonly panels: Delta<ValueOf<Takedown['panels']>>;
+  };
+  readonly members: Delta<ValueOf<Computed['members']>>;
+  readonly footings: Delta<ValueOf<Computed['footings']>>;
+}
+
 let result: ProjectResult | null = null;
+const items = new Map<string, Item>();
+const project = new ProjectEngine();
+/** What the screen holds of each keyed part. */
+const sent = {
+  members: new Map<string, unknown>(),
+  bearers: new Map<string, unknown>(),
+  panels: new Map<string, unknown>(),
+  designs: new Map<string, unknown>(),
+  footings: new Map<string, unknown>(),
+};
+
+function deltaOf<V>(last: Map<string, unknown>, now: ReadonlyMap<string, V>): Delta<V> {
+  const set: [string, V][] = [];
+  for (const [id, value] of now)
+    if (last.get(id) !== value) {
+      set.push([id, value]);
+      last.set(id, value);
+    }
+  const gone = last.size === now.size ? [] : [...last.keys()].filter((id) => !now.has(id));
+  for (const id of gone) last.delete(id);
+  return { set, gone };
+}
 
 function held(): ProjectResult {
   if (!result) throw new BadInput('nothing has been computed yet');
@@ -34,16 +76,30 @@ function held(): ProjectResult {
 
 /** The engine beside the screen: it holds the project as computed last and answers questions about it. */
 const engine = {
-  /** Takes down and designs the project. Gives the reason in words when it cannot. */
-  compute(items: readonly Item[]): Computed | { readonly failed: string } {
+  /** Takes changed items in, takes down and designs what they touch. Gives the reason in words when it cannot. */
+  compute(changed: readonly Item[], removed: readonly string[]): ComputedChange | { readonly failed: string } {
+    for (const id of removed) items.delete(id);
+    for (const item of changed) items.set(item.id, item);
     try {
-      result = computeProject(items);
+      result = project.run([...items.values()]);
     } catch (error) {
       if (!(error instanceof PlinthError)) throw error;
       return { failed: error.message };
     }
     const { takedown, members, footings, balance, looseEnds, assumptions } = result;
-    return { takedown, members, footings, balance, looseEnds, assumptions };
+    return {
+      takedown: {
+        ...takedown,
+        members: deltaOf(sent.members, takedown.members),
+        bearers: deltaOf(sent.bearers, takedown.bearers),
+        panels: deltaOf(sent.panels, takedown.panels),
+      },
+      members: deltaOf(sent.designs, members),
+      footings: deltaOf(sent.footings, footings),
+      balance,
+      looseEnds,
+      assumptions,
+    };
   },
 
   sheet(id: string, philosophy?: string): readonly Entry[] {

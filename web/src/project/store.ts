@@ -1,8 +1,8 @@
 import { wrap, type Remote } from 'comlink';
-import { assemble, PlinthError, readItem, type Building, type Change, type Item } from '@plinth/core';
+import { assemble, PlinthError, readItem, withFoundSupports, type Building, type Change, type Item } from '@plinth/core';
 import type { ApiItem, CommandReply, ProjectSnapshot } from '@plinth/api';
 import { api, ServerError } from './api';
-import type { Computed, Engine } from './engine.worker';
+import type { Computed, ComputedChange, Delta, Engine } from './engine.worker';
 
 export type SaveState = 'saved' | 'saving' | 'not saved';
 
@@ -34,6 +34,9 @@ export class ProjectStore {
   private events: EventSource | null = null;
   private queue: Promise<unknown> = Promise.resolve();
   private computing = false;
+  /** Bodies that the worker holds, and what it has made of them. */
+  private readonly given = new Map<string, unknown>();
+  private held: Computed | null = null;
   private again = false;
   private unsent = 0;
 
@@ -98,6 +101,19 @@ export class ProjectStore {
     return next;
   }
 
+  /** What the worker has not seen yet. */
+  private sinceLast(items: ReadonlyMap<string, ApiItem>): { changed: Item[]; removed: string[] } {
+    const changed: Item[] = [];
+    for (const [id, item] of items)
+      if (this.given.get(id) !== item.body) {
+        changed.push({ id, kind: item.kind, body: item.body } as Item);
+        this.given.set(id, item.body);
+      }
+    const removed = this.given.size === items.size ? [] : [...this.given.keys()].filter((id) => !items.has(id));
+    for (const id of removed) this.given.delete(id);
+    return { changed, removed };
+  }
+
   /** Recomputes; edits that come meanwhile are taken together in one more run. */
   private async compute(): Promise<void> {
     if (this.computing) {
@@ -108,11 +124,17 @@ export class ProjectStore {
     try {
       do {
         this.again = false;
-        const list = [...this.state.items.values()].map(({ id, kind, body }) => ({ id, kind, body }) as Item);
-        const computed = await this.engine.compute(list);
+        const { items } = this.state;
+        const { changed, removed } = this.sinceLast(items);
+        const reply = await this.engine.compute(changed, removed);
+        if ('failed' in reply) {
+          this.set({ failed: reply.failed, computed: null, building: null });
+          continue;
+        }
+        this.held = merged(this.held, reply);
         if (this.again) continue;
-        if ('failed' in computed) this.set({ failed: computed.failed, computed: null, building: null });
-        else this.set({ failed: null, computed, building: assemble(list) });
+        const building = withFoundSupports(assemble([...items.values()] as unknown as Item[]), this.held.takedown);
+        this.set({ failed: null, computed: this.held, building });
       } while (this.again);
     } finally {
       this.computing = false;
@@ -189,6 +211,30 @@ export class ProjectStore {
       return reply.summary;
     });
   }
+}
+
+/** What is held with what changed put in. */
+function merged(held: Computed | null, change: ComputedChange): Computed {
+  const { takedown } = change;
+  return {
+    ...change,
+    takedown: {
+      ...takedown,
+      members: applied(held?.takedown.members, takedown.members),
+      bearers: applied(held?.takedown.bearers, takedown.bearers),
+      panels: applied(held?.takedown.panels, takedown.panels),
+    },
+    members: applied(held?.members, change.members),
+    footings: applied(held?.footings, change.footings),
+  };
+}
+
+function applied<V>(held: ReadonlyMap<string, V> | undefined, { set, gone }: Delta<V>): ReadonlyMap<string, V> {
+  if (held && set.length === 0 && gone.length === 0) return held;
+  const next = new Map(held);
+  for (const id of gone) next.delete(id);
+  for (const [id, value] of set) next.set(id, value);
+  return next;
 }
 
 const WHO = 'plinth.who';

@@ -1,6 +1,6 @@
 import { defaultBrief, item, type Item } from '../../building';
 
-/** Ebbwick Sail Loft: a made-up boathouse. Grid A to D along x at 5.4 m, 1 to 3 along y at 4.5 m. */
+/** Ebbwick Sail Loft: a made-up boathouse, drawn: what rests on what is found from the plan. Grid A to D along x at 5.4 m, 1 to 3 along y at 4.5 m. */
 const X = { A: 0, B: 5400, C: 10800, D: 16200 } as const;
 const Y = { 1: 0, 2: 4500, 3: 9000 } as const;
 type Line = keyof typeof X;
@@ -61,9 +61,39 @@ const buildUps = [
   }),
 ];
 
-function strip(buildUp: string, from: number, to: number, width: number, label: string, pitch: number | string = 0) {
-  return { buildUp, from, to, widthStart: width, widthEnd: width, label, pitch };
+const rectangle = (x1: number, y1: number, x2: number, y2: number) => [
+  { x: x1, y: y1 },
+  { x: x2, y: y1 },
+  { x: x2, y: y2 },
+  { x: x1, y: y2 },
+];
+/** Spans of panels: purlins and deck along x, joists along y. */
+const ALONG_X = 0;
+const ALONG_Y = Math.PI / 2;
+
+function panel(
+  mark: string,
+  level: string,
+  buildUp: string,
+  outline: { x: number; y: number }[],
+  direction: number,
+  more: object = {},
+): Item {
+  return item('panel', mark, { mark, level, buildUp, outline, direction, ...more });
 }
+
+/** What stands on the plan is found to rest on what lies beneath it. */
+const found = { supportsFound: true, supports: [] as { at: number; by: string; holdsDown: boolean }[] };
+const stands = { supportsFound: true, by: null } as const;
+
+const gridlines = [
+  ...(['A', 'B', 'C', 'D'] as const).map((label) =>
+    item('gridline', `grid-${label}`, { label, from: { x: X[label], y: -1500 }, to: { x: X[label], y: 10_500 } }),
+  ),
+  ...([1, 2, 3] as const).map((row) =>
+    item('gridline', `grid-${row}`, { label: String(row), from: { x: -1500, y: Y[row] }, to: { x: 18_900, y: Y[row] } }),
+  ),
+];
 
 /** Trusses span along y over 9 m; each stands on two posts. */
 const trusses = (['A', 'B', 'C', 'D'] as const).map((line, i) =>
@@ -74,13 +104,17 @@ const trusses = (['A', 'B', 'C', 'D'] as const).map((line, i) =>
     to: at(line, 3),
     role: 'truss',
     ownWeight: '0.95 kN/m',
+    supportsFound: true,
     supports: [
       { at: 0, by: `P${2 * i + 1}`, holdsDown: true },
       { at: 9000, by: `P${2 * i + 2}`, holdsDown: true },
     ],
-    strips: [strip('roof-deck', 0, 9000, i === 0 || i === 3 ? 2700 : 5400, 'roof', '18 deg')],
     note: i >= 2 ? 'Carries the gallery on rods.' : '',
   }),
+);
+
+const roof = (['A', 'B', 'C'] as const).map((line, i) =>
+  panel(`RP${i + 1}`, 'roof', 'roof-deck', rectangle(X[line], 0, X[line] + 5400, 9000), ALONG_X, { pitch: '18 deg' }),
 );
 
 const posts = (['A', 'B', 'C', 'D'] as const).flatMap((line, i) =>
@@ -90,7 +124,7 @@ const posts = (['A', 'B', 'C', 'D'] as const).flatMap((line, i) =>
       at: at(line, row),
       base: 'loft',
       top: 'roof',
-      by: line === 'B' ? (row === 1 ? 'TG1' : 'TG2') : `C-${line}${row}`,
+      ...stands,
       section: 'SHS 150x150x6.3',
       ownWeight: '0.3 kN/m',
       note: line === 'B' ? 'Nothing beneath it: the boat bay.' : '',
@@ -108,7 +142,7 @@ const columns = COLUMN_PLACES.map(({ line, row, name }) =>
     at: at(line, row),
     base: 'formation',
     top: 'loft',
-    by: `F-${name}`,
+    ...stands,
     section: 'UC 203x203x46',
     ownWeight: '0.5 kN/m',
   }),
@@ -126,11 +160,7 @@ const loft: Item[] = [
     to: at('C', 1),
     section: 'UB 610x229x101',
     ownWeight: '1.0 kN/m',
-    supports: [
-      { at: 0, by: 'C-A1' },
-      { at: '10.8 m', by: 'C-C1' },
-    ],
-    strips: [strip('loft-floor', 0, 10800, 2250, 'band of loft floor')],
+    ...found,
     restraint: 'floor',
     note: 'Takes post P3 over the boat bay.',
   }),
@@ -141,11 +171,7 @@ const loft: Item[] = [
     to: at('C', 3),
     section: 'UB 533x210x92',
     ownWeight: '1.0 kN/m',
-    supports: [
-      { at: 0, by: 'C-A3' },
-      { at: '10.8 m', by: 'C-C3' },
-    ],
-    strips: [strip('loft-floor', 0, 10800, 600, 'walkway')],
+    ...found,
     restraint: 'points',
     restraintPoints: ['3.6 m', '5.4 m'],
     note: 'Takes post P4 and the hoist beam.',
@@ -155,26 +181,20 @@ const loft: Item[] = [
     level: 'loft',
     from: at('A', 2),
     to: at('C', 2),
-    section: 'UB 533x210x92',
+    section: 'UB 610x229x113',
     ownWeight: '0.8 kN/m',
-    supports: [
-      { at: 0, by: 'C-A2' },
-      { at: '10.8 m', by: 'C-C2' },
-    ],
-    strips: [strip('loft-floor', 0, 10800, 2250, 'band of loft floor')],
+    ...found,
     restraint: 'floor',
   }),
+  panel('L1', 'loft', 'loft-floor', rectangle(0, Y[1], X.C, Y[2]), ALONG_Y, { note: 'Band of loft floor beside the boat bay.' }),
   item('beam', 'HB1', {
     mark: 'HB1',
     level: 'loft',
     from: { x: 3600, y: Y[2] },
     to: { x: 3600, y: Y[3] },
-    section: 'UB 254x146x31',
+    section: 'UB 305x165x46',
     ownWeight: '0.4 kN/m',
-    supports: [
-      { at: 0, by: 'B1' },
-      { at: '4.5 m', by: 'TG2' },
-    ],
+    ...found,
     note: 'Chain hoist over the void.',
   }),
   item('load', 'hoist-lift', {
@@ -194,20 +214,50 @@ const loft: Item[] = [
     at: '2.25 m',
     force: '1.8 kN',
   }),
+  // a walkway along the water side of the void
+  item('beam', 'B6', {
+    mark: 'B6',
+    level: 'loft',
+    from: at('A', 2),
+    to: at('A', 3),
+    section: 'UB 254x102x22',
+    ownWeight: '0.25 kN/m',
+    ...found,
+  }),
+  item('beam', 'WB1', {
+    mark: 'WB1',
+    level: 'loft',
+    from: { x: X.A, y: 7800 },
+    to: { x: 3600, y: 7800 },
+    section: 'UB 203x102x23',
+    ownWeight: '0.25 kN/m',
+    ...found,
+    restraint: 'floor',
+  }),
+  item('beam', 'WB2', {
+    mark: 'WB2',
+    level: 'loft',
+    from: { x: 3600, y: 7800 },
+    to: { x: X.C, y: 7800 },
+    section: 'UB 305x102x28',
+    ownWeight: '0.3 kN/m',
+    ...found,
+    restraint: 'floor',
+  }),
+  panel('L2', 'loft', 'loft-floor', rectangle(0, 7800, X.C, Y[3]), ALONG_Y, { note: 'Walkway.' }),
   // the workshop side: continuous beams over three columns, floor spanning between them
   item('beam', 'B2', {
     mark: 'B2',
     level: 'loft',
     from: at('C', 1),
     to: at('C', 3),
-    section: 'UB 305x165x40',
+    section: 'UB 305x165x46',
     ownWeight: '0.5 kN/m',
+    supportsFound: true,
     supports: [
       { at: 0, by: 'C-C1', holdsDown: true },
-      { at: '4.5 m', by: 'C-C2' },
       { at: '9 m', by: 'C-C3', holdsDown: true },
     ],
-    strips: [strip('loft-floor', 4500, 9000, 2700, 'workshop floor')],
     restraint: 'floor',
   }),
   item('beam', 'B3', {
@@ -215,27 +265,26 @@ const loft: Item[] = [
     level: 'loft',
     from: at('D', 1),
     to: at('D', 3),
-    section: 'UB 305x165x40',
+    section: 'UB 305x165x46',
     ownWeight: '0.5 kN/m',
+    supportsFound: true,
     supports: [
       { at: 0, by: 'C-D1', holdsDown: true },
-      { at: '4.5 m', by: 'C-D2' },
       { at: '9 m', by: 'C-D3', holdsDown: true },
     ],
-    strips: [strip('loft-floor', 0, 9000, 2700, 'workshop floor')],
     restraint: 'floor',
   }),
+  panel('L3', 'loft', 'loft-floor', rectangle(X.C, Y[2], X.D, Y[3]), ALONG_X, { note: 'Workshop floor.' }),
   item('beam', 'B4', {
     mark: 'B4',
     level: 'loft',
     from: at('C', 1),
     to: at('D', 1),
-    section: 'UB 254x102x28',
+    section: 'UB 254x146x43',
     ownWeight: '0.35 kN/m',
-    supports: [
-      { at: 0, by: 'C-C1' },
-      { at: '5.4 m', by: 'C-D1' },
-    ],
+    ...found,
+    restraint: 'points',
+    restraintPoints: ['2.4 m'],
     note: 'Edge of the stair.',
   }),
   item('beam', 'B5', {
@@ -243,12 +292,9 @@ const loft: Item[] = [
     level: 'loft',
     from: at('C', 2),
     to: at('D', 2),
-    section: 'UB 305x165x46',
+    section: 'UB 305x165x54',
     ownWeight: '0.5 kN/m',
-    supports: [
-      { at: 0, by: 'C-C2' },
-      { at: '5.4 m', by: 'C-D2' },
-    ],
+    ...found,
     restraint: 'points',
     restraintPoints: ['2.4 m'],
   }),
@@ -256,86 +302,104 @@ const loft: Item[] = [
   item('beam', 'TB1', {
     mark: 'TB1',
     level: 'loft',
-    from: { x: 13200, y: Y[1] },
-    to: { x: 13200, y: Y[2] },
-    section: 'UB 254x146x37',
+    from: { x: 13_200, y: Y[1] },
+    to: { x: 13_200, y: Y[2] },
+    section: 'UB 254x146x43',
     ownWeight: '0.4 kN/m',
-    supports: [
-      { at: 0, by: 'B4' },
-      { at: '4.5 m', by: 'B5' },
-    ],
+    ...found,
+    restraint: 'floor',
     note: 'Carries the stair wall W1.',
+  }),
+  panel('L4', 'loft', 'loft-floor', rectangle(X.C, Y[1], 13_200, Y[2]), ALONG_X, { note: 'Lobby before the stair.' }),
+  panel('L5', 'loft', 'loft-floor', rectangle(13_200, Y[1], X.D, Y[2]), ALONG_X, {
+    openings: [{ label: 'stair', outline: rectangle(13_200, 900, X.D, 3400) }],
+    note: 'Half landing and floor around the stair.',
   }),
   item('wall', 'W1', {
     mark: 'W1',
-    from: { x: 13200, y: 600 },
-    to: { x: 13200, y: 4400 },
+    from: { x: 13_200, y: 600 },
+    to: { x: 13_200, y: 4400 },
     base: 'loft',
     top: 'gallery',
     weight: '4.7 kN/m2',
     construction: '215 brick, plastered',
-    bears: 'yes',
-    bearsReason: 'It carries itself: a weight to be carried.',
-    by: 'TB1',
+    ...stands,
+    openings: [{ from: '1.4 m', to: '2.3 m', head: '2.1 m' }],
+    openingsRule: 'around',
+    bears: 'no',
+    bearsReason: 'The gallery hangs from the roof and passes it by; it carries itself.',
+    braces: true,
   }),
   item('wall', 'W2', {
     mark: 'W2',
-    from: { x: 13300, y: Y[2] },
-    to: { x: 16000, y: Y[2] },
+    from: { x: 13_300, y: Y[2] },
+    to: { x: 16_000, y: Y[2] },
     base: 'loft',
     top: 'gallery',
     weight: '4.7 kN/m2',
     construction: '215 brick, plastered',
-    bears: 'yes',
-    bearsReason: 'It carries itself: a weight to be carried.',
-    by: 'B5',
+    ...stands,
+    bears: 'no',
+    bearsReason: 'Joists run beside it; it carries itself.',
   }),
-  item('beam', 'OB1', {
-    mark: 'OB1',
-    level: 'loft',
-    from: { x: X.C, y: 7000 },
-    to: { x: 18600, y: 7000 },
-    section: 'UB 305x102x28',
-    ownWeight: '0.3 kN/m',
-    supports: [
-      { at: 0, by: 'B2' },
-      { at: '5.4 m', by: 'B3' },
-    ],
-    strips: [strip('landing-floor', 5400, 7800, 1800, 'overhanging landing')],
-    restraint: 'points',
-    restraintPoints: ['2.7 m', '7.8 m'],
-    note: 'The landing overhangs by 2.4 m and lifts the far end.',
+  item('wall', 'W3', {
+    mark: 'W3',
+    from: { x: 1200, y: Y[2] },
+    to: { x: 5000, y: Y[2] },
+    base: 'loft',
+    top: 'gallery',
+    weight: '0.9 kN/m2',
+    thickness: 120,
+    construction: 'stud, boarded, with glazing to the void',
+    ...stands,
+    status: 'existing',
+    note: 'Drawn as a screen to the boat bay.',
   }),
-];
-
-const gallery: Item[] = (['C', 'D'] as const).flatMap((line, i) => [
-  item('beam', `GB${i + 1}`, {
-    mark: `GB${i + 1}`,
-    level: 'gallery',
-    from: { x: X[line], y: 2200 },
-    to: { x: X[line], y: 6800 },
-    section: 'UB 203x102x23',
-    ownWeight: '0.3 kN/m',
-    supports: [
-      { at: '0.3 m', by: `R${2 * i + 1}` },
-      { at: '4.3 m', by: `R${2 * i + 2}` },
-    ],
-    strips: [strip('gallery-floor', 0, 4600, 2700, 'gallery')],
-    restraint: 'points',
-    restraintPoints: [0, '2.3 m', '4.6 m'],
-  }),
-  ...[2500, 6500].map((y, j) =>
-    item('hanger', `R${2 * i + j + 1}`, {
-      mark: `R${2 * i + j + 1}`,
-      at: { x: X[line], y },
-      top: 'roof',
-      base: 'gallery',
-      by: `T${i + 3}`,
-      ownWeight: '0.03 kN/m',
-      note: '24 mm rod',
+  ...[6100, 7900].map((y, i) =>
+    item('beam', `OB${i + 1}`, {
+      mark: `OB${i + 1}`,
+      level: 'loft',
+      from: { x: X.C, y },
+      to: { x: 18_600, y },
+      section: 'UB 254x102x25',
+      ownWeight: '0.3 kN/m',
+      supportsFound: true,
+      supports: i === 0 ? [{ at: 0, by: 'B2', holdsDown: true }] : [],
+      restraint: 'points',
+      restraintPoints: ['2.7 m', '7.8 m'],
+      note: `The landing overhangs by 2.4 m and lifts the far end${i === 0 ? ', which is bolted down' : ''}.`,
     }),
   ),
-]);
+  panel('L6', 'loft', 'landing-floor', rectangle(X.D, 6100, 18_600, 7900), ALONG_Y, { note: 'Overhanging landing.' }),
+];
+
+const gallery: Item[] = [
+  ...(['C', 'D'] as const).flatMap((line, i) => [
+    item('beam', `GB${i + 1}`, {
+      mark: `GB${i + 1}`,
+      level: 'gallery',
+      from: { x: X[line], y: 2200 },
+      to: { x: X[line], y: 6800 },
+      section: 'UB 203x102x23',
+      ownWeight: '0.3 kN/m',
+      ...found,
+      restraint: 'points',
+      restraintPoints: [0, '2.3 m', '4.6 m'],
+    }),
+    ...[2500, 6500].map((y, j) =>
+      item('hanger', `R${2 * i + j + 1}`, {
+        mark: `R${2 * i + j + 1}`,
+        at: { x: X[line], y },
+        top: 'roof',
+        base: 'gallery',
+        ...stands,
+        ownWeight: '0.03 kN/m',
+        note: '24 mm rod',
+      }),
+    ),
+  ]),
+  panel('G1', 'gallery', 'gallery-floor', rectangle(X.C, 2200, X.D, 6800), ALONG_X),
+];
 
 const brief = item('brief', 'brief', {
   ...defaultBrief('Ebbwick Sail Loft', 'european'),
@@ -356,6 +420,8 @@ export function ebbwickSailLoft(): Item[] {
     ...loft,
     ...posts,
     ...trusses,
+    ...roof,
+    ...gridlines,
     ...gallery,
     item('answer', 'answer-restraint-tg1', {
       key: 'TG1:restraint-floor',

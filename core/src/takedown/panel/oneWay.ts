@@ -75,6 +75,8 @@ export function shareOneWay(
     const beneath = supports.filter((s) => s.v1 < middle && s.v2 > middle).sort((a, b) => inOrder(a, b, middle));
     for (let i = 0; i + 1 < crossed.length; i += 2) {
       const [from, to] = [crossed[i]!, crossed[i + 1]!];
+      // an opening that reaches the edge leaves nothing beside it
+      if (at(to, middle) - at(from, middle) < 1e-3) continue;
       const under = supportsOf(from, to, beneath, middle, reach);
       if (under.length < 2) {
         const reason = under.length === 0 ? 'no support' : 'one support';

@@ -3,7 +3,7 @@ import { DrawingView } from '../../parts/DrawingView';
 import { Ladder, StateWord, UtilisationBar } from '../../parts/Ladder';
 import { SidePanel } from '../../parts/SidePanel';
 import { useItems, useProject, useView } from '../../project/context';
-import { FootingForm } from '../survey/Inspector';
+import { FootingForm } from '../survey/forms/PostForms';
 
 /** Pads: what they get, how large they must be, and how they are made. */
 export function GroundRoom() {

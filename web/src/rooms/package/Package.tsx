@@ -3,6 +3,8 @@ import { useEffect, useState } from 'react';
 import { useLocation } from 'react-router';
 import { caseLabel, formatQuantity, numbersOf, STANDARDS, unitLabel, type RecordedAssumption } from '@plinth/core';
 import { StateWord } from '../../parts/Ladder';
+import { LooseEndList } from './LooseEndList';
+import { ReasonForm } from './ReasonForm';
 import { api } from '../../project/api';
 import { useItems, useProject, useProjectState, useView } from '../../project/context';
 import { freshId, useEdit } from '../../project/useEdit';
@@ -12,7 +14,7 @@ import { whoAmI } from '../../project/store';
 export function PackageRoom() {
   const { building, computed, brief, units } = useProject();
   const { id, version } = useProjectState();
-  const { select, openSheet } = useView();
+  const { openSheet } = useView();
   const { hash } = useLocation();
   const standard = STANDARDS[brief.family];
   const force = (value: number) => formatQuantity(value, 'force', units, { bare: true });
@@ -68,25 +70,7 @@ export function PackageRoom() {
 
       <section id="loose-ends" className="mt-6 max-w-5xl scroll-mt-4" aria-label="Loose ends">
         <h2 className="label">Loose ends</h2>
-        {computed.looseEnds.length === 0 ? <p className="text-soft">None.</p> : null}
-        <ul>
-          {computed.looseEnds.map((end) => (
-            <li key={end.key} className="border-b border-rule py-1.5">
-              <button type="button" className="text-left font-semibold text-oxide" onClick={() => select(end.item)}>
-                {end.title}
-              </button>
-              <span className="ml-2">{end.why}</span> <span className="text-soft">{end.remedy}</span>
-              {Object.values(end.byCase).some((value) => Math.abs(value) > 0.5) ? (
-                <span className="ml-2 text-[13px]">
-                  {Object.entries(end.byCase)
-                    .filter(([, value]) => Math.abs(value) > 0.5)
-                    .map(([caseId, value]) => `${caseId.replace('-', ', ')} ${formatQuantity(value, 'force', units)}`)
-                    .join(' · ')}
-                </span>
-              ) : null}
-            </li>
-          ))}
-        </ul>
+        <LooseEndList />
       </section>
 
       <section id="assumptions" className="mt-6 max-w-5xl scroll-mt-4" aria-label="Assumptions">
@@ -247,19 +231,12 @@ function group(list: readonly RecordedAssumption[]): Group[] {
 function OpenAssumption({ text, reason, list }: Group) {
   const { put } = useEdit();
   const [writing, setWriting] = useState(false);
-  const [why, setWhy] = useState('');
-  const [error, setError] = useState<string | null>(null);
   const marks = list.map((assumption) => assumption.mark);
-  const confirm = async () => {
-    try {
-      await put(
-        list.map((assumption) => ({ id: freshId('answer'), kind: 'answer', body: { key: assumption.key, reason: why, by: whoAmI() } })),
-        `Confirmed: ${text} (${marks.length === 1 ? marks[0] : `${marks.length} places`})`.slice(0, 200),
-      );
-    } catch (problem) {
-      setError((problem as Error).message);
-    }
-  };
+  const confirm = (why: string) =>
+    put(
+      list.map((assumption) => ({ id: freshId('answer'), kind: 'answer', body: { key: assumption.key, reason: why, by: whoAmI() } })),
+      `Confirmed: ${text} (${marks.length === 1 ? marks[0] : `${marks.length} places`})`.slice(0, 200),
+    );
   return (
     <div className="border-b border-rule py-1.5">
       <p>
@@ -274,35 +251,12 @@ function OpenAssumption({ text, reason, list }: Group) {
         )}
       </p>
       {writing ? (
-        <form
-          className="no-print mt-1 flex items-end gap-2"
-          onSubmit={(event) => {
-            event.preventDefault();
-            void confirm();
-          }}
-        >
-          <label className="flex-1 text-[12px] text-soft">
-            Why it may be taken so
-            <input
-              className="field text-ink"
-              value={why}
-              onChange={(event) => setWhy(event.target.value)}
-              autoFocus
-              onKeyDown={(event) => event.key === 'Escape' && setWriting(false)}
-            />
-          </label>
-          <button type="submit" className="btn btn-main">
-            Confirm{list.length > 1 ? ` in ${list.length} places` : ''}
-          </button>
-          <button type="button" className="btn" onClick={() => setWriting(false)}>
-            Not yet
-          </button>
-        </form>
-      ) : null}
-      {error ? (
-        <p role="alert" className="text-oxide">
-          {error}
-        </p>
+        <ReasonForm
+          label="Why it may be taken so"
+          button={`Confirm${list.length > 1 ? ` in ${list.length} places` : ''}`}
+          commit={confirm}
+          close={() => setWriting(false)}
+        />
       ) : null}
     </div>
   );

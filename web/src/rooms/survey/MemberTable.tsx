@@ -8,8 +8,11 @@ export const TABLES = [
   { kind: 'beam', title: 'Beams' },
   { kind: 'column', title: 'Columns' },
   { kind: 'wall', title: 'Walls' },
+  { kind: 'panel', title: 'Panels' },
   { kind: 'hanger', title: 'Hangers' },
-  { kind: 'footing', title: 'Footings' },
+  { kind: 'footing', title: 'Pads' },
+  { kind: 'stripFooting', title: 'Strip footings' },
+  { kind: 'gridline', title: 'Gridlines' },
   { kind: 'load', title: 'Loads' },
 ] as const;
 export type TableKind = (typeof TABLES)[number]['kind'];
@@ -19,8 +22,11 @@ type Member = Extract<Item, { kind: TableKind }>;
 const levelOf = (item: Member): string[] => {
   switch (item.kind) {
     case 'beam':
+    case 'panel':
     case 'footing':
+    case 'stripFooting':
       return [item.body.level];
+    case 'gridline':
     case 'load':
       return [];
     default:
@@ -31,7 +37,7 @@ const levelOf = (item: Member): string[] => {
 /** Brings the row of what is selected into view. */
 const intoView = (row: HTMLTableRowElement | null) => row?.scrollIntoView({ block: 'nearest' });
 
-const markOfItem = (item: Member) => (item.kind === 'load' ? item.body.label : item.body.mark);
+const markOfItem = (item: Member) => ('mark' in item.body ? item.body.mark : item.body.label);
 
 /** All members of one kind, those of the shown level first; cells are edited in place. */
 export function MemberTable({ kind, level }: { kind: TableKind; level: string }) {
@@ -39,7 +45,7 @@ export function MemberTable({ kind, level }: { kind: TableKind; level: string })
   const { selected, select } = useView();
   const items = useItems(kind) as Member[];
   const { remove, quietly } = useEdit();
-  const here = (item: Member) => (kind === 'load' || levelOf(item).includes(level) ? 0 : 1);
+  const here = (item: Member) => (kind === 'load' || kind === 'gridline' || levelOf(item).includes(level) ? 0 : 1);
   const sorted = [...items].sort((a, b) => here(a) - here(b) || markOfItem(a).localeCompare(markOfItem(b), 'en', { numeric: true }));
   if (sorted.length === 0)
     return <p className="py-4 text-soft">None yet. Add one with the button at the right; its place is typed here or beside the plan.</p>;
@@ -71,6 +77,15 @@ export function MemberTable({ kind, level }: { kind: TableKind; level: string })
     ],
     hanger: [head('x', 'position'), head('y', 'position'), head('Top'), head('Foot'), head('Hangs from')],
     footing: [head('x', 'position'), head('y', 'position'), head('Level'), head('Method')],
+    panel: [head('Level'), head('Build-up'), head('Spans'), head('Area', 'floorArea'), head('Lies on')],
+    stripFooting: [
+      head('from x', 'position'),
+      head('from y', 'position'),
+      head('to x', 'position'),
+      head('to y', 'position'),
+      head('Level'),
+    ],
+    gridline: [head('from x', 'position'), head('from y', 'position'), head('to x', 'position'), head('to y', 'position')],
     load: [head('On'), head('Case'), head('Where'), head('Amount')],
   };
   return (
@@ -113,25 +128,64 @@ export function MemberTable({ kind, level }: { kind: TableKind; level: string })
   );
 }
 
+/** What takes a member, as found or named. */
+function RestsOn({ id }: { id: string }) {
+  const { building, computed } = useProject();
+  const on = [...new Set(computed.takedown.bearers.get(id)?.map(({ by }) => (by === null ? '?' : markOf(building, by))))];
+  return on.length > 0 && on.some((mark) => mark !== '?') ? <>{on.join(', ')}</> : <span className="text-oxide">nothing</span>;
+}
+
+/** What takes a post or a wall: found, or chosen from what there is. */
+function TakenBy({
+  item,
+  kinds,
+}: {
+  item: Extract<Item, { kind: 'column' | 'hanger' | 'wall' }>;
+  kinds: Parameters<typeof supportOptions>[2];
+}) {
+  const { building } = useProject();
+  const { patch } = useEdit();
+  const { mark, supportsFound, by } = item.body;
+  const found = <RestsOn id={item.id} />;
+  return (
+    <div className="flex items-center gap-2">
+      {supportsFound ? <span className="min-w-0 flex-1 truncate">{found}</span> : null}
+      <SelectField
+        quiet
+        label={`What takes ${mark}`}
+        value={supportsFound ? 'found' : (by ?? '')}
+        commit={(value) =>
+          patch(
+            item as Extract<Item, { kind: 'column' }>,
+            value === 'found' ? { supportsFound: true } : { supportsFound: false, by: value || null },
+            `${mark} put on another support`,
+          )
+        }
+        options={[{ value: 'found', label: 'found from the plan' }, ...supportOptions(building, item.id, kinds)]}
+      />
+    </div>
+  );
+}
+
 /** The cells of one row, by kind. */
 function Cells({ item }: { item: Member }) {
-  const { building, units } = useProject();
+  const { building, computed, units } = useProject();
   const { patch } = useEdit();
   const name = markOfItem(item);
   const levels = building.levels.map((entry) => ({ value: entry.id, label: entry.body.name }));
   const coordinate = (value: number, label: string, commit: (value: number) => Promise<void>) => (
-    <td className="num w-[4.5rem]">
+    <td className="num w-16">
       <QuantityField quiet kind="position" label={`${label} of ${name}`} value={value} commit={commit} />
     </td>
   );
   const markCell =
-    item.kind === 'load' ? (
-      <td className="w-44">
+    item.kind === 'load' || item.kind === 'gridline' ? (
+      <td className={item.kind === 'load' ? 'w-44' : 'w-20 font-semibold'}>
         <TextField
           quiet
-          label="Name of the load"
+          label={item.kind === 'load' ? 'Name of the load' : 'Label'}
           value={item.body.label}
-          commit={(label) => patch(item, { label }, `Load renamed to ${label}`)}
+          commit={(label) => patch(item as Extract<Item, { kind: 'load' }>, { label }, `${name} renamed to ${label}`)}
         />
       </td>
     ) : (
@@ -169,10 +223,8 @@ function Cells({ item }: { item: Member }) {
           <td className="whitespace-nowrap">
             {body.section ?? <span className="text-soft">{body.role === 'truss' ? 'truss' : 'to be sized'}</span>}
           </td>
-          <td>
-            {body.supports.map((support) => (support.by ? markOf(building, support.by) : '?')).join(', ') || (
-              <span className="text-oxide">nothing</span>
-            )}
+          <td className="whitespace-nowrap">
+            <RestsOn id={item.id} />
           </td>
         </>
       );
@@ -199,13 +251,7 @@ function Cells({ item }: { item: Member }) {
           ))}
           {item.kind === 'column' ? <td>{body.section ?? <span className="text-soft">to be sized</span>}</td> : null}
           <td className="w-40">
-            <SelectField
-              quiet
-              label={`What takes ${name}`}
-              value={body.by ?? ''}
-              commit={(value) => patch(column, { by: value || null }, `${name} put on another support`)}
-              options={supportOptions(building, item.id, item.kind === 'column' ? ['beam', 'column', 'footing'] : ['beam'])}
-            />
+            <TakenBy item={item} kinds={item.kind === 'column' ? ['beam', 'column', 'wall', 'footing', 'stripFooting'] : ['beam']} />
           </td>
         </>
       );
@@ -231,13 +277,7 @@ function Cells({ item }: { item: Member }) {
             />
           </td>
           <td className="w-40">
-            <SelectField
-              quiet
-              label={`What takes ${name}`}
-              value={body.by ?? ''}
-              commit={(value) => patch(item, { by: value || null }, `${name} put on another support`)}
-              options={supportOptions(building, item.id, ['beam'])}
-            />
+            <TakenBy item={item} kinds={['beam', 'wall', 'stripFooting']} />
           </td>
         </>
       );
@@ -259,6 +299,67 @@ function Cells({ item }: { item: Member }) {
             />
           </td>
           <td>{body.method === 'full' ? 'full check' : 'rule of thumb'}</td>
+        </>
+      );
+    }
+    case 'panel': {
+      const { body } = item;
+      const sharing = computed.takedown.panels.get(item.id);
+      const on = [...new Set(sharing?.shares.map(({ member }) => markOf(building, member)))];
+      return (
+        <>
+          {markCell}
+          <td className="w-28">
+            <SelectField
+              quiet
+              label={`Level of ${name}`}
+              value={body.level}
+              commit={(value) => patch(item, { level: value }, `${name} moved to another level`)}
+              options={levels}
+            />
+          </td>
+          <td className="w-40">
+            <SelectField
+              quiet
+              label={`Build-up of ${name}`}
+              value={body.buildUp}
+              commit={(value) => patch(item, { buildUp: value }, `${name}: build-up changed`)}
+              options={[...building.buildUps].map(([value, { name: label }]) => ({ value, label }))}
+            />
+          </td>
+          <td>{body.span === 'twoWay' ? 'two ways' : `one way, ${Math.round((body.direction * 180) / Math.PI)}°`}</td>
+          <td className="num">{sharing ? formatQuantity(sharing.whole.area, 'floorArea', units, { bare: true }) : ''}</td>
+          <td>
+            {on.join(', ') || <span className="text-oxide">nothing</span>}
+            {sharing?.orphans.length ? <span className="text-oxide"> and in part nothing</span> : null}
+          </td>
+        </>
+      );
+    }
+    case 'stripFooting':
+    case 'gridline': {
+      const line = item as Extract<Item, { kind: 'stripFooting' }>;
+      const { body } = line;
+      const end = (which: 'from' | 'to', axis: 'x' | 'y') => (value: number) =>
+        patch(line, { [which]: { ...body[which], [axis]: value } }, `${name} moved`);
+      return (
+        <>
+          {markCell}
+          {coordinate(body.from.x, 'start x', end('from', 'x'))}
+          {coordinate(body.from.y, 'start y', end('from', 'y'))}
+          {coordinate(body.to.x, 'end x', end('to', 'x'))}
+          {coordinate(body.to.y, 'end y', end('to', 'y'))}
+          {item.kind === 'stripFooting' ? (
+            <td className="w-28">
+              <SelectField
+                quiet
+                label={`Level of ${name}`}
+                value={body.level}
+                commit={(value) => patch(line, { level: value }, `${name} moved to another level`)}
+                options={levels}
+              />
+            </td>
+          ) : null}
         </>
       );
     }

@@ -1,162 +1,69 @@
 import { useMemo, useState } from 'react';
-import { markOf, planDrawing, type Item } from '@plinth/core';
-import { DrawingView } from '../../parts/DrawingView';
-import { SaveSvg } from '../../parts/SaveSvg';
-import { useSize } from '../../parts/useSize';
-import { useProject, useView } from '../../project/context';
-import { freshId, nextMark, useEdit } from '../../project/useEdit';
+import type { Item, PlanView } from '@plinth/core';
+import { useItems, useProject, useProjectState, useView } from '../../project/context';
+import { freshId, useEdit } from '../../project/useEdit';
 import { Levels } from '../brief/Levels';
 import { Inspector } from './Inspector';
+import { copiedItem, makeItem, marksOf, onLevel } from './make';
 import { MemberTable, TABLES, type TableKind } from './MemberTable';
-import { candidatesAt } from './place';
+import { PlanBoard } from './PlanBoard';
 
 const ADD: Record<TableKind, string> = {
   beam: 'Add a beam',
   column: 'Add a column',
   wall: 'Add a wall',
+  panel: 'Add a panel',
   hanger: 'Add a hanger',
-  footing: 'Add a footing',
+  footing: 'Add a pad',
+  stripFooting: 'Add a strip footing',
+  gridline: 'Add a gridline',
   load: 'Add a load',
 };
 
 const TABS = [...TABLES, { kind: 'level', title: 'Levels' }] as const;
 
-/** Levels and members as an editable table beside a plan drawn to scale from them. */
+/** A plan to draw on, and the same members as an editable table beneath it. */
 export function SurveyRoom() {
-  const { building, computed, units } = useProject();
+  const { building, units } = useProject();
   const { selected, select, level } = useView();
   const { put, quietly } = useEdit();
   const [tab, setTab] = useState<TableKind | 'level'>('beam');
+  const [several, setSeveral] = useState<ReadonlySet<string>>(new Set());
+  const [view, setView] = useState<PlanView | null>(null);
+  const [above, setAbove] = useState(false);
+  const [below, setBelow] = useState(false);
   const table: TableKind = tab === 'level' ? 'beam' : tab;
-  const shown = level ?? building.levels[0]?.id ?? '';
-  const { ref, width, height } = useSize<HTMLDivElement>(788, 360);
-  const drawing = useMemo(
-    () =>
-      planDrawing({
-        building,
-        level: shown,
-        selected,
-        transfers: new Set([...computed.takedown.members.values()].filter((member) => member.transfer).map((member) => member.id)),
-        width,
-        height,
-      }),
-    [building, computed, shown, selected, width, height],
+  const shown = building.levels.some((entry) => entry.id === level) ? level! : (building.levels[0]?.id ?? '');
+  const index = building.levels.findIndex((entry) => entry.id === shown);
+  const [over, under] = [building.levels[index - 1]?.id, building.levels[index + 1]?.id];
+  const ghosts = useMemo(
+    () => [above ? over : undefined, below ? under : undefined].filter((id): id is string => id !== undefined),
+    [above, below, over, under],
   );
-  const levelName = building.levels.find((entry) => entry.id === shown)?.body.name ?? '';
-  const below = building.levels[building.levels.findIndex((entry) => entry.id === shown) + 1]?.id ?? shown;
+  const levelName = building.levels[index]?.body.name ?? '';
+
+  const choose = (ids: readonly string[]) => {
+    setSeveral(ids.length > 1 ? new Set(ids) : new Set());
+    select(ids.length === 1 ? ids[0]! : null);
+  };
 
   const add = () => {
-    const marks = [
-      ...building.beams.values(),
-      ...building.columns.values(),
-      ...building.walls.values(),
-      ...building.hangers.values(),
-      ...building.footings.values(),
-    ].map((member) => member.mark);
     const metre = units === 'SI' ? 1000 : 304.8;
-    const id = freshId(table);
-    const common = { status: 'new', note: '' } as const;
-    const make = (): Item | null => {
-      switch (table) {
-        case 'beam': {
-          const from = { x: 0, y: 0 };
-          const to = { x: 6 * metre, y: 0 };
-          const by = (point: { x: number; y: number }) => candidatesAt(building, shown, point, id)[0]?.id ?? null;
-          return {
-            id,
-            kind: 'beam',
-            body: {
-              ...common,
-              mark: nextMark('B', marks),
-              level: shown,
-              from,
-              to,
-              role: 'beam',
-              section: null,
-              grade: null,
-              ownWeight: 0.5,
-              supports: [
-                { at: 0, by: by(from), holdsDown: false },
-                { at: 6 * metre, by: by(to), holdsDown: false },
-              ],
-              hinges: [],
-              strips: [],
-              restraint: 'supports',
-              restraintPoints: [],
-            },
-          };
-        }
-        case 'column':
-          return {
-            id,
-            kind: 'column',
-            body: {
-              ...common,
-              mark: nextMark('C', marks),
-              at: { x: 0, y: 0 },
-              base: below,
-              top: shown,
-              by: null,
-              section: null,
-              grade: null,
-              ownWeight: 0.5,
-              factorY: 1,
-              factorZ: 1,
-            },
-          };
-        case 'wall':
-          return {
-            id,
-            kind: 'wall',
-            body: {
-              ...common,
-              mark: nextMark('W', marks),
-              from: { x: 0, y: 0 },
-              to: { x: 3 * metre, y: 0 },
-              base: below,
-              top: shown,
-              weight: 0.004,
-              construction: '',
-              by: null,
-            },
-          };
-        case 'hanger':
-          return {
-            id,
-            kind: 'hanger',
-            body: { ...common, mark: nextMark('R', marks), at: { x: 0, y: 0 }, top: shown, base: below, by: null, ownWeight: 0.03 },
-          };
-        case 'footing':
-          return {
-            id,
-            kind: 'footing',
-            body: {
-              ...common,
-              mark: nextMark('F', marks),
-              at: { x: 0, y: 0 },
-              level: shown,
-              width: null,
-              length: null,
-              thickness: null,
-              method: 'full',
-              bearing: null,
-            },
-          };
-        case 'load': {
-          const on = selected && building.beams.has(selected) ? selected : [...building.beams.keys()][0];
-          return on
-            ? {
-                id,
-                kind: 'load',
-                body: { label: 'new load', on, type: 'point', nature: 'imposed', use: 'A', at: 0, force: 0, from: 0, to: 0, intensity: 0 },
-              }
-            : null;
-        }
-      }
+    const at = (x: number, y: number) => ({ x: x * metre, y: y * metre });
+    const item =
+      table === 'load'
+        ? newLoad()
+        : makeItem(building, table, shown, table === 'panel' ? [at(0, 0), at(4, 0), at(4, 6), at(0, 6)] : [at(0, 0), at(6, 0)]);
+    if (item) quietly(put([item], ADD[table].replace('Add', 'Added')).then(() => choose([item.id])));
+  };
+  const newLoad = (): Item | null => {
+    const on = selected && (building.beams.has(selected) || building.walls.has(selected)) ? selected : [...building.beams.keys()][0];
+    if (!on) return null;
+    return {
+      id: freshId('load'),
+      kind: 'load',
+      body: { label: 'new load', on, type: 'point', nature: 'imposed', use: 'A', at: 0, force: 0, from: 0, to: 0, intensity: 0 },
     };
-    const item = make();
-    if (!item) return;
-    quietly(put([item], `${ADD[table].replace('Add', 'Added')}`).then(() => select(item.id)));
   };
 
   if (building.levels.length < 2)
@@ -170,30 +77,43 @@ export function SurveyRoom() {
       </div>
     );
 
+  const noAdd = (table === 'load' && building.beams.size === 0) || (table === 'panel' && building.buildUps.size === 0);
   return (
     <>
       <div className="flex min-w-0 flex-1 flex-col">
-        <div className="flex items-baseline justify-between px-4 pt-2">
+        <div className="flex items-baseline gap-4 px-4 pt-1.5">
           <h1 className="text-[17px] font-bold">
-            Survey{' '}
-            <span className="ml-2 text-[13px] font-normal text-soft">
-              plan of {levelName}, to scale; solid posts come up from below, hollow ones start here
-            </span>
+            Survey <span className="ml-2 text-[13px] font-normal text-soft">plan of {levelName}, to scale</span>
           </h1>
-          <SaveSvg drawing={drawing} name={`plan-${levelName}`} />
+          <span className="flex-1" />
+          <LevelSteps shown={shown} over={over} under={under} />
+          <fieldset className="flex gap-3 text-[12.5px]">
+            <legend className="sr-only">Seen through</legend>
+            {over ? (
+              <label className="flex items-center gap-1">
+                <input type="checkbox" className="accent-oxide" checked={above} onChange={(event) => setAbove(event.target.checked)} />
+                level above
+              </label>
+            ) : null}
+            {under ? (
+              <label className="flex items-center gap-1">
+                <input type="checkbox" className="accent-oxide" checked={below} onChange={(event) => setBelow(event.target.checked)} />
+                level below
+              </label>
+            ) : null}
+          </fieldset>
+          <CopyLevel from={shown} />
         </div>
-        <div ref={ref} className="min-h-0 flex-[5] overflow-hidden">
-          <DrawingView drawing={drawing} onPick={select} nameOf={(id) => markOf(building, id)} />
-        </div>
+        <PlanBoard key={shown} level={shown} ghosts={ghosts} chosen={several} choose={choose} ownView={view} setView={setView} />
         <div className="flex items-center border-y border-rule px-4 py-1">
-          <div className="flex flex-1 gap-1" role="tablist" aria-label="Schedules">
+          <div className="flex min-w-0 flex-1 gap-1 overflow-x-auto" role="tablist" aria-label="Schedules">
             {TABS.map(({ kind, title }) => (
               <button
                 key={kind}
                 type="button"
                 role="tab"
                 aria-selected={tab === kind}
-                className={`px-2 ${tab === kind ? 'border-b-2 border-oxide font-semibold' : 'text-soft'}`}
+                className={`px-2 whitespace-nowrap ${tab === kind ? 'border-b-2 border-oxide font-semibold' : 'text-soft'}`}
                 onClick={() => setTab(kind)}
               >
                 {title}
@@ -201,16 +121,88 @@ export function SurveyRoom() {
             ))}
           </div>
           {tab === 'level' ? null : (
-            <button type="button" className="btn btn-main" onClick={add} disabled={table === 'load' && building.beams.size === 0}>
+            <button type="button" className="btn btn-main whitespace-nowrap" onClick={add} disabled={noAdd}>
               {ADD[table]}
             </button>
           )}
         </div>
-        <div className="min-h-0 flex-[4] overflow-auto px-4" tabIndex={0} role="region" aria-label="Schedule">
+        <div className="min-h-0 flex-[3] overflow-auto px-4" tabIndex={0} role="region" aria-label="Schedule">
           {tab === 'level' ? <Levels /> : <MemberTable kind={tab} level={shown} />}
         </div>
       </div>
-      <Inspector />
+      <Inspector several={several} />
     </>
+  );
+}
+
+/** One level up, one level down, from beside the plan. */
+function LevelSteps({ shown, over, under }: { shown: string; over: string | undefined; under: string | undefined }) {
+  const { building } = useProject();
+  const { showLevel } = useView();
+  return (
+    <label className="flex items-center gap-1 text-[12.5px]">
+      <span className="sr-only">Level</span>
+      <button
+        type="button"
+        className="px-1 disabled:opacity-30"
+        disabled={!over}
+        aria-label="Level above"
+        onClick={() => over && showLevel(over)}
+      >
+        ▲
+      </button>
+      <select className="field w-32" value={shown} onChange={(event) => showLevel(event.target.value)} aria-label="Level shown">
+        {building.levels.map(({ id, body }) => (
+          <option key={id} value={id}>
+            {body.name}
+          </option>
+        ))}
+      </select>
+      <button
+        type="button"
+        className="px-1 disabled:opacity-30"
+        disabled={!under}
+        aria-label="Level below"
+        onClick={() => under && showLevel(under)}
+      >
+        ▼
+      </button>
+    </label>
+  );
+}
+
+/** Brings what stands on a level to another one. */
+function CopyLevel({ from }: { from: string }) {
+  const { building } = useProject();
+  const { items } = useProjectState();
+  const { showLevel } = useView();
+  const { put, quietly } = useEdit();
+  const panels = useItems('panel');
+  const others = building.levels.filter((entry) => entry.id !== from);
+  const copy = (to: string) => {
+    const marks = marksOf(building);
+    const copies = [...items.values()].flatMap((stored) => {
+      const moved = onLevel(building, { id: stored.id, kind: stored.kind, body: stored.body } as Item, from, to);
+      return moved ? [copiedItem(moved, marks, 0, 0)] : [];
+    });
+    const name = building.levels.find((entry) => entry.id === to)!.body.name;
+    if (copies.length > 0) quietly(put(copies, `${copies.length} items copied to ${name}`).then(() => showLevel(to)));
+  };
+  const isEmpty = panels.length === 0 && building.beams.size === 0;
+  return (
+    <select
+      className="field w-36 text-[12.5px]"
+      value=""
+      disabled={isEmpty}
+      aria-label="Copy this level to"
+      onChange={(event) => copy(event.target.value)}
+    >
+      <option value="">Copy level to…</option>
+      {others.map(({ id, body }) => (
+        <option key={id} value={id}>
+          {body.name}
+        </option>
+      ))}
+    </select>
   );
 }

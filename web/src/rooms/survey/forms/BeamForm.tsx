@@ -1,0 +1,232 @@
+import { formatQuantity, markOf, planLength, type Beam } from '@plinth/core';
+import { CheckField, QuantityField, SelectField, TextField } from '../../../parts/fields';
+import { PanelHead } from '../../../parts/SidePanel';
+import { useItems, useProject } from '../../../project/context';
+import { useEdit } from '../../../project/useEdit';
+import { SectionField } from '../../members/SectionField';
+import { supportOptions } from '../place';
+import { STATUS, type Of } from './common';
+
+export function BeamForm({ item }: { item: Of<'beam'> }) {
+  const { building, computed, units } = useProject();
+  const { patch, quietly } = useEdit();
+  const buildUps = useItems('buildUp').map(({ id, body }) => ({ value: id, label: body.name }));
+  const { body } = item;
+  const length = planLength(body);
+  const supports = supportOptions(building, item.id, ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting']);
+  const set = (change: Partial<Beam>, what: string) => patch(item, change, `${body.mark}: ${what}`);
+  const support = (i: number, change: Partial<Beam['supports'][number]>) =>
+    set({ supports: body.supports.map((old, j) => (j === i ? { ...old, ...change } : old)) }, 'support changed');
+  const strip = (i: number, change: Partial<Beam['strips'][number]>) =>
+    set({ strips: body.strips.map((old, j) => (j === i ? { ...old, ...change } : old)) }, 'strip changed');
+  const found = (computed.takedown.bearers.get(item.id) ?? []).filter((bearer) => 'at' in bearer);
+  /** Names what was found, from where it can be changed. */
+  const nameThem = () =>
+    quietly(
+      set(
+        { supportsFound: false, supports: found.map(({ at, by, holdsDown }) => ({ at, by, holdsDown })) },
+        'supports named as they were found',
+      ),
+    );
+  const holdDown = (at: number, by: string | null, holdsDown: boolean) =>
+    set(
+      {
+        supports: found.map((bearer) => ({
+          at: bearer.at,
+          by: bearer.by,
+          holdsDown: bearer.at === at && bearer.by === by ? holdsDown : bearer.holdsDown,
+        })),
+      },
+      holdsDown ? 'held down' : 'not held down',
+    );
+  return (
+    <div className="space-y-3">
+      <PanelHead mark={body.mark} what={`${body.role}, ${formatQuantity(length, 'length', units)}`}>
+        {building.levels.find((level) => level.id === body.level)?.body.name}
+      </PanelHead>
+      <div className="grid grid-cols-2 gap-3">
+        <SelectField
+          label="Taken down as"
+          value={body.role}
+          commit={(role) => set({ role: role as Beam['role'] }, `is a ${role}`)}
+          options={[
+            { value: 'beam', label: 'beam' },
+            { value: 'truss', label: 'truss, as a simple beam' },
+          ]}
+        />
+        <SelectField
+          label="Status"
+          value={body.status}
+          commit={(status) => set({ status: status as Beam['status'] }, `is ${status}`)}
+          options={STATUS}
+        />
+      </div>
+      {body.role === 'beam' ? (
+        <SectionField
+          kind="beam"
+          value={body.section}
+          commit={(section) => set({ section }, section ? `section ${section}` : 'section taken away')}
+        />
+      ) : null}
+      <QuantityField
+        label="Own weight allowed while no section is chosen"
+        kind="lineLoad"
+        value={body.ownWeight}
+        commit={(ownWeight) => set({ ownWeight }, 'own weight allowance')}
+      />
+
+      <section aria-label="Supports">
+        <h3 className="label">Rests on</h3>
+        {body.supportsFound ? (
+          <>
+            {found.map(({ at, by, rule, holdsDown }) => (
+              <div key={`${at}-${by}`} className="mt-1 border-l-2 border-rule pl-2">
+                <span className="font-semibold">{by === null ? 'nothing' : markOf(building, by)}</span> at{' '}
+                {formatQuantity(at, 'length', units)}
+                <span className="block text-[12px] text-soft">found: {rule}</span>
+                <CheckField label="holds down" value={holdsDown} commit={(value) => holdDown(at, by, value)} />
+              </div>
+            ))}
+            {found.length < 2 ? (
+              <p className="text-[13px] text-oxide">
+                {found.length === 0 ? 'Nothing' : 'Only one support'} was found within{' '}
+                {formatQuantity(building.brief.reach, 'length', units)}: draw what carries it, or name it.
+              </p>
+            ) : null}
+            <button type="button" className="btn-line mt-1" onClick={nameThem}>
+              Name them myself
+            </button>
+          </>
+        ) : (
+          <>
+            {body.supports.map((entry, i) => (
+              <div key={i} className="mt-1 grid grid-cols-[5rem_1fr_auto] items-end gap-2">
+                <QuantityField label="at" kind="length" value={entry.at} commit={(at) => support(i, { at })} />
+                <SelectField label="member" value={entry.by ?? ''} commit={(by) => support(i, { by: by || null })} options={supports} />
+                <button
+                  type="button"
+                  className="text-[12px] text-soft hover:text-oxide"
+                  onClick={() => quietly(set({ supports: body.supports.filter((_, j) => j !== i) }, 'support taken away'))}
+                >
+                  Take away
+                </button>
+                <div className="col-span-3">
+                  <CheckField label="holds down" value={entry.holdsDown} commit={(holdsDown) => support(i, { holdsDown })} />
+                </div>
+              </div>
+            ))}
+            <div className="mt-1 flex gap-4">
+              <button
+                type="button"
+                className="btn-line"
+                onClick={() => quietly(set({ supports: [...body.supports, { at: length, by: null, holdsDown: false }] }, 'support added'))}
+              >
+                Add a support
+              </button>
+              <button type="button" className="btn-line" onClick={() => quietly(set({ supportsFound: true }, 'supports are found'))}>
+                Find them from the plan
+              </button>
+            </div>
+          </>
+        )}
+      </section>
+
+      <section aria-label="Strips">
+        <h3 className="label">Carries strips of</h3>
+        {body.strips.map((entry, i) => (
+          <div key={i} className="mt-2 grid grid-cols-2 gap-x-3 gap-y-1 border-l-2 border-rule pl-2">
+            <SelectField label="Build-up" value={entry.buildUp} commit={(buildUp) => strip(i, { buildUp })} options={buildUps} />
+            <TextField label="Name" value={entry.label} commit={(label) => strip(i, { label })} />
+            <QuantityField label="from" kind="length" value={entry.from} commit={(from) => strip(i, { from })} />
+            <QuantityField label="to" kind="length" value={entry.to} commit={(to) => strip(i, { to })} />
+            <QuantityField
+              label="width at start"
+              kind="length"
+              value={entry.widthStart}
+              commit={(widthStart) => strip(i, { widthStart })}
+            />
+            <QuantityField label="width at end" kind="length" value={entry.widthEnd} commit={(widthEnd) => strip(i, { widthEnd })} />
+            <QuantityField label="pitch" kind="angle" value={entry.pitch} commit={(pitch) => strip(i, { pitch })} />
+            <button
+              type="button"
+              className="self-end text-left text-[12px] text-soft hover:text-oxide"
+              onClick={() => quietly(set({ strips: body.strips.filter((_, j) => j !== i) }, 'strip taken away'))}
+            >
+              Take away
+            </button>
+          </div>
+        ))}
+        {buildUps.length ? (
+          <button
+            type="button"
+            className="btn-line mt-1"
+            onClick={() =>
+              quietly(
+                set(
+                  {
+                    strips: [
+                      ...body.strips,
+                      { buildUp: buildUps[0]!.value, from: 0, to: length, widthStart: 1000, widthEnd: 1000, pitch: 0, label: '' },
+                    ],
+                  },
+                  'strip added',
+                ),
+              )
+            }
+          >
+            Add a strip
+          </button>
+        ) : (
+          <p className="text-[13px] text-soft">Strips need a load build-up: write one in Brief.</p>
+        )}
+      </section>
+
+      <section aria-label="Restraint" className="space-y-1">
+        <h3 className="label">Compression flange</h3>
+        <SelectField
+          label="Held sideways by"
+          value={body.restraint}
+          commit={(restraint) => set({ restraint: restraint as Beam['restraint'] }, 'restraint')}
+          options={[
+            { value: 'supports', label: 'its supports only' },
+            { value: 'points', label: 'points along it' },
+            { value: 'floor', label: 'the floor on its top flange (assumed)' },
+          ]}
+        />
+        {body.restraint === 'points' ? <PointsField item={item} /> : null}
+      </section>
+      <TextField label="Note" value={body.note} commit={(text) => set({ note: text }, 'note')} />
+    </div>
+  );
+}
+
+/** Distances of lateral restraints, each a field of its own. */
+function PointsField({ item }: { item: Of<'beam'> }) {
+  const { patch, quietly } = useEdit();
+  const { body } = item;
+  const set = (restraintPoints: number[]) => patch(item, { restraintPoints }, `${body.mark}: restraints`);
+  return (
+    <div>
+      {body.restraintPoints.map((at, i) => (
+        <div key={i} className="grid grid-cols-[6rem_1fr] items-end gap-2">
+          <QuantityField
+            label={`restraint ${i + 1}, at`}
+            kind="length"
+            value={at}
+            commit={(value) => set(body.restraintPoints.map((old, j) => (j === i ? value : old)))}
+          />
+          <button
+            type="button"
+            className="text-left text-[12px] text-soft hover:text-oxide"
+            onClick={() => quietly(set(body.restraintPoints.filter((_, j) => j !== i)))}
+          >
+            Take away
+          </button>
+        </div>
+      ))}
+      <button type="button" className="btn-line" onClick={() => quietly(set([...body.restraintPoints, planLength(body) / 2]))}>
+        Add a restraint
+      </button>
+    </div>
+  );
+}

@@ -1,0 +1,62 @@
+import { NATURE_LABEL, NATURES, USE_LABEL, USES, type ExtraLoad, type Nature, type Use } from '@plinth/core';
+import { QuantityField, SelectField } from '../../../parts/fields';
+import { PanelHead } from '../../../parts/SidePanel';
+import { useProject } from '../../../project/context';
+import { useEdit } from '../../../project/useEdit';
+import { supportOptions } from '../place';
+import type { Of } from './common';
+
+export function LoadForm({ item }: { item: Of<'load'> }) {
+  const { building } = useProject();
+  const { patch } = useEdit();
+  const { body } = item;
+  const set = (change: Partial<ExtraLoad>, what: string) => patch(item, change, `${body.label}: ${what}`);
+  return (
+    <div className="space-y-3">
+      <PanelHead mark={body.label} what="load" />
+      <SelectField
+        label="Acts on"
+        value={body.on}
+        commit={(on) => set({ on }, 'put on another member')}
+        options={supportOptions(building, '', ['beam', 'column', 'wall', 'hanger', 'footing']).filter((option) => option.value)}
+      />
+      <div className="grid grid-cols-2 gap-3">
+        <SelectField
+          label="Shape"
+          value={body.type}
+          commit={(type) => set({ type: type as ExtraLoad['type'] }, 'shape')}
+          options={[
+            { value: 'point', label: 'point load' },
+            { value: 'line', label: 'line load' },
+          ]}
+        />
+        <SelectField
+          label="Nature"
+          value={body.nature}
+          commit={(nature) => set({ nature: nature as Nature, use: nature === 'imposed' ? (body.use ?? 'A') : undefined }, 'nature')}
+          options={NATURES.map((nature) => ({ value: nature, label: NATURE_LABEL[nature] }))}
+        />
+      </div>
+      {body.nature === 'imposed' ? (
+        <SelectField
+          label="Use"
+          value={body.use ?? 'A'}
+          commit={(use) => set({ use: use as Use }, 'use')}
+          options={USES.map((use) => ({ value: use, label: `${use}: ${USE_LABEL[use]}` }))}
+        />
+      ) : null}
+      {body.type === 'point' ? (
+        <div className="grid grid-cols-2 gap-3">
+          <QuantityField label="at" kind="length" value={body.at} commit={(at) => set({ at }, 'moved')} />
+          <QuantityField label="Force, downward" kind="force" value={body.force} commit={(force) => set({ force }, 'force')} />
+        </div>
+      ) : (
+        <div className="grid grid-cols-3 gap-3">
+          <QuantityField label="from" kind="length" value={body.from} commit={(from) => set({ from }, 'moved')} />
+          <QuantityField label="to" kind="length" value={body.to} commit={(to) => set({ to }, 'moved')} />
+          <QuantityField label="Load" kind="lineLoad" value={body.intensity} commit={(intensity) => set({ intensity }, 'load')} />
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,126 @@
+import { formatQuantity, markOf, unitLabel, type Panel } from '@plinth/core';
+import { QuantityField, SelectField, TextField } from '../../../parts/fields';
+import { PanelHead } from '../../../parts/SidePanel';
+import { useItems, useProject } from '../../../project/context';
+import { useEdit } from '../../../project/useEdit';
+import { STATUS, type Of } from './common';
+
+/** A floor or roof panel: what it is built of, how it spans, and who takes how much of it. */
+export function PanelForm({ item }: { item: Of<'panel'> }) {
+  const { building, computed, units } = useProject();
+  const { patch, quietly } = useEdit();
+  const buildUps = useItems('buildUp').map(({ id, body }) => ({ value: id, label: body.name }));
+  const { body } = item;
+  const sharing = computed.takedown.panels.get(item.id);
+  const set = (change: Partial<Panel>, what: string) => patch(item, change, `${body.mark}: ${what}`);
+  const area = (mm2: number) => formatQuantity(mm2, 'floorArea', units);
+  const taken = new Map<string, number>();
+  for (const { member, shape } of sharing?.shares ?? []) {
+    const size = shape.type === 'point' ? 1 : ((shape.start + shape.end) / 2) * (shape.to - shape.from);
+    taken.set(member, (taken.get(member) ?? 0) + size);
+  }
+  const lost = sharing?.orphans.reduce((sum, { region }) => sum + region.area, 0) ?? 0;
+  return (
+    <div className="space-y-3">
+      <PanelHead mark={body.mark} what={`panel, ${sharing ? area(sharing.whole.area) : ''} on plan`}>
+        {building.levels.find((level) => level.id === body.level)?.body.name}
+      </PanelHead>
+      <SelectField label="Build-up" value={body.buildUp} commit={(buildUp) => set({ buildUp }, 'build-up')} options={buildUps} />
+      <div className="grid grid-cols-2 gap-3">
+        <SelectField
+          label="Carries"
+          value={body.span}
+          commit={(span) => set({ span: span as Panel['span'] }, 'span')}
+          options={[
+            { value: 'oneWay', label: 'one way' },
+            { value: 'twoWay', label: 'two ways' },
+          ]}
+        />
+        <QuantityField
+          label="Direction, from east"
+          kind="angle"
+          value={body.direction}
+          commit={(direction) => set({ direction }, 'span turned')}
+        />
+        <QuantityField label="Pitch" kind="angle" value={body.pitch} commit={(pitch) => set({ pitch }, 'pitch')} />
+        <SelectField
+          label="Over inner supports"
+          value={body.continuity}
+          commit={(continuity) => set({ continuity: continuity as Panel['continuity'] }, 'continuity')}
+          options={[
+            { value: 'simple', label: 'simple spans' },
+            { value: 'continuous', label: 'continuous' },
+          ]}
+        />
+      </div>
+      <button
+        type="button"
+        className="btn-line"
+        onClick={() => quietly(set({ direction: Math.abs(Math.sin(body.direction)) > 0.7 ? 0 : Math.PI / 2 }, 'span turned'))}
+      >
+        Turn the span arrow
+      </button>
+      {body.pitch > 0 ? (
+        <p className="text-[13px] text-soft">
+          On the slope it is {area((sharing?.whole.area ?? 0) / Math.cos(body.pitch))}: layers act on that, imposed load and snow on the
+          plan.
+        </p>
+      ) : null}
+
+      <section aria-label="Who takes it">
+        <h3 className="label">Who takes it [{unitLabel('floorArea', units)}]</h3>
+        <table className="grid-table">
+          <tbody>
+            {[...taken].map(([member, size]) => (
+              <tr key={member}>
+                <td>{markOf(building, member)}</td>
+                <td className="num">{formatQuantity(size, 'floorArea', units, { bare: true })}</td>
+              </tr>
+            ))}
+            {lost > 1 ? (
+              <tr className="font-semibold text-oxide">
+                <td>nothing</td>
+                <td className="num">{formatQuantity(lost, 'floorArea', units, { bare: true })}</td>
+              </tr>
+            ) : null}
+          </tbody>
+        </table>
+        {sharing?.doubts.map(({ text }) => (
+          <p key={text} className="text-[13px] text-oxide">
+            {text}
+          </p>
+        ))}
+      </section>
+
+      {body.openings.length > 0 ? (
+        <section aria-label="Openings">
+          <h3 className="label">Openings</h3>
+          {body.openings.map((opening, i) => (
+            <div key={i} className="mt-1 grid grid-cols-[1fr_auto] items-end gap-2">
+              <TextField
+                label={`Opening ${i + 1}`}
+                value={opening.label}
+                placeholder="stair, roof light"
+                commit={(label) => set({ openings: body.openings.map((old, j) => (j === i ? { ...old, label } : old)) }, 'opening named')}
+              />
+              <button
+                type="button"
+                className="text-[12px] text-soft hover:text-oxide"
+                onClick={() => quietly(set({ openings: body.openings.filter((_, j) => j !== i) }, 'opening closed'))}
+              >
+                Close it
+              </button>
+            </div>
+          ))}
+        </section>
+      ) : null}
+      <SelectField
+        label="Status"
+        value={body.status}
+        commit={(status) => set({ status: status as Panel['status'] }, `is ${status}`)}
+        options={STATUS}
+      />
+      <TextField label="Note" value={body.note} commit={(note) => set({ note }, 'note')} />
+    </div>
+  );
+}

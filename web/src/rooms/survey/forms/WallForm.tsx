@@ -1,0 +1,148 @@
+import { useMemo } from 'react';
+import { formatQuantity, planLength, wallElevation, type Wall, type WallOpening } from '@plinth/core';
+import { DrawingView } from '../../../parts/DrawingView';
+import { CheckField, QuantityField, SelectField, TextField } from '../../../parts/fields';
+import { PanelHead } from '../../../parts/SidePanel';
+import { useProject } from '../../../project/context';
+import { useEdit } from '../../../project/useEdit';
+import { STATUS, type Of } from './common';
+
+/** A wall: does it carry, how load goes down through it, what stands in its way, and what takes it. */
+export function WallForm({ item }: { item: Of<'wall'> }) {
+  const { building, computed, units } = useProject();
+  const { patch, quietly } = useEdit();
+  const { body } = item;
+  const set = (change: Partial<Wall>, what: string) => patch(item, change, `${body.mark}: ${what}`);
+  const length = planLength(body);
+  const ledger = computed.takedown.members.get(item.id);
+  const elevation = useMemo(
+    () =>
+      ledger && building.walls.has(item.id)
+        ? wallElevation({ building, takedown: computed.takedown, wall: item.id, width: 330, height: 250 })
+        : null,
+    [building, computed.takedown, item.id, ledger],
+  );
+  const opening = (i: number, change: Partial<WallOpening>) =>
+    set({ openings: body.openings.map((old, j) => (j === i ? { ...old, ...change } : old)) }, 'opening changed');
+  return (
+    <div className="space-y-3">
+      <PanelHead mark={body.mark} what={`wall, ${formatQuantity(length, 'length', units)}`}>
+        {body.construction}
+      </PanelHead>
+      <fieldset className={`border px-3 py-2 ${body.bears === 'open' ? 'border-oxide' : 'border-rule'}`}>
+        <legend className={`px-1 font-semibold ${body.bears === 'open' ? 'text-oxide' : ''}`}>Does {body.mark} carry load?</legend>
+        <div className="flex gap-4 text-[13px]">
+          {(
+            [
+              ['open', 'not answered'],
+              ['yes', 'it carries'],
+              ['no', 'it does not'],
+            ] as const
+          ).map(([value, label]) => (
+            <label key={value} className="flex items-center gap-1">
+              <input
+                type="radio"
+                name={`bears-${item.id}`}
+                className="accent-oxide"
+                checked={body.bears === value}
+                onChange={() => quietly(set({ bears: value }, label))}
+              />
+              {label}
+            </label>
+          ))}
+        </div>
+        <TextField
+          label="How one knows"
+          value={body.bearsReason}
+          placeholder="joists bear on it; it continues below"
+          commit={(bearsReason) => set({ bearsReason }, 'reason')}
+        />
+        <CheckField label="braces the outside walls" value={body.braces} commit={(braces) => set({ braces }, 'bracing')} />
+      </fieldset>
+      {elevation ? <DrawingView drawing={elevation} /> : null}
+      <div className="grid grid-cols-2 gap-3">
+        <QuantityField label="Weight of its face" kind="areaLoad" value={body.weight} commit={(weight) => set({ weight }, 'weight')} />
+        <QuantityField
+          label="Thickness"
+          kind="sectionLength"
+          value={body.thickness}
+          commit={(thickness) => set({ thickness }, 'thickness')}
+        />
+      </div>
+      <TextField label="Construction" value={body.construction} commit={(construction) => set({ construction }, 'construction')} />
+      <section aria-label="Spread">
+        <h3 className="label">Point loads spread</h3>
+        <div className="grid grid-cols-[1fr_6rem] gap-3">
+          <SelectField
+            label="How"
+            value={body.spread}
+            commit={(spread) => set({ spread: spread as Wall['spread'] }, 'spread')}
+            options={[
+              { value: 'angle', label: 'at an angle down the wall' },
+              { value: 'whole', label: 'over the whole wall, in their line' },
+              { value: 'even', label: 'evenly over the whole wall' },
+            ]}
+          />
+          {body.spread === 'angle' ? (
+            <QuantityField
+              label="Angle"
+              kind="angle"
+              value={body.spreadAngle}
+              commit={(spreadAngle) => set({ spreadAngle }, 'angle of spread')}
+            />
+          ) : null}
+        </div>
+      </section>
+      <section aria-label="Openings">
+        <h3 className="label">Openings</h3>
+        {body.openings.map((entry, i) => (
+          <div key={i} className="mt-1 grid grid-cols-4 gap-2 border-l-2 border-rule pl-2">
+            <QuantityField label="from" kind="length" value={entry.from} commit={(from) => opening(i, { from })} />
+            <QuantityField label="to" kind="length" value={entry.to} commit={(to) => opening(i, { to })} />
+            <QuantityField label="sill" kind="length" value={entry.sill} commit={(sill) => opening(i, { sill })} />
+            <QuantityField label="head" kind="length" value={entry.head} commit={(head) => opening(i, { head })} />
+            <button
+              type="button"
+              className="col-span-4 text-left text-[12px] text-soft hover:text-oxide"
+              onClick={() => quietly(set({ openings: body.openings.filter((_, j) => j !== i) }, 'opening closed'))}
+            >
+              Close it
+            </button>
+          </div>
+        ))}
+        {body.openings.length > 0 ? (
+          <SelectField
+            label="Load over openings"
+            value={body.openingsRule}
+            commit={(openingsRule) => set({ openingsRule: openingsRule as Wall['openingsRule'] }, 'load over openings')}
+            options={[
+              { value: 'ignored', label: 'spreads as if the wall were whole' },
+              { value: 'around', label: 'goes to the bearings of the lintel' },
+            ]}
+          />
+        ) : null}
+        <button
+          type="button"
+          className="btn-line mt-1"
+          onClick={() =>
+            quietly(
+              set(
+                { openings: [...body.openings, { from: length / 2 - 450, to: length / 2 + 450, sill: 0, head: 2100, bearing: 150 }] },
+                'opening made',
+              ),
+            )
+          }
+        >
+          Add an opening
+        </button>
+      </section>
+      <SelectField
+        label="Status"
+        value={body.status}
+        commit={(status) => set({ status: status as Wall['status'] }, `is ${status}`)}
+        options={STATUS}
+      />
+      <TextField label="Note" value={body.note} commit={(note) => set({ note }, 'note')} />
+    </div>
+  );
+}

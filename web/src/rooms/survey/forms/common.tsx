@@ -1,0 +1,44 @@
+import { useState } from 'react';
+import type { Item } from '@plinth/core';
+import { NumberField, QuantityField } from '../../../parts/fields';
+import { useProject } from '../../../project/context';
+import { useEdit } from '../../../project/useEdit';
+import { copiedItem, marksOf } from '../make';
+
+export type Of<K extends Item['kind']> = Extract<Item, { kind: K }>;
+
+export const STATUS = ['new', 'existing', 'removed'].map((value) => ({ value, label: value }));
+
+/** Copies what is chosen, once or in a row, each so far from the one before. */
+export function CopyForm({ items }: { items: readonly Item[] }) {
+  const { building, units } = useProject();
+  const { put, quietly } = useEdit();
+  const [dx, setDx] = useState(0);
+  const [dy, setDy] = useState(units === 'SI' ? 1000 : 1219.2);
+  const [times, setTimes] = useState(1);
+  const copy = () => {
+    const marks = marksOf(building);
+    const copies = Array.from({ length: times }, (_, n) => items.map((item) => copiedItem(item, marks, (n + 1) * dx, (n + 1) * dy))).flat();
+    quietly(put(copies, `${copies.length} ${copies.length === 1 ? 'copy' : 'copies'} made`));
+  };
+  return (
+    <section aria-label="Copy" className="border-t border-rule pt-2">
+      <h3 className="label">Copy</h3>
+      <div className="grid grid-cols-[1fr_1fr_3.5rem_auto] items-end gap-2">
+        <QuantityField label="along x" kind="position" value={dx} commit={setDx} />
+        <QuantityField label="along y" kind="position" value={dy} commit={setDy} />
+        <NumberField
+          label="times"
+          value={times}
+          commit={(value) => {
+            if (!Number.isInteger(value) || value < 1 || value > 200) throw new Error('a whole number from 1 to 200');
+            setTimes(value);
+          }}
+        />
+        <button type="button" className="btn" onClick={copy}>
+          Copy
+        </button>
+      </div>
+    </section>
+  );
+}

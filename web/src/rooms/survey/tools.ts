@@ -1,0 +1,32 @@
+import type { PlacedKind } from './make';
+
+/** What the mouse does on the plan. */
+export interface SurveyTool {
+  readonly id: 'select' | PlacedKind | 'rectangle' | 'opening' | 'measure';
+  readonly title: string;
+  readonly key: string;
+  /** How many points it takes; 0: as many as one likes, closed on the first. */
+  readonly points: number;
+  readonly hint: string;
+}
+
+export const TOOLS: readonly SurveyTool[] = [
+  { id: 'select', title: 'Select', key: 'v', points: 0, hint: 'Click to choose, drag to move, drag a box to choose several; Del removes' },
+  { id: 'beam', title: 'Beam', key: 'b', points: 2, hint: 'Click both ends; type a length such as 4.5 or 4.5<30; Shift keeps it square' },
+  { id: 'column', title: 'Column', key: 'c', points: 1, hint: 'Click where it stands' },
+  { id: 'wall', title: 'Wall', key: 'w', points: 2, hint: 'Click both ends; type a length; Shift keeps it square' },
+  { id: 'rectangle', title: 'Panel', key: 'p', points: 2, hint: 'Click two opposite corners' },
+  {
+    id: 'panel',
+    title: 'Outline',
+    key: 'l',
+    points: 0,
+    hint: 'A panel of any outline: click the corners; click the first again, or Enter, to close',
+  },
+  { id: 'opening', title: 'Opening', key: 'o', points: 2, hint: 'Click two opposite corners inside a panel' },
+  { id: 'hanger', title: 'Hanger', key: 'h', points: 1, hint: 'Click where it hangs' },
+  { id: 'footing', title: 'Pad', key: 'f', points: 1, hint: 'Click its centre' },
+  { id: 'stripFooting', title: 'Strip', key: 's', points: 2, hint: 'Click both ends' },
+  { id: 'gridline', title: 'Gridline', key: 'g', points: 2, hint: 'Click both ends; Shift keeps it square' },
+  { id: 'measure', title: 'Measure', key: 'm', points: 0, hint: 'Click from place to place: lengths, and the area when closed' },
+];
