@@ -1,6 +1,7 @@
 import { planLength, type PlanPoint } from '../building';
 import { compareCases, caseFromId } from '../load';
-import { shapeForce, shapeMoment, type ArrivalShape, type BalanceLine, type ByCase, type CaseBalance } from './ledger';
+import { type BalanceLine, type ByCase, type CaseBalance } from './ledger';
+import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
 
 /** Force and first moments on plan of one unit of a shape: force, force times x, force times y. */
 export interface Resultant {

@@ -11,11 +11,8 @@ export {
   numbersOf,
   pressing,
   scaled,
-  shapeForce,
-  shapeMoment,
   totalOf,
   type Arrival,
-  type ArrivalShape,
   type BalanceLine,
   type ByCase,
   type CaseBalance,
@@ -27,3 +24,4 @@ export {
   type Takedown,
 } from './ledger';
 export { why, type Cause } from './why';
+export { shapeForce, shapeMoment, type ArrivalShape } from './shape';

@@ -1,4 +1,5 @@
 import type { LoadCase } from '../load';
+import { shapeForce, type ArrivalShape } from './shape';
 import type { PanelSharing } from './panel/share';
 import type { Bearer, WallBearer } from './support/found';
 
@@ -12,11 +13,6 @@ export type Source =
   | { readonly type: 'ownWeight'; readonly allowance: boolean }
   | { readonly type: 'load'; readonly load: string }
   | { readonly type: 'member'; readonly member: string; readonly leave: number; readonly through?: string };
-
-/** How an arrival lies on the member: unit point load, or linear unit load between two places (mm from the start). */
-export type ArrivalShape =
-  | { readonly type: 'point'; readonly at: number }
-  | { readonly type: 'distributed'; readonly from: number; readonly to: number; readonly start: number; readonly end: number };
 
 /** One thing that lands on a member. The shape times the value of a case is the load of that case. */
 export interface Arrival {
@@ -109,18 +105,6 @@ export interface Takedown {
   readonly bearers: ReadonlyMap<string, readonly (Bearer | WallBearer)[]>;
   /** How each panel was shared. */
   readonly panels: ReadonlyMap<string, PanelSharing>;
-}
-
-/** Total force of an arrival's unit shape. */
-export function shapeForce(shape: ArrivalShape): number {
-  return shape.type === 'point' ? 1 : ((shape.start + shape.end) / 2) * (shape.to - shape.from);
-}
-
-/** First moment of an arrival's unit shape about the member's start. */
-export function shapeMoment(shape: ArrivalShape): number {
-  if (shape.type === 'point') return shape.at;
-  const length = shape.to - shape.from;
-  return shape.start * length * (shape.from + length / 2) + ((shape.end - shape.start) / 2) * length * (shape.from + (2 * length) / 3);
 }
 
 /** Total of an arrival in each case, N. */

@@ -1,22 +1,12 @@
 import { planLength, pointAlong, project, type PlanPoint } from '../building';
 import { PlinthError } from '../error';
 import { BalanceBook, resultantAt, resultantOf } from './balance';
-import {
-  addInto,
-  scaled,
-  shapeForce,
-  type Arrival,
-  type ArrivalShape,
-  type ByCase,
-  type Leave,
-  type LooseEnd,
-  type MemberLedger,
-  type Source,
-} from './ledger';
+import { addInto, scaled, type Arrival, type ByCase, type Leave, type LooseEnd, type MemberLedger, type Source } from './ledger';
+import { shapeForce, type ArrivalShape } from './shape';
 import { LooseEnds, metres } from './looseEnd';
 import type { Node } from './node';
 import { unitReactions } from './reactions';
-import { clipShape, mapShape } from './spread';
+import { clipShape, mapShape } from './shape';
 import type { Bearer, WallBearer } from './support/found';
 import { cut, footShapes } from './wall/foot';
 

@@ -1,11 +1,12 @@
 import type { Building, Panel } from '../building';
 import { BalanceBook, resultantOf, type Resultant } from './balance';
-import { scaled, shapeForce, type ArrivalShape, type ByCase, type LooseEnd, type Source } from './ledger';
+import { scaled, type ByCase, type LooseEnd, type Source } from './ledger';
+import { shapeForce, type ArrivalShape } from './shape';
 import { LooseEnds, metres } from './looseEnd';
 import type { Bearing, PanelSharing } from './panel/share';
 import { sharePanel } from './panel/sharePanel';
-import { intensityOf } from './primary';
-import { clipShape } from './spread';
+import { intensityOf } from './intensity';
+import { clipShape } from './shape';
 import { Finder, type LevelPlan } from './support/levelPlan';
 
 /** What a panel puts on one member, ready to land there. */

@@ -1,13 +1,15 @@
 import type { Building, ExtraLoad, Named, Wall } from '../building';
-import { areaLoads, caseOf, type BuildUp } from '../load';
+import { caseOf } from '../load';
 import { GRAVITY } from '../quantity';
 import { findSection } from '../section';
 import { BalanceBook, resultantOf } from './balance';
-import { addInto, pressing, scaled, type Arrival, type ArrivalShape, type ByCase, type LooseEnd, type Source } from './ledger';
+import { pressing, scaled, type Arrival, type ByCase, type LooseEnd, type Source } from './ledger';
+import { type ArrivalShape } from './shape';
+import { intensityOf } from './intensity';
 import { LooseEnds } from './looseEnd';
 import type { Node } from './node';
 import type { PanelLanding } from './panels';
-import { clipShape } from './spread';
+import { clipShape } from './shape';
 
 /** Loads that act on a member first-hand, before anything that other members bring. */
 export interface Primary {
@@ -24,20 +26,6 @@ function ownWeight(member: { section: string | null; ownWeight: number }): { wei
   } catch {
     return { weight: member.ownWeight, allowance: true };
   }
-}
-
-const intensities = new WeakMap<BuildUp, Map<number, ByCase>>();
-
-/** Load of a build-up by case, N/mm2 on plan; made once for each build-up and pitch. */
-export function intensityOf(buildUp: BuildUp, pitch: number): ByCase {
-  let known = intensities.get(buildUp);
-  if (!known) intensities.set(buildUp, (known = new Map()));
-  let byCase = known.get(pitch);
-  if (byCase) return byCase;
-  const sum: Record<string, number> = {};
-  for (const part of areaLoads(buildUp, pitch)) addInto(sum, { [part.loadCase.id]: part.intensity });
-  known.set(pitch, (byCase = sum));
-  return byCase;
 }
 
 export function primaryLoads(building: Building, node: Node, loads: readonly Named<ExtraLoad>[], panels: readonly PanelLanding[]): Primary {

@@ -1,5 +1,6 @@
 import { BeamSystem, type BeamLoad } from '../beam';
-import { shapeForce, shapeMoment, type Arrival } from './ledger';
+import { type Arrival } from './ledger';
+import { shapeForce, shapeMoment } from './shape';
 
 /** Reactions at every support under one unit of each arrival: two supports by the lever, more by the beam solver. */
 export function unitReactions(

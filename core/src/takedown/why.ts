@@ -1,6 +1,7 @@
 import { areaLoads, type BuildUp } from '../load';
 import type { Building } from '../building';
-import { scaled, shapeForce, type ByCase, type Takedown } from './ledger';
+import { scaled, type ByCase, type Takedown } from './ledger';
+import { shapeForce } from './shape';
 
 /** A branch of the tree behind a number: what it is, how much of it, and what stands behind that. */
 export interface Cause {

@@ -1,5 +1,5 @@
 import type { PlanPoint } from '../../building';
-import type { ArrivalShape } from '../ledger';
+import type { ArrivalShape } from '../shape';
 import { sumRegions, type Region } from './polygon';
 import type { Bearing, Orphan, PanelDoubt, PanelShape, PanelShare } from './share';
 import { stripReactions } from './strip';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { PlanPoint } from '../../building';
-import { shapeForce, shapeMoment } from '../ledger';
+import { shapeForce, shapeMoment } from '../shape';
 import { segment } from '../support/line';
 import { contains, isConvex, regionOf, tidyRing } from './polygon';
 import type { Bearing, PanelShape, PanelSharing } from './share';

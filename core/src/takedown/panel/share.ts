@@ -1,5 +1,5 @@
 import type { Panel } from '../../building';
-import type { ArrivalShape } from '../ledger';
+import type { ArrivalShape } from '../shape';
 import type { Segment } from '../support/line';
 import type { Region } from './polygon';
 

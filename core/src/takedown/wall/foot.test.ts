@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { shapeForce, shapeMoment, type ArrivalShape } from '../ledger';
+import { shapeForce, shapeMoment, type ArrivalShape } from '../shape';
 import { footShapes, pressure, type WallSpread } from './foot';
 
 const wall = (more: Partial<WallSpread> = {}): WallSpread => ({

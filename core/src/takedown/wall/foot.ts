@@ -1,5 +1,5 @@
 import type { Wall, WallOpening } from '../../building';
-import { shapeForce, shapeMoment, type ArrivalShape } from '../ledger';
+import { shapeForce, shapeMoment, type ArrivalShape } from '../shape';
 
 export type WallSpread = Pick<Wall, 'spread' | 'spreadAngle' | 'openings' | 'openingsRule'>;
 

@@ -66,7 +66,7 @@ export function PlanBoard({
   const [offset, setOffset] = useState<readonly [number, number] | null>(null);
   const [box, setBox] = useState<readonly [number, number, number, number] | null>(null);
   const drag = useRef<Drag | null>(null);
-  const view = ownView ?? fitView(building, width, height);
+  const view = useMemo(() => ownView ?? fitView(building, width, height), [ownView, building, width, height]);
   const targets = useMemo(() => snapTargets(building, [level, ...ghosts]), [building, level, ghosts]);
   const transfers = useMemo(
     () => new Set([...computed.takedown.members.values()].filter((member) => member.transfer).map((member) => member.id)),
@@ -74,8 +74,7 @@ export function PlanBoard({
   );
   const drawing = useMemo(
     () => planDrawing({ building, level, selected, alsoSelected: chosen, transfers, width, height, view, ghosts }),
-    // the view is made anew each time it changes, and only then
-    [building, level, selected, chosen, transfers, width, height, view.x, view.y, view.scale, ghosts],
+    [building, level, selected, chosen, transfers, width, height, view, ghosts],
   );
 
   const place = (event: { clientX: number; clientY: number }): [number, number] => {

@@ -1,4 +1,19 @@
-import type { ArrivalShape } from './ledger';
+/** How an arrival lies on the member: unit point load, or linear unit load between two places (mm from the start). */
+export type ArrivalShape =
+  | { readonly type: 'point'; readonly at: number }
+  | { readonly type: 'distributed'; readonly from: number; readonly to: number; readonly start: number; readonly end: number };
+
+/** Total force of an arrival's unit shape. */
+export function shapeForce(shape: ArrivalShape): number {
+  return shape.type === 'point' ? 1 : ((shape.start + shape.end) / 2) * (shape.to - shape.from);
+}
+
+/** First moment of an arrival's unit shape about the member's start. */
+export function shapeMoment(shape: ArrivalShape): number {
+  if (shape.type === 'point') return shape.at;
+  const length = shape.to - shape.from;
+  return shape.start * length * (shape.from + length / 2) + ((shape.end - shape.start) / 2) * length * (shape.from + (2 * length) / 3);
+}
 
 /** A shape on one line laid over another: position s becomes offset + ratio * s; the total is kept. Null when it shrinks to a point. */
 export function mapShape(shape: ArrivalShape, offset: number, ratio: number): ArrivalShape {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { shapeForce, shapeMoment, type ArrivalShape } from './ledger';
-import { clipShape, mapShape } from './spread';
+import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
+import { clipShape, mapShape } from './shape';
 
 const share = fc.integer({ min: 0, max: 1000 }).map((n) => n / 1000);
 const shapes = fc.oneof(
