@@ -1,3 +1,6 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { defaultBrief, item, writeProjectFile } from '@plinth/core';
@@ -66,6 +69,15 @@ describe('a building drawn from nothing', () => {
   const level = async (name: string) => browser.choose('Level shown', name);
   const number = (text: string) => Number(text.replaceAll('\u2009', ''));
 
+  /** A PNG made by the browser itself, in base64. */
+  const whiteSheet = () =>
+    browser.driver.executeScript<string>(
+      `const canvas = document.createElement('canvas');
+       canvas.width = 400; canvas.height = 300;
+       canvas.getContext('2d').fillRect(0, 0, 4, 4);
+       return canvas.toDataURL('image/png').split(',')[1];`,
+    );
+
   it('pads, columns and beams find each other', async () => {
     await browser.go(`${url}/survey?level=ground`);
     await browser.waitForText('main', 'plan of Ground');
@@ -122,6 +134,40 @@ describe('a building drawn from nothing', () => {
     await browser.waitForText('main', 'plan of Floor');
     await draw('m', [1, 1], [7, 1], [7, 5]);
     await browser.waitForText('main', '6.000 m + 4.000 m = 10.00 m');
+  });
+
+  it('a drawing is laid, scaled by two of its points, and measured', async () => {
+    // a white sheet of 400 by 300 dots: at 1:100 on A3 it is 42 m wide
+    const sheet = join(mkdtempSync(join(tmpdir(), 'plinth-sheet-')), 'ground plan.png');
+    writeFileSync(sheet, Buffer.from(await whiteSheet(), 'base64'));
+    await (await browser.field('Drawing to lay')).sendKeys(sheet);
+    await browser.waitForText('aside', '42.00 m by 31.50 m');
+    await saved();
+    // 6 m of it are found to be 3 m in truth: half as large
+    await browser.driver.executeScript('document.activeElement?.blur()');
+    await browser.driver.actions().sendKeys('k').perform();
+    await clickAt([1, 1]);
+    await clickAt([7, 1]);
+    await browser.type('True distance of the two points', '3 m');
+    await browser.waitForText('aside', '21.00 m by 15.75 m');
+    await browser.waitForText('aside', 'two points 3.000 m apart');
+    // the first of the two points stays where it is: the middle goes half as far from it
+    const file = await (await fetch(`${app.url}/api/projects/${url.split('/').at(-1)}/export`)).text();
+    const saidBy = JSON.parse(file) as { items: { kind: string; body: { at: { x: number; y: number } } }[]; files: { hash: string }[] };
+    const { at } = saidBy.items.find((entry) => entry.kind === 'drawing')!.body;
+    expect(saidBy.files).toHaveLength(1);
+    const back = await fetch(`${app.url}/api/projects/import`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: file,
+    });
+    const again = await (await fetch(`${app.url}/api/projects/${((await back.json()) as { id: string }).id}/export`)).text();
+    expect(again).toBe(file);
+    expect(Number.isFinite(at.x + at.y)).toBe(true);
+    await draw('m', [2, 1], [5, 1]);
+    await browser.waitForText('main', '3.000 m');
+    await undone();
+    await browser.waitForText('aside', '42.00 m by 31.50 m');
   });
 
   it('a wall asks whether it carries; the answer settles it', async () => {

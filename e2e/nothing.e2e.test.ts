@@ -86,7 +86,7 @@ describe('a project from nothing', () => {
       await browser.clickText('Add a column');
       await browser.field(`x of ${mark}`);
       await cell('x', mark, x);
-      await browser.waitForText('main', new RegExp(`${footing}\\s+found from the plan`));
+      await browser.waitForText('main', new RegExp(`${footing}\\s+What takes ${mark}`));
       await saved();
     }
     await tab('Beams');

@@ -6,6 +6,7 @@ import { join } from 'node:path';
 import type { Logger } from 'pino';
 import { describeError, notFound } from './errors';
 import { apiPage } from './routes/apiPage';
+import { fileRoutes } from './routes/files';
 import { projectRoutes, type Services } from './routes/projects';
 import { openApi, toolRoutes } from './routes/tools';
 
@@ -59,6 +60,7 @@ export function createApp(options: AppOptions): Express {
     response.type('html').send(apiPage());
   });
   app.use('/api/projects', projectRoutes(options));
+  app.use('/api/files', fileRoutes(options));
   app.use('/api/tools', toolRoutes());
   app.use('/api', (request) => {
     throw notFound(request.path);

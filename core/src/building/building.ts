@@ -20,6 +20,7 @@ export interface Building {
   readonly stripFootings: ReadonlyMap<string, StripFooting>;
   readonly panels: ReadonlyMap<string, Panel>;
   readonly gridlines: readonly Named<Body<'gridline'>>[];
+  readonly drawings: readonly Named<Body<'drawing'>>[];
   readonly loads: readonly Named<ExtraLoad>[];
   /** What is to be taken away: drawn, and counted nowhere. */
   readonly removed: readonly Item[];
@@ -60,6 +61,7 @@ export function assemble(items: readonly Item[]): Building {
     stripFootings: standing(of('stripFooting')),
     panels: standing(of('panel')),
     gridlines: of('gridline'),
+    drawings: of('drawing'),
     loads: of('load'),
     removed: items.filter((item) => 'status' in item.body && item.body.status === 'removed'),
     answers: new Map(of('answer').map((item) => [item.body.key, item.body])),

@@ -206,6 +206,24 @@ export const gridlineSchema = z.object({
   to: pointSchema,
 });
 
+/** A drawing laid under a level: a picture, to scale. */
+export const drawingSchema = z.object({
+  name: z.string().trim().min(1, 'a drawing needs a name').max(80).describe('name'),
+  level: id.describe('level under which it lies'),
+  file: z
+    .string()
+    .regex(/^[0-9a-f]{64}$/, 'a file is named by its hash')
+    .describe('hash of the picture'),
+  width: z.number().int().min(1).max(50_000).describe('width of the picture, pixels'),
+  height: z.number().int().min(1).max(50_000).describe('height of the picture, pixels'),
+  at: pointSchema.describe('middle of the picture on plan'),
+  scale: z.number().positive('a scale is greater than 0').max(100_000).describe('mm on plan to a pixel'),
+  scaleSource: z.string().max(120).default('').describe('how the scale was set'),
+  turn: quantity('angle', 'turned anticlockwise', { min: -7, max: 7 }).default(0),
+  opacity: z.number().min(0.05, 'at least 0.05').max(1, 'at most 1').default(0.6).describe('1: as it is; less: faded'),
+  locked: z.boolean().default(false).describe('true: it does not move'),
+});
+
 export const loadSchema = z.object({
   label: z.string().trim().min(1, 'a load needs a name').max(60).describe('what the load is'),
   on: id.describe('member that it acts on'),
@@ -238,6 +256,7 @@ export const ITEM_SCHEMAS = {
   stripFooting: stripFootingSchema,
   panel: panelSchema,
   gridline: gridlineSchema,
+  drawing: drawingSchema,
   load: loadSchema,
   answer: answerSchema,
 } as const;
@@ -255,6 +274,7 @@ export type Footing = Body<'footing'>;
 export type StripFooting = Body<'stripFooting'>;
 export type Panel = Body<'panel'>;
 export type Gridline = Body<'gridline'>;
+export type LaidDrawing = Body<'drawing'>;
 export type WallOpening = Wall['openings'][number];
 export type ExtraLoad = Body<'load'>;
 export type PlanPoint = z.output<typeof pointSchema>;
@@ -271,6 +291,7 @@ export const itemSchema = z.discriminatedUnion('kind', [
   z.object({ id, kind: z.literal('stripFooting'), body: stripFootingSchema }),
   z.object({ id, kind: z.literal('panel'), body: panelSchema }),
   z.object({ id, kind: z.literal('gridline'), body: gridlineSchema }),
+  z.object({ id, kind: z.literal('drawing'), body: drawingSchema }),
   z.object({ id, kind: z.literal('load'), body: loadSchema }),
   z.object({ id, kind: z.literal('answer'), body: answerSchema }),
 ]);
@@ -296,6 +317,7 @@ export function referencesOf(item: Item): { field: string; id: string }[] {
       break;
     case 'footing':
     case 'stripFooting':
+    case 'drawing':
       add('level', item.body.level);
       break;
     case 'panel':

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { assemble, defaultBrief, item, type Item } from '../building';
+import { ebbwickSailLoft as ebbwick } from '../exchange';
 import { sectionProperties, findSection } from '../section';
 import { entriesOf, worstVerdict } from '../sheet';
 import { arrivalTotal, takeDown } from '../takedown';
@@ -7,6 +8,8 @@ import {
   bearingPressure,
   BeamModel,
   computeProject,
+  dismissalKey,
+  ProjectEngine,
   contextOf,
   lightest,
   ruleOfThumbPad,
@@ -348,5 +351,93 @@ describe('sizing', () => {
     const best = lightest(trySections(context, 'C1'))!;
     expect(best.utilisation!).toBeLessThanOrEqual(1);
     expect(sectionProperties(findSection(best.designation).shape).A).toBeGreaterThan(0);
+  });
+});
+
+describe('a project that is edited', () => {
+  it('gives what a fresh computation gives, and keeps the design of what was not touched', () => {
+    const engine = new ProjectEngine();
+    let items: Item[] = ebbwick();
+    const first = engine.run(items);
+    items = items.map((entry) =>
+      entry.kind === 'buildUp' && entry.id === 'gallery-floor'
+        ? { ...entry, body: { ...entry.body, layers: entry.body.layers.map((layer) => ({ ...layer, load: layer.load * 1.5 })) } }
+        : entry,
+    );
+    const second = engine.run(items);
+    const fresh = computeProject(items);
+    expect([...second.members.keys()].sort()).toEqual([...fresh.members.keys()].sort());
+    for (const [id, design] of fresh.members) expect(second.members.get(id)).toEqual(design);
+    for (const [id, design] of fresh.footings) expect(second.footings.get(id)).toEqual(design);
+    expect(second.looseEnds).toEqual(fresh.looseEnds);
+    expect(second.balance).toEqual(fresh.balance);
+    // the gallery hangs from T3 and T4 and comes down on lines C and D
+    expect(second.members.get('GB1')).not.toBe(first.members.get('GB1'));
+    expect(second.members.get('TG1')).not.toBe(undefined);
+    expect(second.members.get('HB1')).toBe(first.members.get('HB1'));
+    expect(second.members.get('C-A1')).toBe(first.members.get('C-A1'));
+  });
+  it('an answer dismisses a loose end and stands beside it', () => {
+    const items = ebbwick();
+    const end = computeProject(items).looseEnds.find((entry) => entry.key === 'bears:W3')!;
+    expect(end.dismissed).toBeNull();
+    const answer = item('answer', 'a', { key: dismissalKey(end), reason: 'Opened up on site: no joists land on it.', by: 'Ada' });
+    const judged = computeProject([...items, answer]).looseEnds.find((entry) => entry.key === end.key)!;
+    expect(judged.dismissed).toEqual({ reason: 'Opened up on site: no joists land on it.', by: 'Ada' });
+  });
+});
+
+describe('what a careful reader of the survey asks', () => {
+  const drawn = (more: object[]): Item[] => [
+    item('brief', 'brief', defaultBrief('Trial', 'european')),
+    item('level', 'L1', { name: 'Floor', elevation: 3000 }),
+    item('level', 'L0', { name: 'Ground', elevation: 0 }),
+    item('buildUp', 'bare', { name: 'Bare', layers: [{ name: 'slab', load: 0.002 }] }),
+    ...(more as Item[]),
+  ];
+  const wall = (id: string, y: number, more: object = {}) =>
+    item('wall', id, {
+      mark: id,
+      from: { x: 0, y },
+      to: { x: 4000, y },
+      base: 'L0',
+      top: 'L1',
+      weight: 0.004,
+      by: null,
+      supportsFound: true,
+      bears: 'yes',
+      ...more,
+    });
+  const strip = (id: string, y: number) => item('stripFooting', id, { mark: id, from: { x: 0, y }, to: { x: 4000, y }, level: 'L0' });
+  const panel = item('panel', 'P', {
+    mark: 'P',
+    level: 'L1',
+    outline: [
+      { x: 0, y: 0 },
+      { x: 4000, y: 0 },
+      { x: 4000, y: 6000 },
+      { x: 0, y: 6000 },
+    ],
+    buildUp: 'bare',
+    direction: Math.PI / 2,
+  });
+  const keys = (items: Item[]) => computeProject(items).looseEnds.map((end) => end.key);
+  const base = [wall('W1', 0), wall('W2', 6000), strip('S1', 0), strip('S2', 6000), panel];
+  it('a floor on which nobody walks', () => {
+    expect(keys(drawn(base))).toEqual(['no-imposed:P']);
+  });
+  it('a wall about which nobody has answered; answered, it is settled', () => {
+    expect(keys(drawn([...base, wall('W3', 3000, { bears: 'open' }), strip('S3', 3000)]))).toContain('bears:W3');
+    expect(keys(drawn([...base, wall('W3', 3000), strip('S3', 3000)]))).not.toContain('bears:W3');
+  });
+  it('masonry without weight above a beam', () => {
+    expect(keys(drawn([...base, wall('W4', 0, { weight: 0 })]))).toContain('no-weight:W4');
+  });
+  it('what walls and panels take for true stands open', () => {
+    const open = computeProject(drawn([...base, wall('W3', 3000, { spread: 'even' }), strip('S3', 3000)])).assumptions;
+    const of = (mark: string) => open.filter((entry) => entry.mark === mark).map((entry) => entry.key.split(':')[1]);
+    expect(of('W3')).toEqual(['not-designed', 'spread-even']);
+    expect(of('P')).toEqual(['simple-spans']);
+    expect(of('S1')).toEqual(['not-designed']);
   });
 });

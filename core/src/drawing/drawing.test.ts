@@ -4,7 +4,22 @@ import { computeProject } from '../design';
 import { ebbwickSailLoft } from '../exchange/demonstration/ebbwick';
 import { formatQuantity } from '../quantity';
 import { findSection, sectionProperties } from '../section';
-import { beamDiagram, footingDrawing, planDrawing, riverDrawing, riverLayout, sectionDrawing, toSvg, type AreaMark, type Drawing } from '.';
+import {
+  beamDiagram,
+  fitView,
+  footingDrawing,
+  planDrawing,
+  riverDrawing,
+  riverLayout,
+  sectionDrawing,
+  toPlan,
+  toScreen,
+  toSvg,
+  wallElevation,
+  zoomed,
+  type AreaMark,
+  type Drawing,
+} from '.';
 import { shapeOutlines } from './sectionDrawing';
 
 const project = computeProject(ebbwickSailLoft());
@@ -70,6 +85,54 @@ describe('the plan', () => {
     });
     for (const scale of scales) expect(scale).toBeCloseTo(scales[0]!, 9);
   });
+});
+
+describe('a plan that is looked at closely', () => {
+  const plan = (more: Partial<Parameters<typeof planDrawing>[0]> = {}) =>
+    planDrawing({ building, level: 'loft', selected: null, transfers: new Set(), width: 800, height: 420, ...more });
+  const items = (drawing: Drawing) => new Set(drawing.marks.flatMap((mark) => mark.item ?? []));
+  it('draws nothing that cannot be seen', () => {
+    const view = { x: 16_200, y: 7000, scale: 0.1 };
+    const near = items(plan({ view }));
+    expect(near.has('OB1')).toBe(true);
+    expect(near.has('TG1')).toBe(false);
+    expect(items(plan()).has('TG1')).toBe(true);
+  });
+  it('has the panels of its level with an arrow along their span, and what stands behind when asked', () => {
+    const arrows = plan().marks.filter((mark) => mark.type === 'line' && mark.arrow === 'both' && mark.item === 'L1');
+    expect(arrows).toHaveLength(1);
+    const [[x1, y1], [x2, y2]] = (arrows[0] as unknown as { points: [[number, number], [number, number]] }).points;
+    expect(x1).toBeCloseTo(x2, 6);
+    expect(Math.abs(y1 - y2)).toBeGreaterThan(20);
+    expect(plan({ ghosts: ['roof'] }).marks.length).toBeGreaterThan(plan().marks.length);
+  });
+  it('goes from plan to screen and back, and keeps the place that it is zoomed about', () => {
+    const view = fitView(building, 800, 420);
+    const [x, y] = toScreen(view, 800, 420, { x: 5400, y: 4500 });
+    const back = toPlan(view, 800, 420, x, y);
+    expect([back.x, back.y]).toEqual([expect.closeTo(5400, 6), expect.closeTo(4500, 6)]);
+    const closer = zoomed(view, 800, 420, x, y, 2);
+    expect(closer.scale).toBeCloseTo(2 * view.scale, 12);
+    const [sx, sy] = toScreen(closer, 800, 420, { x: 5400, y: 4500 });
+    expect([sx, sy]).toEqual([expect.closeTo(x, 6), expect.closeTo(y, 6)]);
+  });
+});
+
+describe('a wall in elevation', () => {
+  const draw = (id: string) => wallElevation({ building, takedown: project.takedown, wall: id, width: 330, height: 250 });
+  it('is to scale with its openings, and says what takes it', () => {
+    const { marks } = draw('W1');
+    const [face, door] = marks.filter((mark): mark is AreaMark => mark.type === 'area' && mark.points.length === 4);
+    const size = ({ points }: AreaMark) => [points[1]![0] - points[0]![0], points[2]![1] - points[1]![1]] as const;
+    const [wide, high] = size(face!);
+    // 3.8 m by 2.7 m; the door 0.9 m by 2.1 m
+    expect(wide / high).toBeCloseTo(3800 / 2700, 6);
+    expect(size(door!)[0] / wide).toBeCloseTo(900 / 3800, 6);
+    expect(size(door!)[1] / high).toBeCloseTo(2100 / 2700, 6);
+    expect(marks.some((mark) => mark.type === 'text' && /^TB1 takes 39/.test(mark.text))).toBe(true);
+    expectDrawn(draw('W1'));
+  });
+  it.each(['W1', 'W2', 'W3'])('%s has no number that is none', (id) => expectDrawn(draw(id)));
 });
 
 describe('the river', () => {

@@ -15,6 +15,8 @@ export interface PlanInput {
   readonly view?: PlanView;
   /** Levels whose members are drawn faintly behind, to see what continues. */
   readonly ghosts?: readonly string[];
+  /** A drawing lies beneath: panels let it through. */
+  readonly overDrawing?: boolean;
   readonly width: number;
   readonly height: number;
 }
@@ -125,7 +127,12 @@ class Plan {
     for (const [id, panel] of building.panels) {
       if (panel.level !== level || !this.isSeen(...panel.outline)) continue;
       const { chosen, pen } = this.look(id);
-      this.pencil.area(panel.outline.map(this.place), 'floor', { pen: chosen ? pen : 'faint', width: chosen ? 2 : 0.6, item: id });
+      this.pencil.area(panel.outline.map(this.place), 'floor', {
+        pen: chosen ? pen : 'faint',
+        width: chosen ? 2 : 0.6,
+        item: id,
+        opacity: this.input.overDrawing ? 0.45 : undefined,
+      });
       for (const { outline } of panel.openings) {
         const corners = outline.map(this.place);
         this.pencil.area(corners, 'paper', { pen: 'soft', width: 0.8, item: id });

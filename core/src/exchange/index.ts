@@ -3,7 +3,7 @@ import { ebbwickSailLoft } from './demonstration/ebbwick';
 import { quillfernToolLibrary } from './demonstration/quillfern';
 import { TALLOW_DEMONSTRATION, tallowOf, tallowWharf } from './demonstration/tallow';
 
-export { readProjectFile, writeProjectFile, FILE_FORMAT, type ProjectFile } from './projectFile';
+export { filesOf, readProjectFile, writeProjectFile, FILE_FORMAT, type ProjectFile, type StoredFile } from './projectFile';
 export { memberSchedule, reactionSchedule, writeCsv } from './csv';
 export { ebbwickSailLoft, quillfernToolLibrary, tallowOf, tallowWharf };
 export { type TallowSize } from './demonstration/tallow';

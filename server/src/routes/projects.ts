@@ -1,10 +1,20 @@
 import { Router, type Request, type Response } from 'express';
 import { commandSchema, createProjectSchema, undoSchema } from '@plinth/api';
-import { computeProject, memberSchedule, reactionSchedule, readInput, readProjectFile, writeProjectFile, type Item } from '@plinth/core';
+import {
+  computeProject,
+  memberSchedule,
+  reactionSchedule,
+  readInput,
+  readProjectFile,
+  filesOf,
+  writeProjectFile,
+  type Item,
+} from '@plinth/core';
 import { HttpError, notFound } from '../errors';
 import type { Packager } from '../package/packager';
 import { applyCommand, stepJournal } from '../store/commands';
 import type { Database } from '../store/database';
+import { packFiles, requireFiles, unpackFiles } from '../store/files';
 import type { LiveChanges } from '../store/live';
 import {
   createProject,
@@ -49,7 +59,9 @@ export function projectRoutes({ db, live, packager }: Services): Router {
   });
 
   router.post('/import', async (request, response) => {
-    const { name, items } = readProjectFile(request.body);
+    const { name, items, files } = readProjectFile(request.body);
+    await unpackFiles(db, files);
+    await requireFiles(db, filesOf(items));
     response.status(201).json(await insertProject(db, name, items, 'Lofty Plinth', 'Read from a project file'));
   });
 
@@ -102,7 +114,9 @@ export function projectRoutes({ db, live, packager }: Services): Router {
   router.get('/:id/export', async (request, response) => {
     const id = idOf(request);
     const { name, items } = await itemsOf(id);
-    asFile(response, `${id}.json`, 'application/json').send(JSON.stringify(writeProjectFile(name, items), null, 1));
+    asFile(response, `${id}.json`, 'application/json').send(
+      JSON.stringify(writeProjectFile(name, items, await packFiles(db, filesOf(items))), null, 1),
+    );
   });
 
   router.get('/:id/reactions.csv', async (request, response) => {

@@ -1,8 +1,9 @@
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { ApiError, ApiItem, Command, CommandReply } from '@plinth/api';
-import { readItem, requireConsistent, type Change, type Item } from '@plinth/core';
+import { filesOf, readItem, requireConsistent, type Change, type Item } from '@plinth/core';
 import { HttpError, notFound } from '../errors';
 import type { Database, Transaction } from './database';
+import { requireFiles } from './files';
 import { items, journal, projects, type ItemState, type JournalChange } from './schema';
 
 /** Name of the channel on which other servers and open screens hear of changes. */
@@ -91,6 +92,7 @@ async function write(tx: Transaction, project: string, { version, states }: Load
       continue;
     }
     const item = readItem(change.item);
+    await requireFiles(tx, filesOf([item]));
     if (before && before.kind !== item.kind)
       throw new HttpError(422, 'bad-input', `"${id}" is a ${before.kind} and cannot become a ${item.kind}`);
     const state = { kind: item.kind, body: item.body, revision: next };

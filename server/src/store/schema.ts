@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
+import { customType, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
 
 /** One row a project. `version` is the number of its last journal entry. */
 export const projects = pgTable('projects', {
@@ -30,6 +30,19 @@ export const items = pgTable(
   },
   (table) => [primaryKey({ columns: [table.project, table.id] })],
 );
+
+const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+
+/** Pictures of drawings, each once, named by the SHA-256 of its bytes. */
+export const files = pgTable('files', {
+  hash: text('hash').primaryKey(),
+  type: text('type', { enum: ['image/png', 'image/jpeg'] }).notNull(),
+  size: integer('size').notNull(),
+  data: bytes('data').notNull(),
+  at: timestamp('at', { withTimezone: true })
+    .notNull()
+    .default(sql`now()`),
+});
 
 export interface ItemState {
   readonly kind: string;

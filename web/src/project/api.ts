@@ -42,6 +42,8 @@ export const api = {
   projects: () => ask<ProjectSummary[]>('/api/projects'),
   create: (body: CreateProject) => post<ProjectSummary>('/api/projects', body),
   importFile: (file: unknown) => post<ProjectSummary>('/api/projects/import', file),
+  sendFile: (data: Blob) =>
+    ask<{ hash: string }>('/api/files', { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: data }),
   remove: (id: string) => ask<void>(`/api/projects/${id}`, { method: 'DELETE' }),
   project: (id: string) => ask<ProjectSnapshot>(`/api/projects/${id}`),
   changes: (id: string, after: number) => ask<ProjectChanges>(`/api/projects/${id}/changes?after=${after}`),

@@ -5,6 +5,7 @@ import { useProjectState, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 import { BeamForm } from './forms/BeamForm';
 import { CopyForm, type Of } from './forms/common';
+import { DrawingForm } from './forms/DrawingForm';
 import { LoadForm } from './forms/LoadForm';
 import { PanelForm } from './forms/PanelForm';
 import { ColumnForm, FootingForm, HangerForm, StripFootingForm } from './forms/PostForms';
@@ -44,15 +45,14 @@ export function Inspector({ several }: { several: ReadonlySet<string> }) {
     <SidePanel label="Selected member">
       <div className="space-y-4">
         <Form key={item.id} item={item} />
-        {'at' in item.body || 'from' in item.body || 'outline' in item.body ? (
-          item.kind === 'load' ? null : (
-            <CopyForm items={[item]} />
-          )
-        ) : null}
+        {COPIED.has(item.kind) ? <CopyForm items={[item]} /> : null}
       </div>
     </SidePanel>
   );
 }
+
+/** What can be copied along the plan. */
+const COPIED: ReadonlySet<Item['kind']> = new Set(['beam', 'column', 'wall', 'panel', 'hanger', 'footing', 'stripFooting', 'gridline']);
 
 function Form({ item }: { item: Item }) {
   switch (item.kind) {
@@ -72,6 +72,8 @@ function Form({ item }: { item: Item }) {
       return <StripFootingForm item={item} />;
     case 'gridline':
       return <GridlineForm item={item} />;
+    case 'drawing':
+      return <DrawingForm item={item} />;
     case 'load':
       return <LoadForm item={item} />;
     default:

@@ -14,6 +14,7 @@ export const TABLES = [
   { kind: 'stripFooting', title: 'Strip footings' },
   { kind: 'gridline', title: 'Gridlines' },
   { kind: 'load', title: 'Loads' },
+  { kind: 'drawing', title: 'Drawings' },
 ] as const;
 export type TableKind = (typeof TABLES)[number]['kind'];
 
@@ -25,6 +26,7 @@ const levelOf = (item: Member): string[] => {
     case 'panel':
     case 'footing':
     case 'stripFooting':
+    case 'drawing':
       return [item.body.level];
     case 'gridline':
     case 'load':
@@ -37,7 +39,7 @@ const levelOf = (item: Member): string[] => {
 /** Brings the row of what is selected into view. */
 const intoView = (row: HTMLTableRowElement | null) => row?.scrollIntoView({ block: 'nearest' });
 
-const markOfItem = (item: Member) => ('mark' in item.body ? item.body.mark : item.body.label);
+const markOfItem = (item: Member) => ('mark' in item.body ? item.body.mark : 'name' in item.body ? item.body.name : item.body.label);
 
 /** All members of one kind, those of the shown level first; cells are edited in place. */
 export function MemberTable({ kind, level }: { kind: TableKind; level: string }) {
@@ -86,6 +88,7 @@ export function MemberTable({ kind, level }: { kind: TableKind; level: string })
       head('Level'),
     ],
     gridline: [head('from x', 'position'), head('from y', 'position'), head('to x', 'position'), head('to y', 'position')],
+    drawing: [head('Level'), head('Scale set by'), head('Strength')],
     load: [head('On'), head('Case'), head('Where'), head('Amount')],
   };
   return (
@@ -193,7 +196,7 @@ function Cells({ item }: { item: Member }) {
         <TextField
           quiet
           label="Mark"
-          value={item.body.mark}
+          value={name}
           commit={(value) => patch(item as Extract<Item, { kind: 'beam' }>, { mark: value }, `${name} renamed to ${value}`)}
         />
       </td>
@@ -360,6 +363,17 @@ function Cells({ item }: { item: Member }) {
               />
             </td>
           ) : null}
+        </>
+      );
+    }
+    case 'drawing': {
+      const { body } = item;
+      return (
+        <>
+          <td className="w-56 font-semibold">{body.name}</td>
+          <td>{building.levels.find((entry) => entry.id === body.level)?.body.name}</td>
+          <td>{body.scaleSource}</td>
+          <td>{body.opacity}</td>
         </>
       );
     }

@@ -7,6 +7,7 @@ import {
   parseQuantity,
   planDrawing,
   regionOf,
+  scaledByPoints,
   toPlan,
   toScreen,
   zoomed,
@@ -22,6 +23,7 @@ import { useProject, useProjectState, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 import { makeItem, movedItem } from './make';
 import { Overlay, type Rubber } from './Overlay';
+import { Underlay } from './Underlay';
 import { gridStep, snapTargets, snapTo, typedEnd, type Snap } from './snap';
 import { TOOLS, type SurveyTool } from './tools';
 
@@ -64,17 +66,31 @@ export function PlanBoard({
   const [cursor, setCursor] = useState<Snap | null>(null);
   const [typed, setTyped] = useState<string | null>(null);
   const [offset, setOffset] = useState<readonly [number, number] | null>(null);
+  const [scaling, setScaling] = useState<readonly [PlanPoint, PlanPoint] | null>(null);
   const [box, setBox] = useState<readonly [number, number, number, number] | null>(null);
   const drag = useRef<Drag | null>(null);
   const view = useMemo(() => ownView ?? fitView(building, width, height), [ownView, building, width, height]);
+  const drawings = useMemo(() => building.drawings.filter(({ body }) => body.level === level), [building, level]);
   const targets = useMemo(() => snapTargets(building, [level, ...ghosts]), [building, level, ghosts]);
   const transfers = useMemo(
     () => new Set([...computed.takedown.members.values()].filter((member) => member.transfer).map((member) => member.id)),
     [computed],
   );
   const drawing = useMemo(
-    () => planDrawing({ building, level, selected, alsoSelected: chosen, transfers, width, height, view, ghosts }),
-    [building, level, selected, chosen, transfers, width, height, view, ghosts],
+    () =>
+      planDrawing({
+        building,
+        level,
+        selected,
+        alsoSelected: chosen,
+        transfers,
+        width,
+        height,
+        view,
+        ghosts,
+        overDrawing: drawings.length > 0,
+      }),
+    [building, level, selected, chosen, transfers, width, height, view, ghosts, drawings.length],
   );
 
   const place = (event: { clientX: number; clientY: number }): [number, number] => {
@@ -96,8 +112,9 @@ export function PlanBoard({
     setTyped(null);
     if (tool.id === 'measure') return;
     if (tool.id === 'opening') return addOpening(done);
-    const kind = tool.id === 'rectangle' ? 'panel' : tool.id === 'select' ? null : tool.id;
-    if (!kind) return;
+    if (tool.id === 'scale') return beginScaling(done[0]!, done[1]!);
+    if (tool.id === 'select') return;
+    const kind = tool.id === 'rectangle' ? 'panel' : tool.id;
     const corners = tool.id === 'rectangle' ? rectangle(done[0]!, done[1]!) : done;
     if (kind === 'panel' && building.buildUps.size === 0) {
       toast.error('A panel needs a load build-up: write one in Brief.');
@@ -106,6 +123,34 @@ export function PlanBoard({
     const item = makeItem(building, kind, level, corners);
     const name = 'mark' in item.body ? item.body.mark : 'label' in item.body ? item.body.label : '';
     quietly(put([item], `${name} drawn`).then(() => choose([item.id])));
+  };
+
+  /** The drawing to be scaled: the one that is selected, or the only one. */
+  const toScale = drawings.find(({ id }) => id === selected) ?? (drawings.length === 1 ? drawings[0] : undefined);
+  const beginScaling = (a: PlanPoint, b: PlanPoint) => {
+    if (!toScale) toast.error('Choose the drawing that is to be scaled: none lies under this level, or several do.');
+    else {
+      setScaling([a, b]);
+      setTyped('');
+    }
+  };
+  const commitScale = (ends: readonly [PlanPoint, PlanPoint], text: string) => {
+    try {
+      const distance = parseQuantity(text, 'length', units);
+      const scaled = scaledByPoints(toScale!.body, ends[0], ends[1], distance);
+      const source = `two points ${formatQuantity(distance, 'length', units)} apart`;
+      quietly(
+        put(
+          [{ id: toScale!.id, kind: 'drawing', body: { ...toScale!.body, ...scaled, scaleSource: source } }],
+          `${toScale!.body.name}: scale set`,
+        ),
+      );
+      setScaling(null);
+      setTyped(null);
+      setTool(TOOLS[0]!);
+    } catch (error) {
+      toast.error((error as Error).message);
+    }
   };
 
   const addOpening = (done: readonly PlanPoint[]) => {
@@ -145,6 +190,7 @@ export function PlanBoard({
   };
 
   const commitTyped = () => {
+    if (scaling) return commitScale(scaling, typed ?? '');
     const from = points.at(-1);
     if (!from || !typed) return;
     try {
@@ -176,7 +222,9 @@ export function PlanBoard({
     const target = (event.target as Element).closest?.('[data-pick]');
     const id = target?.getAttribute('data-pick');
     // what is chosen already can be moved; anything else is chosen by the click itself
+    const underlay = drawings.find((entry) => entry.id === selected);
     if (id && (chosen.has(id) || id === selected)) begin('move');
+    else if (!id && underlay && !underlay.body.locked) begin('move');
     else if (!id) begin('box');
   };
 
@@ -289,6 +337,7 @@ export function PlanBoard({
         if (points.length > 0 || typed !== null) {
           setPoints([]);
           setTyped(null);
+          setScaling(null);
         } else if (tool.id !== 'select') setTool(TOOLS[0]!);
         else choose([]);
       } else if (event.key === 'Enter' && points.length >= 3 && tool.points === 0) finish(points);
@@ -336,7 +385,7 @@ export function PlanBoard({
   return (
     <div className="flex min-h-0 flex-[6] flex-col">
       <div className="flex flex-wrap items-center gap-x-1 border-b border-rule px-3 py-0.5" role="toolbar" aria-label="Plan tools">
-        {TOOLS.map((entry) => (
+        {TOOLS.filter(({ id }) => id !== 'scale' || drawings.length > 0).map((entry) => (
           <button
             key={entry.id}
             type="button"
@@ -380,7 +429,9 @@ export function PlanBoard({
           add(catchAt(sx, sy, event.shiftKey).point);
         }}
       >
+        <Underlay drawings={drawings} view={view} width={width} height={height} selected={selected} offset={offset} />
         <DrawingView
+          className="relative"
           drawing={drawing}
           onPick={tool.id === 'select' ? (id) => choose([id]) : undefined}
           nameOf={(id) => markOf(building, id)}
@@ -397,16 +448,19 @@ export function PlanBoard({
         />
         {typed !== null ? (
           <label className="absolute top-2 left-2 flex items-center gap-1 border border-oxide bg-panel px-2 py-1 text-[13px]">
-            length
+            {scaling ? 'true distance' : 'length'}
             <input
               autoFocus
               className="field w-28"
               value={typed}
-              aria-label="Length of the line, or length<angle"
+              aria-label={scaling ? 'True distance of the two points' : 'Length of the line, or length<angle'}
               onChange={(event) => setTyped(event.target.value)}
               onKeyDown={(event) => {
                 if (event.key === 'Enter') commitTyped();
-                else if (event.key === 'Escape') setTyped(null);
+                else if (event.key === 'Escape') {
+                  setTyped(null);
+                  setScaling(null);
+                }
                 event.stopPropagation();
               }}
             />

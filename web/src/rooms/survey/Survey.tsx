@@ -1,9 +1,10 @@
 import { useMemo, useState } from 'react';
-import type { Item, PlanView } from '@plinth/core';
+import { planExtent, type Item, type PlanView } from '@plinth/core';
 import { useItems, useProject, useProjectState, useView } from '../../project/context';
 import { freshId, useEdit } from '../../project/useEdit';
 import { Levels } from '../brief/Levels';
 import { Inspector } from './Inspector';
+import { LayDrawing } from './LayDrawing';
 import { copiedItem, makeItem, marksOf, onLevel } from './make';
 import { MemberTable, TABLES, type TableKind } from './MemberTable';
 import { PlanBoard } from './PlanBoard';
@@ -18,6 +19,7 @@ const ADD: Record<TableKind, string> = {
   stripFooting: 'Add a strip footing',
   gridline: 'Add a gridline',
   load: 'Add a load',
+  drawing: 'Lay a drawing above the plan',
 };
 
 const TABS = [...TABLES, { kind: 'level', title: 'Levels' }] as const;
@@ -47,13 +49,19 @@ export function SurveyRoom() {
     select(ids.length === 1 ? ids[0]! : null);
   };
 
+  const centre = () => {
+    const { left, right, low, high } = planExtent(building);
+    return view ? { x: view.x, y: view.y } : { x: (left + right) / 2, y: (low + high) / 2 };
+  };
   const add = () => {
     const metre = units === 'SI' ? 1000 : 304.8;
     const at = (x: number, y: number) => ({ x: x * metre, y: y * metre });
     const item =
-      table === 'load'
-        ? newLoad()
-        : makeItem(building, table, shown, table === 'panel' ? [at(0, 0), at(4, 0), at(4, 6), at(0, 6)] : [at(0, 0), at(6, 0)]);
+      table === 'drawing'
+        ? null
+        : table === 'load'
+          ? newLoad()
+          : makeItem(building, table, shown, table === 'panel' ? [at(0, 0), at(4, 0), at(4, 6), at(0, 6)] : [at(0, 0), at(6, 0)]);
     if (item) quietly(put([item], ADD[table].replace('Add', 'Added')).then(() => choose([item.id])));
   };
   const newLoad = (): Item | null => {
@@ -77,7 +85,8 @@ export function SurveyRoom() {
       </div>
     );
 
-  const noAdd = (table === 'load' && building.beams.size === 0) || (table === 'panel' && building.buildUps.size === 0);
+  const noAdd =
+    table === 'drawing' || (table === 'load' && building.beams.size === 0) || (table === 'panel' && building.buildUps.size === 0);
   return (
     <>
       <div className="flex min-w-0 flex-1 flex-col">
@@ -103,6 +112,7 @@ export function SurveyRoom() {
             ) : null}
           </fieldset>
           <CopyLevel from={shown} />
+          <LayDrawing level={shown} centre={centre} laid={(id) => choose([id])} />
         </div>
         <PlanBoard key={shown} level={shown} ghosts={ghosts} chosen={several} choose={choose} ownView={view} setView={setView} />
         <div className="flex items-center border-y border-rule px-4 py-1">

@@ -174,6 +174,8 @@ export function movedItem(item: Item, dx: number, dy: number): Item {
       return { ...item, body: { ...item.body, at: move(item.body.at) } };
     case 'footing':
       return { ...item, body: { ...item.body, at: move(item.body.at) } };
+    case 'drawing':
+      return { ...item, body: { ...item.body, at: move(item.body.at) } };
     case 'panel':
       return {
         ...item,

@@ -2,7 +2,7 @@ import type { PlacedKind } from './make';
 
 /** What the mouse does on the plan. */
 export interface SurveyTool {
-  readonly id: 'select' | PlacedKind | 'rectangle' | 'opening' | 'measure';
+  readonly id: 'select' | PlacedKind | 'rectangle' | 'opening' | 'measure' | 'scale';
   readonly title: string;
   readonly key: string;
   /** How many points it takes; 0: as many as one likes, closed on the first. */
@@ -29,4 +29,11 @@ export const TOOLS: readonly SurveyTool[] = [
   { id: 'stripFooting', title: 'Strip', key: 's', points: 2, hint: 'Click both ends' },
   { id: 'gridline', title: 'Gridline', key: 'g', points: 2, hint: 'Click both ends; Shift keeps it square' },
   { id: 'measure', title: 'Measure', key: 'm', points: 0, hint: 'Click from place to place: lengths, and the area when closed' },
+  {
+    id: 'scale',
+    title: 'Set scale',
+    key: 'k',
+    points: 2,
+    hint: 'Click two points of the drawing, then type their true distance',
+  },
 ];

@@ -1,0 +1,23 @@
+import type { LaidDrawing } from './item';
+import { BadInput } from '../error';
+import type { PlanPoint } from './item';
+
+/** mm on plan to a pixel of a picture printed `paperWidth` mm wide at 1 : `ratio`. */
+export function scaleByRatio(ratio: number, paperWidth: number, pixels: number): number {
+  return (ratio * paperWidth) / pixels;
+}
+
+/**
+ * A drawing set to scale by two of its points and their true distance; the first stays where it is.
+ * @param a first point, on plan, as the drawing lies now
+ * @param b second point, on plan
+ * @param distance true distance between them, mm
+ * @throws BadInput when the points are one, or the distance is none
+ */
+export function scaledByPoints(drawing: LaidDrawing, a: PlanPoint, b: PlanPoint, distance: number): Pick<LaidDrawing, 'at' | 'scale'> {
+  const now = Math.hypot(b.x - a.x, b.y - a.y);
+  if (now < 1e-6) throw new BadInput('the two points are one: choose two that are far apart');
+  if (!(distance > 0)) throw new BadInput('the distance must be greater than 0');
+  const factor = distance / now;
+  return { scale: drawing.scale * factor, at: { x: a.x + (drawing.at.x - a.x) * factor, y: a.y + (drawing.at.y - a.y) * factor } };
+}

@@ -1,0 +1,69 @@
+import { useState } from 'react';
+import { formatQuantity, scaleByRatio, type LaidDrawing } from '@plinth/core';
+import { CheckField, NumberField, QuantityField, TextField } from '../../../parts/fields';
+import { PanelHead } from '../../../parts/SidePanel';
+import { useProject } from '../../../project/context';
+import { useEdit } from '../../../project/useEdit';
+import type { Of } from './common';
+
+/** A drawing under the plan: its scale by ratio and paper, its place, its fading. By two points it is scaled on the plan. */
+export function DrawingForm({ item }: { item: Of<'drawing'> }) {
+  const { building, units } = useProject();
+  const { patch, remove, quietly } = useEdit();
+  const { body } = item;
+  const [ratio, setRatio] = useState(100);
+  const [paper, setPaper] = useState(420);
+  const set = (change: Partial<LaidDrawing>, what: string) => patch(item, change, `${body.name}: ${what}`);
+  return (
+    <div className="space-y-3">
+      <PanelHead mark={body.name} what="drawing">
+        under {building.levels.find((level) => level.id === body.level)?.body.name};{' '}
+        {formatQuantity(body.width * body.scale, 'length', units)} by {formatQuantity(body.height * body.scale, 'length', units)} on plan
+      </PanelHead>
+      <section aria-label="Scale">
+        <h3 className="label">Scale</h3>
+        <p className="text-[13px] text-soft">{body.scaleSource}</p>
+        <div className="grid grid-cols-[5rem_1fr_auto] items-end gap-2">
+          <NumberField
+            label="1 :"
+            value={ratio}
+            commit={(value) => {
+              if (!(value > 0)) throw new Error('a number greater than 0');
+              setRatio(value);
+            }}
+          />
+          <QuantityField label="width of the paper" kind="sectionLength" value={paper} commit={setPaper} />
+          <button
+            type="button"
+            className="btn"
+            onClick={() =>
+              quietly(
+                set(
+                  { scale: scaleByRatio(ratio, paper, body.width), scaleSource: `1:${ratio} on ${Math.round(paper)} mm of paper` },
+                  'scale set',
+                ),
+              )
+            }
+          >
+            Set scale
+          </button>
+        </div>
+        <p className="text-[13px] text-soft">
+          Or press K on the plan, click two points of the drawing whose distance is written on it, and type that distance. A print that was
+          scanned or fitted to a page has no ratio to trust.
+        </p>
+      </section>
+      <div className="grid grid-cols-2 gap-3">
+        <QuantityField label="Middle, x" kind="position" value={body.at.x} commit={(x) => set({ at: { ...body.at, x } }, 'moved')} />
+        <QuantityField label="Middle, y" kind="position" value={body.at.y} commit={(y) => set({ at: { ...body.at, y } }, 'moved')} />
+        <QuantityField label="Turned by" kind="angle" value={body.turn} commit={(turn) => set({ turn }, 'turned')} />
+        <NumberField label="Strength, 0.05 to 1" value={body.opacity} commit={(opacity) => set({ opacity }, 'faded')} />
+      </div>
+      <CheckField label="locked in its place" value={body.locked} commit={(locked) => set({ locked }, locked ? 'locked' : 'unlocked')} />
+      <TextField label="Name" value={body.name} commit={(name) => set({ name }, `renamed to ${name}`)} />
+      <button type="button" className="btn" onClick={() => quietly(remove([item.id], `${body.name} taken away`))}>
+        Take the drawing away
+      </button>
+    </div>
+  );
+}
