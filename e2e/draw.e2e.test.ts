@@ -170,6 +170,33 @@ describe('a building drawn from nothing', () => {
     await browser.waitForText('aside', '42.00 m by 31.50 m');
   });
 
+  it('a page of a PDF is laid at the size of its paper', async () => {
+    const path = join(mkdtempSync(join(tmpdir(), 'plinth-sheet-')), 'section.pdf');
+    writeFileSync(path, onePage());
+    await (await browser.field('Drawing to lay')).sendKeys(path);
+    // A3 at 1:100
+    await browser.waitForText('aside', '42.00 m by 29.71 m');
+    await browser.until(
+      () => browser.driver.executeScript<number>('return document.querySelectorAll("[data-testid=underlay] image").length'),
+      (count) => count === 2,
+      'both drawings lie under the plan',
+    );
+    await browser.clickText('Take the drawing away');
+    await saved();
+    await browser.until(
+      () => browser.driver.executeScript<number>('return document.querySelectorAll("[data-testid=underlay] image").length'),
+      (count) => count === 1,
+      'one is taken away',
+    );
+  });
+
+  it('what is no picture is refused in words', async () => {
+    const path = join(mkdtempSync(join(tmpdir(), 'plinth-sheet-')), 'notes.png');
+    writeFileSync(path, 'a drawing in words');
+    await (await browser.field('Drawing to lay')).sendKeys(path);
+    await browser.waitForText('body', 'notes.png cannot be read as a picture');
+  });
+
   it('a wall asks whether it carries; the answer settles it', async () => {
     await draw('w', [1, 1], [1, 5]);
     await browser.waitForText('aside', 'Does W1 carry load?');
@@ -224,3 +251,24 @@ describe('a building drawn from nothing', () => {
     await browser.driver.switchTo().window(first);
   });
 });
+
+/** An A3 page with one line across it. */
+function onePage(): string {
+  const line = '2 w 60 60 m 1130 780 l S';
+  const objects = [
+    '<< /Type /Catalog /Pages 2 0 R >>',
+    '<< /Type /Pages /Kids [3 0 R] /Count 1 >>',
+    '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 1190.55 841.89] /Contents 4 0 R /Resources << >> >>',
+    `<< /Length ${line.length} >>\nstream\n${line}\nendstream`,
+  ];
+  let text = '%PDF-1.4\n';
+  const places = objects.map((body, i) => {
+    const at = text.length;
+    text += `${i + 1} 0 obj\n${body}\nendobj\n`;
+    return at;
+  });
+  const table = text.length;
+  text += `xref\n0 ${objects.length + 1}\n0000000000 65535 f \n`;
+  for (const at of places) text += `${String(at).padStart(10, '0')} 00000 n \n`;
+  return `${text}trailer\n<< /Size ${objects.length + 1} /Root 1 0 R >>\nstartxref\n${table}\n%%EOF\n`;
+}

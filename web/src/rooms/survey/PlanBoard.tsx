@@ -391,14 +391,14 @@ export function PlanBoard({
             type="button"
             aria-pressed={tool.id === entry.id}
             title={`${entry.hint} (${entry.key.toUpperCase()})`}
-            className={`px-1.5 text-[12.5px] ${tool.id === entry.id ? 'border-b-2 border-oxide font-semibold' : 'text-soft hover:text-ink'}`}
+            className={`px-1 text-[12px] ${tool.id === entry.id ? 'border-b-2 border-oxide font-semibold' : 'text-soft hover:text-ink'}`}
             onClick={() => {
               setTool(entry);
               setPoints([]);
             }}
           >
             {entry.title}
-            <kbd className="ml-1 text-[10px] text-soft">{entry.key.toUpperCase()}</kbd>
+            <kbd className="ml-0.5 text-[10px] text-soft">{entry.key.toUpperCase()}</kbd>
           </button>
         ))}
       </div>

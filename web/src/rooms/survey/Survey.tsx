@@ -91,23 +91,26 @@ export function SurveyRoom() {
     <>
       <div className="flex min-w-0 flex-1 flex-col">
         <div className="flex items-baseline gap-4 px-4 pt-1.5">
-          <h1 className="text-[17px] font-bold">
-            Survey <span className="ml-2 text-[13px] font-normal text-soft">plan of {levelName}, to scale</span>
+          <h1 className="text-[17px] font-bold whitespace-nowrap">
+            Survey <span className="ml-2 text-[13px] font-normal text-soft">plan of {levelName}</span>
           </h1>
           <span className="flex-1" />
           <LevelSteps shown={shown} over={over} under={under} />
-          <fieldset className="flex gap-3 text-[12.5px]">
-            <legend className="sr-only">Seen through</legend>
+          <fieldset className="flex gap-2 text-[12.5px] whitespace-nowrap">
+            <legend className="sr-only">Seen through: the level above, the level below</legend>
+            <span aria-hidden="true" className="text-soft">
+              see
+            </span>
             {over ? (
               <label className="flex items-center gap-1">
                 <input type="checkbox" className="accent-oxide" checked={above} onChange={(event) => setAbove(event.target.checked)} />
-                level above
+                above
               </label>
             ) : null}
             {under ? (
               <label className="flex items-center gap-1">
                 <input type="checkbox" className="accent-oxide" checked={below} onChange={(event) => setBelow(event.target.checked)} />
-                level below
+                below
               </label>
             ) : null}
           </fieldset>
