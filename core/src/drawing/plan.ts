@@ -373,10 +373,10 @@ class Plan {
 
   scaleBar(): void {
     const { units } = this.input.building.brief;
-    const { width, height } = this.input;
+    const { width } = this.input;
     const bar = BARS[units].filter((length) => length * this.scale <= width / 3).at(-1) ?? BARS[units][0]!;
-    const [x, y] = [24, height - 14];
     const words = formatQuantity(bar, 'length', units, { figures: 3 });
+    const [x, y] = [width - bar * this.scale - textWidth(words) - 24, 14];
     this.pencil.rectangle(x - 8, y - 9, bar * this.scale + 24 + textWidth(words), 18, 'paper', { opacity: 0.9 });
     this.pencil.line(
       [

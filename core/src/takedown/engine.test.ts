@@ -103,7 +103,7 @@ const seeds = fc.array(
   { minLength: 40, maxLength: 40 },
 );
 const jitterOf = (seed: readonly number[]) => (n: number) => seed[n % seed.length]!;
-const EDITS = ['move', 'layer', 'remove', 'add', 'panel', 'level', 'load'] as const;
+const EDITS = ['rename', 'reach', 'wall', 'move', 'layer', 'remove', 'add', 'panel', 'level', 'load'] as const;
 
 /** One edit of a project; the bodies of all other items stay the same objects. */
 function edited(items: readonly Item[], kind: (typeof EDITS)[number], at: number): Item[] {
@@ -123,6 +123,18 @@ function edited(items: readonly Item[], kind: (typeof EDITS)[number], at: number
       );
     case 'remove':
       return change(column?.id ?? '', () => null);
+    case 'rename':
+      return change(column?.id ?? '', (old) =>
+        old.kind === 'column' ? { ...old, body: { ...old.body, mark: `Z${Math.floor(at * 100)}` } } : old,
+      );
+    case 'reach':
+      return change('brief', (old) => (old.kind === 'brief' ? { ...old, body: { ...old.body, reach: 100 + at * 200 } } : old));
+    case 'wall':
+      return change('W', (old) =>
+        old.kind === 'wall'
+          ? { ...old, body: { ...old.body, to: { x: at * 300, y: 2000 + at * 3000 }, bears: at > 0.5 ? 'yes' : 'no' } }
+          : old,
+      );
     case 'layer':
       return change('floor', () => floor(`${(2 + at).toFixed(2)} kN/m2`));
     case 'add':
@@ -153,7 +165,9 @@ function edited(items: readonly Item[], kind: (typeof EDITS)[number], at: number
 function read(t: Takedown) {
   return {
     order: t.order,
-    members: [...t.members].map(([id, m]) => [id, m.inLoop, m.transfer, m.sum, m.adverse, m.leaves.map((l) => [l.to, l.at, l.byCase])]),
+    members: [...t.members]
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([id, m]) => [id, m.inLoop, m.transfer, m.sum, m.adverse, m.leaves.map((l) => [l.to, l.at, l.byCase])]),
     looseEnds: t.looseEnds.map((end) => [end.key, end.title, end.byCase]).sort(),
     balance: t.balance,
     plumb: t.plumb,

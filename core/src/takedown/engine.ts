@@ -1,17 +1,17 @@
 import type { Beam, Building, ExtraLoad, Named } from '../building';
 import type { Combination, LoadCase } from '../load';
-import { BalanceBook } from './balance';
 import { doubtEnd } from './doubts';
 import type { Arrival, LooseEnd, MemberLedger, Takedown } from './ledger';
 import { liftedSupports } from './lifting';
 import { LooseEnds } from './looseEnd';
 import { elevationOf, nodesOf, type Node } from './node';
 import { calculationOrder, findLoops } from './order';
-import { calculate, type Outcome } from './outcome';
+import { calculate } from './outcome';
 import type { PanelSharing } from './panel/share';
 import { sharePanels, weighPanel, type PanelLanding, type PanelResult, type SharedPanel } from './panels';
 import { plumbOf } from './plumb';
 import { primaryLoads, type Primary } from './primary';
+import { BookShelf } from './shelf';
 import { findSupports } from './support/find';
 import type { Bearer, FoundSupports, WallBearer } from './support/found';
 import { levelPlans, samePlan, type LevelPlan } from './support/levelPlan';
@@ -25,21 +25,18 @@ interface LevelState {
   readonly reach: number;
   readonly supports: FoundSupports;
   readonly shared: ReadonlyMap<string, SharedPanel>;
+  /** What its panels put on each member. */
+  landings: ReadonlyMap<string, readonly PanelLanding[]>;
 }
 
 type Bearers = readonly (Bearer | WallBearer)[];
 
-/** A member as it was last calculated, with all that went into it. */
+/** A member as it was last calculated, with what it had from elsewhere. */
 interface MemberState {
   readonly node: Node;
   readonly loads: readonly Named<ExtraLoad>[];
   readonly panels: readonly PanelLanding[];
   readonly primary: Primary;
-  readonly bearers: Bearers;
-  readonly targets: readonly (Node | undefined)[];
-  readonly inLoop: boolean;
-  readonly storey: number;
-  readonly outcome: Outcome;
   /** What it hands to each member, in order. */
   readonly handedTo: ReadonlyMap<string, readonly Arrival[]>;
   readonly ledger: MemberLedger;
@@ -47,8 +44,6 @@ interface MemberState {
 
 /** Who hands to whom, and the order that follows. */
 interface Route {
-  /** The bearers that a member had when its targets were read off. */
-  readonly bearers: ReadonlyMap<string, Bearers>;
   readonly graph: ReadonlyMap<string, readonly string[]>;
   /** The members that hand to each, in the order of calculation. */
   readonly givers: ReadonlyMap<string, readonly string[]>;
@@ -64,60 +59,49 @@ const NONE: readonly never[] = [];
  * tagged by its case and traceable arrival by arrival.
  *
  * It remembers what it did: given the next state of the same building it looks again only at levels whose items changed, and
- * calculates only members whose own data, supports or arrivals changed. Items are compared by identity of their bodies.
+ * calculates only members whose own data, supports or arrivals changed (the stale ones, and in the order of calculation whatever
+ * they hand to). Items are compared by identity of their bodies. What it gives is alive: it holds until the next run.
  */
 export class TakedownEngine {
   private levels = new Map<string, LevelState>();
   private panels = new Map<string, PanelResult & { readonly buildUp: unknown }>();
+  private sharings = new Map<string, PanelSharing>();
   private members = new Map<string, MemberState>();
+  private ledgers = new Map<string, MemberLedger>();
   private nodes: ReadonlyMap<string, Node> = new Map();
   private bearers: ReadonlyMap<string, Bearers> = new Map();
-  private landings: ReadonlyMap<string, PanelLanding[]> = new Map();
+  private loads: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
   private levelBodies: readonly Building['levels'][number]['body'][] = [];
   private reach = 0;
   private buildUps: ReadonlyMap<string, unknown> = new Map();
   private route: Route | null = null;
-  /** Members to calculate again because something that lands on them changed. */
+  private shelf = new BookShelf();
+  /** Loose ends of members, and of those that lift, where there are any. */
+  private ends = new Map<string, readonly LooseEnd[]>();
+  private lifting = new Map<string, readonly LooseEnd[]>();
+  private rules: { readonly cases: string; readonly combinations: readonly Combination[] } = { cases: '', combinations: [] };
   private readonly stale = new Set<string>();
-  private readonly lifts = new WeakMap<MemberLedger, { readonly rules: readonly Combination[]; readonly ends: readonly LooseEnd[] }>();
-  private rules: { readonly cases: string; readonly lifting: readonly Combination[] } | null = null;
   /** How many members the last run calculated: what an edit really touched. */
   calculated = 0;
 
-  constructor(private readonly lifting: LiftingRules) {}
+  constructor(private readonly liftingRules: LiftingRules) {}
 
   run(building: Building): Takedown {
     this.forgetIfAllMoved(building);
-    this.readLevels(building, building.brief.reach);
-    this.weighPanels(building);
-    const before = this.nodes;
-    this.nodes = nodesOf(building, before);
-    this.findRoute(building, before);
-    const { ends: loadEnds, byMember: loads } = this.placeLoads(building);
-    const buildUpsMoved = !sameMaps(building.buildUps, this.buildUps);
-    this.buildUps = building.buildUps;
-    const members = new Map<string, MemberState>();
+    const touched = this.readLevels(building);
+    this.weighPanels(building, touched);
+    this.readNodes(building);
+    const loadEnds = this.placeLoads(building);
     const { order, inLoop } = this.route!;
-    this.calculated = 0;
+    const fresh: string[] = [];
     for (const id of order) {
-      const old = this.members.get(id);
-      const node = this.nodes.get(id)!;
-      const now = {
-        node,
-        bearers: this.bearers.get(id) ?? NONE,
-        loads: loads.get(id) ?? NONE,
-        panels: this.landings.get(id) ?? NONE,
-        inLoop: inLoop.has(id),
-        storey: storeyOf(building, node),
-      };
-      const weighAgain = buildUpsMoved && node.kind === 'beam' && node.body.strips.length > 0;
-      const state =
-        old && !weighAgain && !this.stale.has(id) && this.isAsBefore(old, now) ? old : this.calculate(building, id, old, now, weighAgain);
-      members.set(id, state);
+      if (!this.stale.has(id)) continue;
+      this.calculate(building, id, inLoop.has(id));
+      fresh.push(id);
     }
-    this.members = members;
+    this.calculated = fresh.length;
     this.stale.clear();
-    return this.summary(building, loadEnds);
+    return this.summary(building, loadEnds, fresh);
   }
 
   /** Elevations and the reach go everywhere: when a level moves, comes or goes, nothing is kept. */
@@ -129,89 +113,147 @@ export class TakedownEngine {
     if (sameReach && levels.length === last.length && levels.every(({ body }, i) => body === last[i])) return;
     this.levels = new Map();
     this.panels = new Map();
+    this.sharings = new Map();
     this.members = new Map();
+    this.ledgers = new Map();
     this.nodes = new Map();
     this.bearers = new Map();
-    this.landings = new Map();
+    this.loads = new Map();
     this.route = null;
+    this.shelf = new BookShelf();
+    this.ends = new Map();
+    this.lifting = new Map();
   }
 
-  /** Finds supports and shares panels again on the levels whose items changed. */
-  private readLevels(building: Building, reach: number): void {
+  /** Finds supports and shares panels again on the levels whose items changed. @returns those levels */
+  private readLevels(building: Building): LevelState[] {
+    const { reach } = this;
     const next = new Map<string, LevelState>();
-    const fresh: { readonly state: LevelState; readonly old: LevelState | undefined }[] = [];
+    const touched: { readonly state: LevelState; readonly old: LevelState | undefined }[] = [];
     for (const plan of levelPlans(building)) {
       const old = this.levels.get(plan.id);
-      if (old && old.reach === reach && samePlan(old.plan, plan)) {
+      if (old && samePlan(old.plan, plan)) {
         next.set(plan.id, old);
         continue;
       }
-      const shared = sharePanels(plan, reach, old?.reach === reach ? old.shared : undefined);
-      const state = { plan, reach, supports: findSupports(plan, reach), shared };
+      const shared = sharePanels(plan, reach, old?.shared);
+      const state: LevelState = { plan, reach, supports: findSupports(plan, reach), shared, landings: old?.landings ?? new Map() };
       next.set(plan.id, state);
-      fresh.push({ state, old });
+      touched.push({ state, old });
     }
     this.levels = next;
-    if (fresh.length > 0) this.bearers = this.mergeBearers(fresh);
+    if (touched.length > 0) this.bearers = this.mergeBearers(touched);
+    for (const { state, old } of touched)
+      for (const { id } of old?.plan.panels ?? NONE)
+        if (!state.shared.has(id)) {
+          this.panels.delete(id);
+          this.sharings.delete(id);
+          this.shelf.remove(`panel ${id}`);
+        }
+    return touched.map(({ state }) => state);
   }
 
-  /** Bearers of all members; lists that say the same as before stay the very same. */
-  private mergeBearers(fresh: readonly { readonly state: LevelState; readonly old: LevelState | undefined }[]): Map<string, Bearers> {
+  /** Bearers of all members; lists that say the same as before stay the very same, the others make their members stale. */
+  private mergeBearers(touched: readonly { readonly state: LevelState; readonly old: LevelState | undefined }[]): Map<string, Bearers> {
     const all = new Map(this.bearers);
-    const now = new Map<string, Bearers>();
-    for (const { state, old } of fresh) {
-      if (old) for (const id of bearingIds(old.supports)) all.delete(id);
-      for (const [id, list] of state.supports.beams) now.set(id, list);
-      for (const [id, bearer] of state.supports.posts) now.set(id, [bearer]);
-      for (const [id, list] of state.supports.walls) now.set(id, list);
-    }
-    for (const [id, list] of now) {
+    for (const { old } of touched) if (old) for (const id of bearingIds(old.supports)) all.delete(id);
+    const take = (id: string, list: Bearers) => {
       const known = this.bearers.get(id);
-      all.set(id, known && sameBearing(known, list) ? known : list);
+      const same = known !== undefined && sameBearing(known, list);
+      all.set(id, same ? known : list);
+      if (!same) this.stale.add(id);
+    };
+    for (const { state } of touched) {
+      for (const [id, list] of state.supports.beams) take(id, list);
+      for (const [id, bearer] of state.supports.posts) take(id, [bearer]);
+      for (const [id, list] of state.supports.walls) take(id, list);
     }
     return all;
   }
 
-  private weighPanels(building: Building): void {
-    const next = new Map<string, PanelResult & { readonly buildUp: unknown }>();
-    let moved = false;
-    for (const { plan, shared } of this.levels.values())
-      for (const { id, body } of plan.panels) {
-        const panel = shared.get(id)!;
+  /** Weighs panels of the levels that were touched, or of all when a build-up changed; members on which that tells become stale. */
+  private weighPanels(building: Building, touched: readonly LevelState[]): void {
+    const moved = !sameMaps(building.buildUps, this.buildUps);
+    this.buildUps = building.buildUps;
+    for (const level of moved ? this.levels.values() : touched) {
+      for (const { id, body } of level.plan.panels) {
+        const panel = level.shared.get(id)!;
         const buildUp = building.buildUps.get(body.buildUp);
         const old = this.panels.get(id);
-        if (old && old.sharing === panel.sharing && old.buildUp === buildUp && old.body === body) next.set(id, old);
-        else {
-          next.set(id, { ...weighPanel(building, id, panel), buildUp });
-          moved = true;
-        }
+        if (old && old.sharing === panel.sharing && old.buildUp === buildUp && old.body === body) continue;
+        const weighed = { ...weighPanel(building, id, panel), buildUp };
+        this.panels.set(id, weighed);
+        this.sharings.set(id, weighed.sharing);
+        this.shelf.set(`panel ${id}`, weighed.book);
       }
-    if (moved || next.size !== this.panels.size) {
-      const landings = landingsByMember(next);
-      for (const [id, list] of landings) {
-        const known = this.landings.get(id);
-        if (known && sameLists(known, list)) landings.set(id, known);
-      }
-      this.landings = landings;
+      this.layPanels(level);
     }
-    this.panels = next;
+    if (moved) for (const [id, { node }] of this.members) if (node.kind === 'beam' && node.body.strips.length > 0) this.stale.add(id);
+  }
+
+  private layPanels(level: LevelState): void {
+    const now = new Map<string, PanelLanding[]>();
+    for (const { id } of level.plan.panels)
+      for (const [member, list] of this.panels.get(id)!.landings) {
+        const known = now.get(member);
+        if (known) known.push(...list);
+        else now.set(member, [...list]);
+      }
+    for (const [member, list] of now) if (!sameLists(level.landings.get(member) ?? NONE, list)) this.stale.add(member);
+    for (const member of level.landings.keys()) if (!now.has(member)) this.stale.add(member);
+    level.landings = now;
+  }
+
+  /** Members as they are now; a changed one is stale, and so are those that hand something to it. */
+  private readNodes(building: Building): void {
+    const before = this.nodes;
+    const nodes = nodesOf(building, before);
+    this.nodes = nodes;
+    let route = this.route === null || before.size !== nodes.size;
+    for (const [id, node] of nodes) {
+      const old = before.get(id);
+      if (old === node) continue;
+      this.stale.add(id);
+      for (const giver of this.route?.givers.get(id) ?? NONE) this.stale.add(giver);
+      if (old?.mark !== node.mark || old.kind !== node.kind) route = true;
+    }
+    if (before.size > 0)
+      for (const id of before.keys()) {
+        if (nodes.has(id)) continue;
+        route = true;
+        for (const giver of this.route?.givers.get(id) ?? NONE) this.stale.add(giver);
+        this.forget(id);
+      }
+    if (!route) for (const id of this.stale) if (!sameLists(this.route!.graph.get(id) ?? NONE, this.targetsOf(id))) route = true;
+    if (route) this.findRoute(building);
+  }
+
+  private forget(id: string): void {
+    for (const to of this.members.get(id)?.handedTo.keys() ?? NONE) this.stale.add(to);
+    this.members.delete(id);
+    this.ledgers.delete(id);
+    this.shelf.remove(id);
+    this.ends.delete(id);
+    this.lifting.delete(id);
+  }
+
+  private targetsOf(id: string): string[] {
+    const targets: string[] = [];
+    for (const { by } of this.bearers.get(id) ?? NONE) if (by !== null && this.nodes.has(by) && !targets.includes(by)) targets.push(by);
+    return targets;
   }
 
   /** Who hands to whom. Where that changed, those that were handed something before are calculated again. */
-  private findRoute(building: Building, before: ReadonlyMap<string, Node>): void {
-    const { nodes, bearers } = this;
+  private findRoute(building: Building): void {
+    const { nodes } = this;
     const last = this.route;
-    let same = last !== null && before.size === nodes.size;
-    if (same) for (const id of nodes.keys()) if (!before.has(id) || last!.bearers.get(id) !== bearers.get(id)) same = false;
-    if (same) return;
     const graph = new Map<string, readonly string[]>();
     const loose = (id: string) => {
+      this.stale.add(id);
       for (const to of this.members.get(id)?.handedTo.keys() ?? NONE) this.stale.add(to);
     };
-    for (const id of before.keys()) if (!nodes.has(id)) loose(id);
     for (const id of nodes.keys()) {
-      const targets: string[] = [];
-      for (const { by } of bearers.get(id) ?? NONE) if (by !== null && nodes.has(by) && !targets.includes(by)) targets.push(by);
+      const targets = this.targetsOf(id);
       const old = last?.graph.get(id);
       if (old && sameLists(old, targets)) graph.set(id, old);
       else {
@@ -221,7 +263,7 @@ export class TakedownEngine {
     }
     const loops = findLoops(graph);
     const inLoop = new Set(loops.flat());
-    for (const id of [...inLoop, ...(last?.inLoop ?? NONE)]) if (inLoop.has(id) !== last?.inLoop.has(id)) loose(id);
+    for (const id of [...inLoop, ...(last?.inLoop ?? NONE)]) if (inLoop.has(id) !== (last?.inLoop.has(id) ?? false)) loose(id);
     const order = calculationOrder(
       graph,
       inLoop,
@@ -235,11 +277,13 @@ export class TakedownEngine {
         if (list) list.push(id);
         else givers.set(target, [id]);
       }
-    this.route = { bearers, graph, givers, order, loops, inLoop };
+    // arrivals stand in the order of those that bring them: where that changed they are gathered again
+    if (last) for (const [target, list] of givers) if (!sameLists(last.givers.get(target) ?? NONE, list)) this.stale.add(target);
+    this.route = { graph, givers, order, loops, inLoop };
   }
 
-  /** Extra loads by the member that they act on; those on nothing are loose ends. */
-  private placeLoads(building: Building): { ends: LooseEnd[]; byMember: Map<string, Named<ExtraLoad>[]> } {
+  /** Extra loads by the member that they act on. @returns loose ends of those that act on nothing */
+  private placeLoads(building: Building): LooseEnd[] {
     const byMember = new Map<string, Named<ExtraLoad>[]>();
     const ends: LooseEnd[] = [];
     for (const load of building.loads) {
@@ -260,40 +304,43 @@ export class TakedownEngine {
       );
       ends.push(...own.list);
     }
-    return { ends, byMember };
+    for (const [id, list] of byMember) if (!sameLoads(this.loads.get(id) ?? NONE, list)) this.stale.add(id);
+    for (const id of this.loads.keys()) if (!byMember.has(id) && this.nodes.has(id)) this.stale.add(id);
+    this.loads = byMember;
+    return ends;
   }
 
-  private isAsBefore(old: MemberState, now: Pick<MemberState, 'node' | 'bearers' | 'loads' | 'panels' | 'inLoop' | 'storey'>): boolean {
-    if (old.node !== now.node || old.bearers !== now.bearers || old.inLoop !== now.inLoop || old.storey !== now.storey) return false;
-    if (old.panels !== now.panels || !sameLoads(old.loads, now.loads)) return false;
-    const { bearers } = now;
-    for (let i = 0; i < bearers.length; i += 1) {
-      const { by } = bearers[i]!;
-      if (by !== null && old.targets[i] !== this.nodes.get(by)) return false;
-    }
-    return true;
+  /** What panels put on a member: on a beam those of its level, on a wall those of every level that it comes up to. */
+  private landingsOn({ kind, id, body }: Node): readonly PanelLanding[] {
+    if (kind === 'beam') return this.levels.get(body.level)?.landings.get(id) ?? NONE;
+    if (kind !== 'wall') return NONE;
+    const lists: PanelLanding[] = [];
+    for (const level of this.levels.values()) lists.push(...(level.landings.get(id) ?? NONE));
+    return lists;
   }
 
-  private calculate(
-    building: Building,
-    id: string,
-    old: MemberState | undefined,
-    now: Pick<MemberState, 'node' | 'bearers' | 'loads' | 'panels' | 'inLoop' | 'storey'>,
-    weighAgain: boolean,
-  ): MemberState {
-    this.calculated += 1;
-    const { node, bearers, loads, panels, inLoop, storey } = now;
-    const samePrimary =
-      old && !weighAgain && old.node === node && old.storey === storey && old.panels === panels && sameLoads(old.loads, loads);
-    const primary = samePrimary ? old.primary : primaryLoads(building, node, loads, panels);
+  private calculate(building: Building, id: string, inLoop: boolean): void {
+    const node = this.nodes.get(id)!;
+    const route = this.route!;
+    const old = this.members.get(id);
+    const loads = this.loads.get(id) ?? NONE;
+    const panels = this.landingsOn(node);
+    const keepsPrimary =
+      old !== undefined &&
+      old.node === node &&
+      sameLists(old.panels, panels) &&
+      sameLoads(old.loads, loads) &&
+      !(node.kind === 'beam' && node.body.strips.length > 0);
+    const primary = keepsPrimary ? old.primary : primaryLoads(building, node, loads, panels);
     const arrivals: Arrival[] = [...primary.arrivals];
-    for (const giver of this.route!.givers.get(id) ?? NONE) {
+    for (const giver of route.givers.get(id) ?? NONE) {
       // what a member of a ring would hand on is not there
-      const handed = this.route!.inLoop.has(giver) ? undefined : this.current(giver)?.handedTo.get(id);
+      const handed = route.inLoop.has(giver) ? undefined : this.members.get(giver)?.handedTo.get(id);
       if (handed) for (const arrival of handed) arrivals.push(arrival);
     }
     const target = (to: string) => this.nodes.get(to);
-    const outcome = calculate(node, arrivals, bearers, { target, inLoop, reach: building.brief.reach, storey });
+    const storey = storeyOf(building, node);
+    const outcome = calculate(node, arrivals, this.bearers.get(id) ?? NONE, { target, inLoop, reach: this.reach, storey });
     const handedTo = new Map<string, Arrival[]>();
     for (const { to, arrival } of outcome.handed) {
       const list = handedTo.get(to);
@@ -303,15 +350,12 @@ export class TakedownEngine {
     if (old) for (const to of old.handedTo.keys()) this.stale.add(to);
     for (const to of handedTo.keys()) this.stale.add(to);
     const ledger: MemberLedger = { ...outcome.ledger, inLoop, transfer: node.kind === 'beam' && this.carries(arrivals) };
-    const targets = bearers.map(({ by }) => (by === null ? undefined : this.nodes.get(by)));
-    const state = { node, loads, panels, primary, bearers, targets, inLoop, storey, outcome, handedTo, ledger };
-    this.members.set(id, state);
-    return state;
-  }
-
-  /** A member that comes earlier in the order: calculated already in this run, or as it was. */
-  private current(id: string): MemberState | undefined {
-    return this.members.get(id);
+    this.members.set(id, { node, loads, panels, primary, handedTo, ledger });
+    this.ledgers.set(id, ledger);
+    outcome.book.addBook(primary.book);
+    this.shelf.set(id, outcome.book);
+    if (primary.looseEnds.length + outcome.looseEnds.length > 0) this.ends.set(id, [...primary.looseEnds, ...outcome.looseEnds]);
+    else this.ends.delete(id);
   }
 
   /** A beam that carries another member is a transfer beam; a hanger beneath it does not make it one. */
@@ -319,46 +363,35 @@ export class TakedownEngine {
     return arrivals.some(({ source }) => source.type === 'member' && this.nodes.get(source.member)?.kind !== 'hanger');
   }
 
-  private summary(building: Building, loadEnds: readonly LooseEnd[]): Takedown {
+  private summary(building: Building, loadEnds: readonly LooseEnd[], fresh: readonly string[]): Takedown {
     const { order, loops } = this.route!;
-    const ledgers = new Map<string, MemberLedger>();
-    const book = new BalanceBook();
+    const { ledgers, sharings: panels, bearers } = this;
+    const balance = this.shelf.cases();
+    const cases = balance.map((line) => line.loadCase);
+    this.judgeLifting(building, cases, fresh);
     const looseEnds: LooseEnd[] = [...loadEnds];
-    const note = (ends: readonly LooseEnd[]) => {
-      for (const end of ends) looseEnds.push(end);
+    const note = (ends: readonly LooseEnd[] | undefined) => {
+      if (ends) for (const end of ends) looseEnds.push(end);
     };
     for (const { supports } of this.levels.values()) note(supports.doubts.map(doubtEnd));
-    const panels = new Map<string, PanelSharing>();
-    for (const panel of this.panels.values()) {
-      panels.set(panel.id, panel.sharing);
-      book.addBook(panel.book);
-      note(panel.looseEnds);
-    }
+    for (const panel of this.panels.values()) if (panel.looseEnds.length > 0) note(panel.looseEnds);
     for (const loop of loops) looseEnds.push(this.loopEnd(loop));
-    for (const id of order) {
-      const { ledger, primary, outcome } = this.members.get(id)!;
-      ledgers.set(id, ledger);
-      book.addBook(primary.book);
-      book.addBook(outcome.book);
-      if (primary.looseEnds.length) note(primary.looseEnds);
-      if (outcome.looseEnds.length) note(outcome.looseEnds);
-    }
-    const balance = book.cases();
-    const cases = balance.map((line) => line.loadCase);
-    const key = cases.map(({ id }) => id).join();
-    if (this.rules?.cases !== key) this.rules = { cases: key, lifting: this.lifting(cases) };
-    for (const ledger of ledgers.values()) note(this.lifted(building, ledger, ledgers));
-    return { cases, members: ledgers, order, looseEnds, balance, plumb: plumbOf(building, ledgers), bearers: this.bearers, panels };
+    if (this.ends.size > 0) for (const id of order) note(this.ends.get(id));
+    if (this.lifting.size > 0) for (const id of order) note(this.lifting.get(id));
+    return { cases, members: ledgers, order, looseEnds, balance, plumb: plumbOf(building, ledgers), bearers, panels };
   }
 
-  private lifted(building: Building, ledger: MemberLedger, ledgers: ReadonlyMap<string, MemberLedger>): readonly LooseEnd[] {
-    if (!CAN_LIFT.has(ledger.kind)) return NONE;
-    const rules = this.rules!.lifting;
-    const known = this.lifts.get(ledger);
-    if (known?.rules === rules) return known.ends;
-    const ends = liftedSupports(building, ledger, ledgers, rules);
-    this.lifts.set(ledger, { rules, ends });
-    return ends;
+  /** Judges lifting of the members just calculated, or of all when there are other combinations. */
+  private judgeLifting(building: Building, cases: readonly LoadCase[], fresh: readonly string[]): void {
+    const key = cases.map(({ id }) => id).join();
+    const same = this.rules.cases === key;
+    if (!same) this.rules = { cases: key, combinations: this.liftingRules(cases) };
+    for (const id of same ? fresh : this.ledgers.keys()) {
+      const ledger = this.ledgers.get(id)!;
+      const ends = CAN_LIFT.has(ledger.kind) ? liftedSupports(building, ledger, this.ledgers, this.rules.combinations) : NONE;
+      if (ends.length > 0) this.lifting.set(id, ends);
+      else this.lifting.delete(id);
+    }
   }
 
   private loopEnd(loop: readonly string[]): LooseEnd {
@@ -402,17 +435,6 @@ const CAN_LIFT: ReadonlySet<MemberLedger['kind']> = new Set(['beam', 'footing', 
 
 function bearingIds({ beams, posts, walls }: FoundSupports): string[] {
   return [...beams.keys(), ...posts.keys(), ...walls.keys()];
-}
-
-function landingsByMember(panels: ReadonlyMap<string, PanelResult>): Map<string, PanelLanding[]> {
-  const all = new Map<string, PanelLanding[]>();
-  for (const { landings } of panels.values())
-    for (const [member, list] of landings) {
-      const known = all.get(member);
-      if (known) known.push(...list);
-      else all.set(member, [...list]);
-    }
-  return all;
 }
 
 function storeyOf(building: Building, { body }: Node): number {
