@@ -4,7 +4,7 @@ import { doubtEnd } from './doubts';
 import type { Arrival, LooseEnd, MemberLedger, Takedown } from './ledger';
 import { liftedSupports } from './lifting';
 import { LooseEnds } from './looseEnd';
-import { elevationOf, nodesOf, type Node } from './node';
+import { elevationOf, updateNodes, type Node } from './node';
 import { calculationOrder, findLoops } from './order';
 import { calculate } from './outcome';
 import type { PanelSharing } from './panel/share';
@@ -68,8 +68,8 @@ export class TakedownEngine {
   private sharings = new Map<string, PanelSharing>();
   private members = new Map<string, MemberState>();
   private ledgers = new Map<string, MemberLedger>();
-  private nodes: ReadonlyMap<string, Node> = new Map();
-  private bearers: ReadonlyMap<string, Bearers> = new Map();
+  private nodes = new Map<string, Node>();
+  private bearers = new Map<string, Bearers>();
   private loads: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
   private levelBodies: readonly Building['levels'][number]['body'][] = [];
   private reach = 0;
@@ -142,7 +142,7 @@ export class TakedownEngine {
       touched.push({ state, old });
     }
     this.levels = next;
-    if (touched.length > 0) this.bearers = this.mergeBearers(touched);
+    if (touched.length > 0) this.mergeBearers(touched);
     for (const { state, old } of touched)
       for (const { id } of old?.plan.panels ?? NONE)
         if (!state.shared.has(id)) {
@@ -153,22 +153,21 @@ export class TakedownEngine {
     return touched.map(({ state }) => state);
   }
 
-  /** Bearers of all members; lists that say the same as before stay the very same, the others make their members stale. */
-  private mergeBearers(touched: readonly { readonly state: LevelState; readonly old: LevelState | undefined }[]): Map<string, Bearers> {
-    const all = new Map(this.bearers);
-    for (const { old } of touched) if (old) for (const id of bearingIds(old.supports)) all.delete(id);
-    const take = (id: string, list: Bearers) => {
-      const known = this.bearers.get(id);
-      const same = known !== undefined && sameBearing(known, list);
-      all.set(id, same ? known : list);
-      if (!same) this.stale.add(id);
-    };
+  /** Brings the bearers up to levels that were touched; a list that says the same stays the very same, another makes its member stale. */
+  private mergeBearers(touched: readonly { readonly state: LevelState; readonly old: LevelState | undefined }[]): void {
+    const now = new Map<string, Bearers>();
     for (const { state } of touched) {
-      for (const [id, list] of state.supports.beams) take(id, list);
-      for (const [id, bearer] of state.supports.posts) take(id, [bearer]);
-      for (const [id, list] of state.supports.walls) take(id, list);
+      for (const [id, list] of state.supports.beams) now.set(id, list);
+      for (const [id, bearer] of state.supports.posts) now.set(id, [bearer]);
+      for (const [id, list] of state.supports.walls) now.set(id, list);
     }
-    return all;
+    for (const { old } of touched) if (old) for (const id of bearingIds(old.supports)) if (!now.has(id)) this.bearers.delete(id);
+    for (const [id, list] of now) {
+      const known = this.bearers.get(id);
+      if (known && sameBearing(known, list)) continue;
+      this.bearers.set(id, list);
+      this.stale.add(id);
+    }
   }
 
   /** Weighs panels of the levels that were touched, or of all when a build-up changed; members on which that tells become stale. */
@@ -206,24 +205,18 @@ export class TakedownEngine {
 
   /** Members as they are now; a changed one is stale, and so are those that hand something to it. */
   private readNodes(building: Building): void {
-    const before = this.nodes;
-    const nodes = nodesOf(building, before);
-    this.nodes = nodes;
-    let route = this.route === null || before.size !== nodes.size;
-    for (const [id, node] of nodes) {
-      const old = before.get(id);
-      if (old === node) continue;
+    const { changed, gone } = updateNodes(this.nodes, building);
+    let route = this.route === null || gone.length > 0;
+    for (const [id, old] of changed) {
+      const { mark, kind } = this.nodes.get(id)!;
       this.stale.add(id);
       for (const giver of this.route?.givers.get(id) ?? NONE) this.stale.add(giver);
-      if (old?.mark !== node.mark || old.kind !== node.kind) route = true;
+      if (old?.mark !== mark || old.kind !== kind) route = true;
     }
-    if (before.size > 0)
-      for (const id of before.keys()) {
-        if (nodes.has(id)) continue;
-        route = true;
-        for (const giver of this.route?.givers.get(id) ?? NONE) this.stale.add(giver);
-        this.forget(id);
-      }
+    for (const id of gone) {
+      for (const giver of this.route?.givers.get(id) ?? NONE) this.stale.add(giver);
+      this.forget(id);
+    }
     if (!route) for (const id of this.stale) if (!sameLists(this.route!.graph.get(id) ?? NONE, this.targetsOf(id))) route = true;
     if (route) this.findRoute(building);
   }

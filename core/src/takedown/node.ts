@@ -21,27 +21,40 @@ export type Node = {
 /** What a node of this kind is called in a sentence. */
 export type NodeKind = MemberLedger['kind'];
 
-/** The members of a building as nodes; those whose body has not changed stay the very same. */
-export function nodesOf(building: Building, before: ReadonlyMap<string, Node> = new Map()): Map<string, Node> {
-  const nodes = new Map<string, Node>();
-  const add = <K extends NodeKind>(kind: K, members: ReadonlyMap<string, Extract<Node, { kind: K }>['body']>) => {
+/**
+ * Brings nodes up to the members of a building, in place; those whose body has not changed stay the very same.
+ * @returns what changed: new and changed members with what they were before, and those that are gone
+ */
+export function updateNodes(
+  nodes: Map<string, Node>,
+  building: Building,
+): { changed: [id: string, before: Node | undefined][]; gone: string[] } {
+  const changed: [string, Node | undefined][] = [];
+  let count = 0;
+  const take = <K extends NodeKind>(kind: K, members: ReadonlyMap<string, Extract<Node, { kind: K }>['body']>) => {
+    count += members.size;
     for (const [id, body] of members) {
-      const old = before.get(id);
-      if (old && old.body === body) {
-        nodes.set(id, old);
-        continue;
-      }
+      const old = nodes.get(id);
+      if (old && old.body === body) continue;
       const length = 'from' in body ? planLength(body) : 0;
       nodes.set(id, { id, kind, mark: body.mark, place: body, length, body } as unknown as Node);
+      changed.push([id, old]);
     }
   };
-  add('beam', building.beams);
-  add('column', building.columns);
-  add('wall', building.walls);
-  add('hanger', building.hangers);
-  add('footing', building.footings);
-  add('stripFooting', building.stripFootings);
-  return nodes;
+  const { beams, columns, walls, hangers, footings, stripFootings } = building;
+  take('beam', beams);
+  take('column', columns);
+  take('wall', walls);
+  take('hanger', hangers);
+  take('footing', footings);
+  take('stripFooting', stripFootings);
+  const gone: string[] = [];
+  if (nodes.size !== count)
+    for (const id of nodes.keys())
+      if (!beams.has(id) && !columns.has(id) && !walls.has(id) && !hangers.has(id) && !footings.has(id) && !stripFootings.has(id))
+        gone.push(id);
+  for (const id of gone) nodes.delete(id);
+  return { changed, gone };
 }
 
 /** Elevation at which a member is calculated: of a beam its level, of a post its top, of a hanger what it carries. */

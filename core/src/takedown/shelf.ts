@@ -1,7 +1,8 @@
 import { BalanceBook } from './balance';
 import type { CaseBalance } from './ledger';
 
-const SHELVES = 64;
+/** So many that a usual edit touches few of them; a power of two. */
+const SHELVES = 1024;
 
 /**
  * The books of all members and panels, added up shelf by shelf, so that a change adds up again only the shelves that it touches.

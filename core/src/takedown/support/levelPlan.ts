@@ -53,42 +53,43 @@ export function levelPlans(building: Building): LevelPlan[] {
       panels: [],
     });
   const rank = new Map(building.levels.map(({ id }, i) => [id, i]));
-  for (const [id, body] of building.beams) plans.get(body.level)?.beams.push({ id, body, line: lineOf(body) });
+  for (const [id, body] of building.beams) plans.get(body.level)?.beams.push(onLine(id, body));
   for (const [id, body] of building.columns) {
-    plans.get(body.base)?.columnsAbove.push({ id, body });
-    for (const level of passed(building, rank, body)) plans.get(level)!.columnsBelow.push({ id, body });
+    const entry = onPoint(id, body);
+    plans.get(body.base)?.columnsAbove.push(entry);
+    for (let i = rank.get(body.top) ?? Infinity; i < (rank.get(body.base) ?? 0); i += 1)
+      plans.get(building.levels[i]!.id)!.columnsBelow.push(entry);
   }
   for (const [id, body] of building.walls) {
-    const entry = { id, body, line: lineOf(body) };
+    const entry = onLine(id, body);
     plans.get(body.base)?.wallsAbove.push(entry);
-    for (const level of passed(building, rank, body)) plans.get(level)!.wallsBelow.push(entry);
+    for (let i = rank.get(body.top) ?? Infinity; i < (rank.get(body.base) ?? 0); i += 1)
+      plans.get(building.levels[i]!.id)!.wallsBelow.push(entry);
   }
   for (const [id, body] of building.hangers) {
-    plans.get(body.base)?.hangersBelow.push({ id, body });
-    plans.get(body.top)?.hangersAbove.push({ id, body });
+    const entry = onPoint(id, body);
+    plans.get(body.base)?.hangersBelow.push(entry);
+    plans.get(body.top)?.hangersAbove.push(entry);
   }
-  for (const [id, body] of building.footings) plans.get(body.level)?.footings.push({ id, body });
-  for (const [id, body] of building.stripFootings) plans.get(body.level)?.stripFootings.push({ id, body, line: lineOf(body) });
-  for (const [id, body] of building.panels) plans.get(body.level)?.panels.push({ id, body });
+  for (const [id, body] of building.footings) plans.get(body.level)?.footings.push(onPoint(id, body));
+  for (const [id, body] of building.stripFootings) plans.get(body.level)?.stripFootings.push(onLine(id, body));
+  for (const [id, body] of building.panels) plans.get(body.level)?.panels.push(onPoint(id, body));
   return [...plans.values()];
 }
 
-const lines = new WeakMap<object, Segment>();
+const entries = new WeakMap<object, OnPoint<object>>();
 
-/** The segment of a member, made once for each body. */
-export function lineOf(body: { readonly from: PlanPoint; readonly to: PlanPoint }): Segment {
-  let line = lines.get(body);
-  if (!line) lines.set(body, (line = segment(body)));
-  return line;
+/** The entry of a member, the very same as long as its body is. */
+function onPoint<B extends object>(id: string, body: B): OnPoint<B> {
+  let entry = entries.get(body);
+  if (entry?.id !== id) entries.set(body, (entry = { id, body }));
+  return entry as OnPoint<B>;
 }
 
-/** Levels above a member's base up to its top. */
-function passed(building: Building, rank: ReadonlyMap<string, number>, member: { base: string; top: string }): string[] {
-  const [top, base] = [rank.get(member.top), rank.get(member.base)];
-  if (top === undefined || base === undefined) return [];
-  const ids: string[] = [];
-  for (let i = top; i < base; i += 1) ids.push(building.levels[i]!.id);
-  return ids;
+function onLine<B extends { readonly from: PlanPoint; readonly to: PlanPoint }>(id: string, body: B): OnLine<B> {
+  let entry = entries.get(body);
+  if (entry?.id !== id) entries.set(body, (entry = { id, body, line: segment(body) } as OnPoint<object>));
+  return entry as OnLine<B>;
 }
 
 /** True when two plans of a level hold the very same items, so that whatever was found on one holds for the other. */
@@ -109,9 +110,9 @@ const LISTS = [
   'panels',
 ] as const;
 
-function sameList(a: readonly { id: string; body: unknown }[], b: readonly { id: string; body: unknown }[]): boolean {
+function sameList(a: readonly object[], b: readonly object[]): boolean {
   if (a.length !== b.length) return false;
-  for (let i = 0; i < a.length; i += 1) if (a[i]!.body !== b[i]!.body || a[i]!.id !== b[i]!.id) return false;
+  for (let i = 0; i < a.length; i += 1) if (a[i] !== b[i]) return false;
   return true;
 }
 
