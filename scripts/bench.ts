@@ -1,5 +1,6 @@
 import { beamSolve, projectCompute } from '../bench/core';
 import type { Figure } from '../bench/figure';
+import { takedownEdit, takedownFull, takedownGrowth, takedownMemory } from '../bench/takedown';
 import { appEdit, demoRestart, firstRoute } from '../bench/web';
 import { buildWeb } from './build';
 import { Cluster } from './cluster';
@@ -8,6 +9,10 @@ import { main, Plain } from './system';
 const BENCHES: Readonly<Record<string, () => Figure | Promise<Figure>>> = {
   'beam.solve': beamSolve,
   'project.compute': projectCompute,
+  'takedown.full': takedownFull,
+  'takedown.edit': takedownEdit,
+  'takedown.growth': takedownGrowth,
+  'takedown.memory': takedownMemory,
   'web.firstRoute': firstRoute,
   'app.edit': appEdit,
   'demo.restart': demoRestart,

@@ -1,7 +1,7 @@
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { pino, type Logger } from 'pino';
-import { DEMONSTRATIONS } from '@plinth/core';
+import { DEMONSTRATIONS, GENERATED } from '@plinth/core';
 import { createApp } from './app';
 import { Packager } from './package/packager';
 import { openDatabase, type Connection } from './store/database';
@@ -25,7 +25,7 @@ export interface RunningServer {
 
 /** Stores the demonstration buildings that are not there yet; what somebody did with them stays. */
 export async function loadDemonstrations(connection: Connection): Promise<void> {
-  for (const { id, items } of DEMONSTRATIONS) {
+  for (const { id, items } of [...DEMONSTRATIONS, GENERATED]) {
     if (await projectExists(connection.db, id)) continue;
     const list = items();
     const brief = list.find((item) => item.kind === 'brief')!;

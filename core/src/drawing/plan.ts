@@ -324,6 +324,7 @@ class Plan {
       const [px, py] = this.place({ x, y });
       const text = names.join(' · ');
       this.places.take(px - 8, py - 8, 16, 16);
+      if (!this.places.isFree(px + 9, py + 7, textWidth(text), 13)) continue;
       this.places.take(px + 9, py + 7, textWidth(text), 13);
       this.pencil.text(px + 9, py + 17, text, { size: 10.5, pen: 'soft', halo: true });
     }
@@ -359,7 +360,10 @@ class Plan {
             { x: mx - width / 2, y: my + 5 },
           ];
     });
-    const { x, y } = places.find((place) => this.places.isFree(place.x, place.y, width, 13)) ?? places[0]!;
+    const free = places.find((place) => this.places.isFree(place.x, place.y, width, 13));
+    // where there is no room nearer sight will show it
+    if (!free && !this.look(id).chosen) return;
+    const { x, y } = free ?? places[0]!;
     this.places.take(x, y, width, 13);
     this.pencil.text(upright ? x : x + width / 2, y + 11, text, {
       size: 11.5,

@@ -1,7 +1,7 @@
 import { planLength, project, type Building } from '../building';
 import { NATURES, type Nature } from '../load';
 import { formatQuantity } from '../quantity';
-import { addInto, arrivalTotal, totalOf, type ByCase, type Leave, type MemberLedger, type Takedown } from '../takedown';
+import { addInto, arrivalTotal, pathOf, totalOf, type ByCase, type Leave, type MemberLedger, type Takedown } from '../takedown';
 import { Pencil, type Drawing } from './drawing';
 
 export interface RiverInput {
@@ -144,7 +144,8 @@ function lanesOf(building: Building, takedown: Takedown, nodes: ReadonlyMap<stri
     const node = nodes.get(id);
     if (!beam || !node) continue;
     const carried = takedown.members.get(id)!.arrivals.map((arrival) => (arrival.source.type === 'member' ? arrival.source.member : ''));
-    const above = carried.filter((other) => building.beams.get(other)?.level === beam.level).map((other) => lane.get(other)! + 1);
+    // what is carried may be left out of the picture
+    const above = carried.filter((other) => building.beams.get(other)?.level === beam.level).map((other) => (lane.get(other) ?? -1) + 1);
     let mine = Math.max(0, ...above);
     const spans = () => taken.get(`${beam.level} ${mine}`) ?? [];
     while (spans().some(([from, to]) => node.x1 < to && node.x2 + LABEL > from)) mine += 1;
@@ -156,26 +157,13 @@ function lanesOf(building: Building, takedown: Takedown, nodes: ReadonlyMap<stri
   return new Map([...lane].map(([id, n]) => [id, n * step]));
 }
 
-/** All members that carry load of the one selected, and all whose load it carries, with itself. */
-function pathOf(takedown: Takedown, selected: string): Set<string> {
-  const path = new Set([selected]);
-  const order = takedown.order;
-  for (const id of order) if (path.has(id)) for (const leave of takedown.members.get(id)!.leaves) if (leave.to) path.add(leave.to);
-  const up = new Set([selected]);
-  for (const id of [...order].reverse())
-    if (up.has(id))
-      for (const arrival of takedown.members.get(id)!.arrivals) if (arrival.source.type === 'member') up.add(arrival.source.member);
-  for (const id of up) path.add(id);
-  return path;
-}
-
 /** The load river: from roof to ground each member a bar at its level, each load path a band as wide as its kN. */
 export function riverDrawing(input: RiverInput): Drawing {
   const { building, takedown, selected, factor, width, height } = input;
   const pencil = new Pencil();
   const units = building.brief.units;
   const nodes = riverLayout(input);
-  const path = selected && takedown.members.has(selected) ? pathOf(takedown, selected) : null;
+  const path = selected && takedown.members.has(selected) ? pathOf(takedown, selected, Infinity) : null;
   const total = (byCase: ByCase) => byNature(byCase, factor).reduce((sum, [, value]) => sum + value, 0);
   const heaviest = Math.max(1, ...[...takedown.members.values()].map((ledger) => Math.abs(total(ledger.sum))));
   const roots = [...nodes.values()].filter((node) => node.kind === 'footing' || node.kind === 'stripFooting').length || 1;

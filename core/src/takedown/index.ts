@@ -1,5 +1,6 @@
 export { takeDown, TakedownEngine, withFoundSupports, type LiftingRules } from './engine';
 export { REACH } from './outcome';
+export { heaviestOnGround, onlyMembers, pathOf } from './path';
 export { NAMED, type Bearer, type WallBearer } from './support/found';
 export { contains, regionOf } from './panel/polygon';
 export { sharePanel } from './panel/sharePanel';

@@ -27,12 +27,17 @@ export function Plumb() {
   const totals = levels.map(({ byCase }) => halves(byCase));
   const heaviest = Math.max(1, ...totals.map((t) => t.permanent + t.variable));
   const scale = 46 / heaviest;
-  const height = 470;
-  const pitch = levels.length > 1 ? (height - 70) / (levels.length - 1) : 0;
+  // many levels stand closer, without their elevation, and scroll when even so there is no room
+  const pitch = levels.length > 1 ? Math.max(34, 400 / (levels.length - 1)) : 0;
+  const height = 70 + pitch * Math.max(0, levels.length - 1);
+  const close = pitch > 0 && pitch < 56;
   return (
-    <nav aria-label="Levels" className="no-print flex w-[132px] shrink-0 flex-col border-r border-rule px-2 py-3">
+    <nav
+      aria-label="Levels"
+      className="no-print flex w-[132px] shrink-0 flex-col overflow-x-hidden overflow-y-auto border-r border-rule px-2 py-3"
+    >
       <h2 className="label">The plumb</h2>
-      <div className="relative mt-3" style={{ height }}>
+      <div className="relative mt-3 shrink-0" style={{ height }}>
         <svg width={WIDTH - 16} height={height} className="absolute inset-0" aria-hidden>
           <defs>
             <pattern id="plumb-variable" width="6" height="6" patternUnits="userSpaceOnUse">
@@ -70,17 +75,20 @@ export function Plumb() {
               type="button"
               aria-pressed={chosen}
               onClick={() => showLevel(entry.level)}
+              title={`${entry.name}, ${formatQuantity(entry.elevation, 'position', units, { figures: 4 })}`}
               className="absolute left-0 w-full text-left"
               style={{ top: i * pitch - 6 }}
             >
               <span className={`block max-w-[66px] truncate text-[12.5px] ${chosen ? 'font-bold text-oxide' : 'font-semibold'}`}>
                 {entry.name}
               </span>
-              <span className="mt-[3px] block text-[11px] text-soft">
-                {entry.elevation > 0 ? '+' : ''}
-                {formatQuantity(entry.elevation, 'position', units, { figures: 3 })}
-              </span>
-              <span className="block text-[13px] font-semibold">
+              {close ? null : (
+                <span className="mt-[3px] block text-[11px] text-soft">
+                  {entry.elevation > 0 ? '+' : ''}
+                  {formatQuantity(entry.elevation, 'position', units, { figures: 3 })}
+                </span>
+              )}
+              <span className={close ? 'mt-px block text-[11.5px] leading-3 text-soft' : 'block text-[13px] font-semibold'}>
                 {formatQuantity(total.permanent + total.variable, 'force', units, { figures: 4, bare: true })}
               </span>
             </button>

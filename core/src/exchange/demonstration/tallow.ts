@@ -73,16 +73,16 @@ export function tallowWharf({ baysX, baysY, storeys, irregularity }: TallowSize)
           { x: i * BAY_X, y: j * BAY_Y },
           { x: i * BAY_X, y: (j + 1) * BAY_Y },
         ];
-        // over a column that stops, one beam runs across both bays
-        if (k === 2 && stops(i, j)) continue;
-        const long = k === 2 && stops(i, j + 1);
+        // over and under a column that is not there, one beam runs across both bays
+        if (k <= 2 && stops(i, j)) continue;
+        const long = k <= 2 && stops(i, j + 1);
         items.push(
           beam(`P-${i}-${j}-${k}`, {
             mark: `P${i}.${j}.${k}`,
             level: level(k),
             from,
             to: long ? { x: to.x, y: to.y + BAY_Y } : to,
-            section: long ? 'UB 914x419x388' : 'UB 533x210x92',
+            section: long ? 'UB 914x419x388' : 'UB 686x254x140',
           }),
         );
       }
@@ -96,7 +96,7 @@ export function tallowWharf({ baysX, baysY, storeys, irregularity }: TallowSize)
             level: level(k),
             from: { x: x1, y },
             to: { x: x2, y },
-            section: 'UB 356x171x45',
+            section: 'UB 406x178x54',
           }),
         );
         if (row === baysY * PARTS) continue;

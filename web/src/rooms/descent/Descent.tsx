@@ -1,11 +1,24 @@
 import { useMemo, useState, type KeyboardEvent } from 'react';
-import { markOf, riverDrawing, riverLayout, STANDARDS, type Combination, type Nature } from '@plinth/core';
+import {
+  heaviestOnGround,
+  markOf,
+  onlyMembers,
+  pathOf,
+  riverDrawing,
+  riverLayout,
+  STANDARDS,
+  type Combination,
+  type Nature,
+} from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
 import { SaveSvg } from '../../parts/SaveSvg';
 import { NatureLegend } from '../../parts/NatureMark';
 import { useSize } from '../../parts/useSize';
 import { useProject, useView } from '../../project/context';
 import { LedgerPanel } from './LedgerPanel';
+
+/** From so many members on the river shows one path at a time. */
+const LARGE = 150;
 
 type Show = 'all' | 'permanent' | 'variable' | string;
 
@@ -14,7 +27,11 @@ export function DescentRoom() {
   const { building, computed, brief } = useProject();
   const { selected, select } = useView();
   const [show, setShow] = useState<Show>('all');
-  const { takedown } = computed;
+  const { takedown: whole } = computed;
+  // a large building is shown along one path: that of what is selected, or of what presses hardest on the ground
+  const large = whole.members.size > LARGE;
+  const middle = large ? (selected && whole.members.has(selected) ? selected : heaviestOnGround(whole)) : null;
+  const takedown = useMemo(() => (middle === null ? whole : onlyMembers(whole, pathOf(whole, middle))), [whole, middle]);
   const { ref, width, height } = useSize<HTMLDivElement>(756, 600);
 
   const combinations = useMemo((): Combination[] => {
@@ -94,7 +111,11 @@ export function DescentRoom() {
       <div className="flex min-w-0 flex-1 flex-col px-4 pt-2">
         <div className="flex items-baseline gap-4">
           <h1 className="text-[17px] font-bold">Load river</h1>
-          <span className="flex-1 truncate text-[13px] text-soft">what reaches the ground, and by which way</span>
+          <span className="flex-1 truncate text-[13px] text-soft">
+            {middle === null
+              ? 'what reaches the ground, and by which way'
+              : `the path of ${markOf(building, middle)}, ${takedown.members.size} of ${whole.members.size} members`}
+          </span>
           <div className="flex border border-faint text-[13px]" role="group" aria-label="What is shown">
             {choices.map(({ value, label }) => (
               <button

@@ -1,3 +1,5 @@
+import { useEffect, useRef } from 'react';
+import { useVirtualizer } from '@tanstack/react-virtual';
 import { caseLabel, caseOf, formatQuantity, markOf, planLength, unitLabel, type Item, type Kind } from '@plinth/core';
 import { QuantityField, SelectField, TextField } from '../../parts/fields';
 import { useItems, useProject, useView } from '../../project/context';
@@ -36,8 +38,10 @@ const levelOf = (item: Member): string[] => {
   }
 };
 
-/** Brings the row of what is selected into view. */
-const intoView = (row: HTMLTableRowElement | null) => row?.scrollIntoView({ block: 'nearest' });
+/** Room for rows that are not drawn because they cannot be seen. */
+function Spacer({ height }: { height: number }) {
+  return height > 0 ? <tr aria-hidden="true" style={{ height }} /> : null;
+}
 
 const markOfItem = (item: Member) => ('mark' in item.body ? item.body.mark : 'name' in item.body ? item.body.name : item.body.label);
 
@@ -49,6 +53,19 @@ export function MemberTable({ kind, level }: { kind: TableKind; level: string })
   const { remove, quietly } = useEdit();
   const here = (item: Member) => (kind === 'load' || kind === 'gridline' || levelOf(item).includes(level) ? 0 : 1);
   const sorted = [...items].sort((a, b) => here(a) - here(b) || markOfItem(a).localeCompare(markOfItem(b), 'en', { numeric: true }));
+  const body = useRef<HTMLTableSectionElement>(null);
+  const rows = useVirtualizer({
+    count: sorted.length,
+    getScrollElement: () => body.current?.closest<HTMLElement>('[role="region"]') ?? null,
+    estimateSize: () => 34,
+    overscan: 12,
+  });
+  // what is selected is brought into view, also when its row is not drawn yet
+  const chosen = sorted.findIndex((item) => item.id === selected);
+  useEffect(() => {
+    if (chosen >= 0) rows.scrollToIndex(chosen, { align: 'auto' });
+    // only a new choice scrolls, not each new row
+  }, [chosen, rows]);
   if (sorted.length === 0)
     return <p className="py-4 text-soft">None yet. Add one with the button at the right; its place is typed here or beside the plan.</p>;
   const head = (title: string, unit?: Kind) => (
@@ -91,6 +108,7 @@ export function MemberTable({ kind, level }: { kind: TableKind; level: string })
     drawing: [head('Level'), head('Scale set by'), head('Strength')],
     load: [head('On'), head('Case'), head('Where'), head('Amount')],
   };
+  const shownRows = rows.getVirtualItems();
   return (
     <table className="grid-table">
       <thead>
@@ -102,30 +120,36 @@ export function MemberTable({ kind, level }: { kind: TableKind; level: string })
           </th>
         </tr>
       </thead>
-      <tbody>
-        {sorted.map((item) => (
-          <tr
-            key={item.id}
-            ref={item.id === selected ? intoView : undefined}
-            aria-selected={item.id === selected}
-            onClick={() => select(item.id)}
-            className={here(item) ? 'text-soft' : ''}
-          >
-            <Cells item={item} />
-            <td className="num">
-              <button
-                type="button"
-                className="text-soft hover:text-oxide"
-                onClick={(event) => {
-                  event.stopPropagation();
-                  quietly(remove([item.id], `${markOfItem(item)} removed`));
-                }}
-              >
-                Remove
-              </button>
-            </td>
-          </tr>
-        ))}
+      <tbody ref={body}>
+        <Spacer height={shownRows[0]?.start ?? 0} />
+        {shownRows.map(({ index }) => {
+          const item = sorted[index]!;
+          return (
+            <tr
+              key={item.id}
+              data-index={index}
+              ref={rows.measureElement}
+              aria-selected={item.id === selected}
+              onClick={() => select(item.id)}
+              className={here(item) ? 'text-soft' : ''}
+            >
+              <Cells item={item} />
+              <td className="num">
+                <button
+                  type="button"
+                  className="text-soft hover:text-oxide"
+                  onClick={(event) => {
+                    event.stopPropagation();
+                    quietly(remove([item.id], `${markOfItem(item)} removed`));
+                  }}
+                >
+                  Remove
+                </button>
+              </td>
+            </tr>
+          );
+        })}
+        <Spacer height={rows.getTotalSize() - (shownRows.at(-1)?.end ?? 0)} />
       </tbody>
     </table>
   );
