@@ -64,6 +64,8 @@ export function riverLayout({
     building.footings.get(id)?.at ?? building.columns.get(id)?.at ?? lineOf(building, id)?.from ?? building.hangers.get(id)!.at;
   roots.sort((a, b) => placeOf(a).x - placeOf(b).x || placeOf(a).y - placeOf(b).y);
   const slot = (width - 2 * LEFT) / Math.max(1, roots.length);
+  // a beam of which one end only is in the picture is as long as there is room for
+  const lone = Math.max(40, Math.min(160, 0.25 * slot));
   const rootX = new Map(roots.map((id, i) => [id, LEFT + (i + 0.5) * slot]));
 
   const target = (leave: Leave | undefined, atPoint: { x: number; y: number }): number | undefined => {
@@ -98,7 +100,7 @@ export function riverLayout({
     // two supports over one place would leave no bar to see
     const rate =
       Math.abs(b.at - a.at) < 1
-        ? 40 / Math.max(length, 1)
+        ? lone / Math.max(length, 1)
         : Math.abs(b.x - a.x) < 24
           ? (24 / (b.at - a.at)) * (b.x < a.x ? -1 : 1)
           : (b.x - a.x) / (b.at - a.at);
