@@ -74,6 +74,27 @@ function held(): ProjectResult {
   return result;
 }
 
+/** Buildings up to so many items are computed a few times more when they are opened. */
+const WARMED = 500;
+let warmings = 0;
+
+/**
+ * The first computations of a fresh worker run slowly, until the browser has compiled what is used often. Some are made ahead of the
+ * first edit, one at a time, so that an edit that comes meanwhile waits for one at most.
+ */
+function warmUp(): void {
+  if (warmings >= 12 || items.size > WARMED) return;
+  warmings += 1;
+  setTimeout(() => {
+    try {
+      new ProjectEngine().run([...items.values()]);
+    } catch (error) {
+      if (!(error instanceof PlinthError)) throw error;
+    }
+    warmUp();
+  }, 30);
+}
+
 /** The engine beside the screen: it holds the project as computed last and answers questions about it. */
 const engine = {
   /** Takes changed items in, takes down and designs what they touch. Gives the reason in words when it cannot. */
@@ -86,6 +107,7 @@ const engine = {
       if (!(error instanceof PlinthError)) throw error;
       return { failed: error.message };
     }
+    if (warmings === 0) warmUp();
     const { takedown, members, footings, balance, looseEnds, assumptions } = result;
     return {
       takedown: {
