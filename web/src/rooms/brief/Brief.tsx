@@ -115,6 +115,7 @@ export function BriefRoom() {
             value={body.footingStep}
             commit={set('footingStep', 'footing step')}
           />
+          <QuantityField label="Members touch within" kind="length" value={body.reach} commit={set('reach', 'reach of found supports')} />
           <h2 className="label pt-3">Deflection, span over</h2>
           <div className="grid grid-cols-3 gap-3">
             <NumberField label="Variable" value={body.deflectionVariable} commit={set('deflectionVariable', 'deflection limit')} />
