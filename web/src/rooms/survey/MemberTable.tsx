@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { caseLabel, caseOf, formatQuantity, markOf, planLength, unitLabel, type Item, type Kind } from '@plinth/core';
+import { caseLabel, caseOf, formatQuantity, markOf, planLength, unitLabel, type Beam, type Item, type Kind } from '@plinth/core';
 import { QuantityField, SelectField, TextField } from '../../parts/fields';
 import { useItems, useProject, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
@@ -205,6 +205,29 @@ function Cells({ item }: { item: Member }) {
       <QuantityField quiet kind="position" label={`${label} of ${name}`} value={value} commit={commit} />
     </td>
   );
+  /** The four coordinates of something with two ends. */
+  const bothEnds = ({ from, to }: Pick<Beam, 'from' | 'to'>) => {
+    const move = (change: Partial<Beam>) => patch(item as Extract<Item, { kind: 'beam' }>, change, `${name} moved`);
+    return (
+      <>
+        {coordinate(from.x, 'start x', (x) => move({ from: { ...from, x } }))}
+        {coordinate(from.y, 'start y', (y) => move({ from: { ...from, y } }))}
+        {coordinate(to.x, 'end x', (x) => move({ to: { ...to, x } }))}
+        {coordinate(to.y, 'end y', (y) => move({ to: { ...to, y } }))}
+      </>
+    );
+  };
+  const levelCell = (level: string) => (
+    <td className="w-28">
+      <SelectField
+        quiet
+        label={`Level of ${name}`}
+        value={level}
+        commit={(value) => patch(item as Extract<Item, { kind: 'beam' }>, { level: value }, `${name} moved to another level`)}
+        options={levels}
+      />
+    </td>
+  );
   const markCell =
     item.kind === 'load' || item.kind === 'gridline' ? (
       <td className={item.kind === 'load' ? 'w-44' : 'w-20 font-semibold'}>
@@ -228,24 +251,11 @@ function Cells({ item }: { item: Member }) {
   switch (item.kind) {
     case 'beam': {
       const { body } = item;
-      const end = (which: 'from' | 'to', axis: 'x' | 'y') => (value: number) =>
-        patch(item, { [which]: { ...body[which], [axis]: value } }, `${name} moved`);
       return (
         <>
           {markCell}
-          <td className="w-28">
-            <SelectField
-              quiet
-              label={`Level of ${name}`}
-              value={body.level}
-              commit={(value) => patch(item, { level: value }, `${name} moved to another level`)}
-              options={levels}
-            />
-          </td>
-          {coordinate(body.from.x, 'start x', end('from', 'x'))}
-          {coordinate(body.from.y, 'start y', end('from', 'y'))}
-          {coordinate(body.to.x, 'end x', end('to', 'x'))}
-          {coordinate(body.to.y, 'end y', end('to', 'y'))}
+          {levelCell(body.level)}
+          {bothEnds(body)}
           <td className="num">{formatQuantity(planLength(body), 'length', units, { bare: true })}</td>
           <td className="whitespace-nowrap">
             {body.section ?? <span className="text-soft">{body.role === 'truss' ? 'truss' : 'to be sized'}</span>}
@@ -285,15 +295,10 @@ function Cells({ item }: { item: Member }) {
     }
     case 'wall': {
       const { body } = item;
-      const end = (which: 'from' | 'to', axis: 'x' | 'y') => (value: number) =>
-        patch(item, { [which]: { ...body[which], [axis]: value } }, `${name} moved`);
       return (
         <>
           {markCell}
-          {coordinate(body.from.x, 'start x', end('from', 'x'))}
-          {coordinate(body.from.y, 'start y', end('from', 'y'))}
-          {coordinate(body.to.x, 'end x', end('to', 'x'))}
-          {coordinate(body.to.y, 'end y', end('to', 'y'))}
+          {bothEnds(body)}
           <td className="num w-24">
             <QuantityField
               quiet
@@ -316,15 +321,7 @@ function Cells({ item }: { item: Member }) {
           {markCell}
           {coordinate(body.at.x, 'x', (x) => patch(item, { at: { ...body.at, x } }, `${name} moved`))}
           {coordinate(body.at.y, 'y', (y) => patch(item, { at: { ...body.at, y } }, `${name} moved`))}
-          <td className="w-28">
-            <SelectField
-              quiet
-              label={`Level of ${name}`}
-              value={body.level}
-              commit={(value) => patch(item, { level: value }, `${name} moved to another level`)}
-              options={levels}
-            />
-          </td>
+          {levelCell(body.level)}
           <td>{body.method === 'full' ? 'full check' : 'rule of thumb'}</td>
         </>
       );
@@ -336,15 +333,7 @@ function Cells({ item }: { item: Member }) {
       return (
         <>
           {markCell}
-          <td className="w-28">
-            <SelectField
-              quiet
-              label={`Level of ${name}`}
-              value={body.level}
-              commit={(value) => patch(item, { level: value }, `${name} moved to another level`)}
-              options={levels}
-            />
-          </td>
+          {levelCell(body.level)}
           <td className="w-40">
             <SelectField
               quiet
@@ -367,26 +356,11 @@ function Cells({ item }: { item: Member }) {
     case 'gridline': {
       const line = item as Extract<Item, { kind: 'stripFooting' }>;
       const { body } = line;
-      const end = (which: 'from' | 'to', axis: 'x' | 'y') => (value: number) =>
-        patch(line, { [which]: { ...body[which], [axis]: value } }, `${name} moved`);
       return (
         <>
           {markCell}
-          {coordinate(body.from.x, 'start x', end('from', 'x'))}
-          {coordinate(body.from.y, 'start y', end('from', 'y'))}
-          {coordinate(body.to.x, 'end x', end('to', 'x'))}
-          {coordinate(body.to.y, 'end y', end('to', 'y'))}
-          {item.kind === 'stripFooting' ? (
-            <td className="w-28">
-              <SelectField
-                quiet
-                label={`Level of ${name}`}
-                value={body.level}
-                commit={(value) => patch(line, { level: value }, `${name} moved to another level`)}
-                options={levels}
-              />
-            </td>
-          ) : null}
+          {bothEnds(body)}
+          {item.kind === 'stripFooting' ? levelCell(body.level) : null}
         </>
       );
     }
