@@ -68,6 +68,27 @@ export function combinePressing(
   return sum;
 }
 
+/**
+ * The least that a combination can press on a member: permanent load that presses at its favourable factor, of variable load only the
+ * parts that relieve.
+ * @param byCase net values by case
+ * @param adverse what presses, without what relieves
+ */
+export function combineRelieving(
+  byCase: Readonly<Record<string, number>>,
+  adverse: Readonly<Record<string, number>>,
+  combination: Combination,
+): number {
+  let sum = 0;
+  for (const id in byCase) {
+    const factor = combination.factors[id] ?? 0;
+    const value = byCase[id]!;
+    if (!isPermanent(caseFromId(id).nature)) sum += factor * (value - (adverse[id] ?? 0));
+    else sum += (value > 0 ? (combination.favourablePermanent ?? factor) : factor) * value;
+  }
+  return sum;
+}
+
 /** What a family must say about loads, so that combinations can be made without knowing the family. */
 export interface LoadRules {
   readonly strength: (cases: readonly LoadCase[]) => Combination[];

@@ -11,4 +11,13 @@ export {
   type BuildUp,
   type Layer,
 } from './buildUp';
-export { combine, combinePressing, combineWorst, factorsFor, type Combination, type Effects, type LoadRules } from './combination';
+export {
+  combine,
+  combinePressing,
+  combineRelieving,
+  combineWorst,
+  factorsFor,
+  type Combination,
+  type Effects,
+  type LoadRules,
+} from './combination';
