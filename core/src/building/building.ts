@@ -101,3 +101,11 @@ export function markOf(building: Building, id: string): string {
     )?.mark ?? id
   );
 }
+
+/** The name of the level at which a member is calculated: of a beam or footing its level, of a post or wall the one it reaches. */
+export function levelNameOf(building: Building, id: string): string {
+  const on = building.beams.get(id) ?? building.footings.get(id) ?? building.stripFootings.get(id) ?? building.panels.get(id);
+  const post = building.columns.get(id) ?? building.walls.get(id);
+  const level = on?.level ?? post?.top ?? building.hangers.get(id)?.base;
+  return building.levels.find((entry) => entry.id === level)?.body.name ?? '';
+}

@@ -1,17 +1,13 @@
-import type { ProjectResult } from '../design';
+import Papa from 'papaparse';
+import { levelNameOf, markOf } from '../building';
+import { reactionsOf, type ProjectResult } from '../design';
 import { caseLabel } from '../load';
 import { DISPLAY, type Kind, type UnitSystem } from '../quantity';
 import { numbersOf } from '../takedown';
 
-/** Rows as CSV text (RFC 4180): cells with commas, quotes or line breaks are quoted. */
+/** Rows as CSV text (RFC 4180). A cell of text that a spreadsheet would take for a formula is disarmed. */
 export function writeCsv(rows: readonly (readonly (string | number)[])[]): string {
-  const cell = (value: string | number) => {
-    const text = String(value);
-    // a cell that a spreadsheet would take for a formula is disarmed
-    const safe = typeof value === 'string' && /^[=+\-@\t]/.test(text) ? `'${text}` : text;
-    return /[",\n\r]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
-  };
-  return rows.map((row) => row.map(cell).join(',')).join('\r\n') + '\r\n';
+  return Papa.unparse(rows as (string | number)[][], { newline: '\r\n', escapeFormulae: /^[=+@\t]|^-[^\d.]/ }) + '\r\n';
 }
 
 const header = (title: string, kind: Kind, system: UnitSystem) => {
@@ -21,27 +17,70 @@ const header = (title: string, kind: Kind, system: UnitSystem) => {
 
 const number = (value: number, kind: Kind, system: UnitSystem) => Number((value / DISPLAY[system][kind].factor).toPrecision(6));
 
-/** Unfactored reactions of every footing, one column a case: what the ground gets, pad and backfill apart. */
-export function reactionSchedule({ building, takedown, footings }: ProjectResult): string {
+/**
+ * The reaction schedule of the ground or of a level as CSV: one column a case, unfactored, and the extremes of the combinations. Of the
+ * ground with the weight of each pad and of its backfill, which are not in the reactions.
+ */
+export function reactionCsv(result: ProjectResult, level: string | null): string {
+  const { building, takedown, footings } = result;
   const system = building.brief.units;
+  const { rows, sum } = reactionsOf(result, level);
+  const ground = level === null;
+  const force = (value: number | undefined) => (value === undefined ? '' : number(value, 'force', system));
+  const extremes = (['strength', 'service'] as const).flatMap((purpose) => [
+    header(`${purpose}, most`, 'force', system),
+    'combination',
+    header(`${purpose}, least`, 'force', system),
+    'combination',
+  ]);
   const head = [
-    'footing',
+    'order',
+    'mark',
+    'kind',
     header('x', 'position', system),
     header('y', 'position', system),
+    header('length', 'length', system),
     ...takedown.cases.map((c) => header(caseLabel(c), 'force', system)),
-    header('pad', 'force', system),
-    header('backfill', 'force', system),
+    ...extremes,
+    ...(ground ? [header('pad', 'force', system), header('backfill', 'force', system)] : []),
   ];
-  const rows = [...building.footings].map(([id, footing]) => {
-    const { sum } = takedown.members.get(id)!;
-    const design = footings.get(id)!;
+  const body = rows.map((row) => {
+    const pad = footings.get(row.member);
     return [
-      footing.mark,
-      number(footing.at.x, 'position', system),
-      number(footing.at.y, 'position', system),
-      ...takedown.cases.map((c) => number(sum[c.id] ?? 0, 'force', system)),
-      number(design.padWeight, 'force', system),
-      number(design.backfillWeight, 'force', system),
+      row.number,
+      row.mark,
+      row.kind,
+      number(row.at.x, 'position', system),
+      number(row.at.y, 'position', system),
+      number(row.length, 'length', system),
+      ...takedown.cases.map((c) => force(row.byCase[c.id] ?? 0)),
+      ...[row.strength, row.service].flatMap((found) => [
+        force(found?.most.value),
+        found?.most.combination ?? '',
+        force(found?.least.value),
+        found?.least.combination ?? '',
+      ]),
+      ...(ground ? [force(pad?.padWeight), force(pad?.backfillWeight)] : []),
+    ];
+  });
+  const total = ['', 'sum', '', '', '', '', ...takedown.cases.map((c) => force(sum[c.id] ?? 0))];
+  return writeCsv([head, ...body, total]);
+}
+
+/** Every member in the order of calculation: a member only after everything that lands on it. Loads unfactored, by case. */
+export function orderCsv({ building, takedown }: ProjectResult): string {
+  const system = building.brief.units;
+  const numbers = numbersOf(takedown);
+  const head = ['order', 'mark', 'kind', 'level', 'carried by', ...takedown.cases.map((c) => header(caseLabel(c), 'force', system))];
+  const rows = takedown.order.map((id) => {
+    const ledger = takedown.members.get(id)!;
+    return [
+      numbers.get(id)!,
+      ledger.mark,
+      ledger.transfer ? 'transfer beam' : ledger.kind,
+      levelNameOf(building, id),
+      [...new Set(ledger.leaves.map(({ to }) => (to === null ? 'nothing' : to === 'ground' ? 'ground' : markOf(building, to))))].join(' '),
+      ...takedown.cases.map((c) => number(ledger.sum[c.id] ?? 0, 'force', system)),
     ];
   });
   return writeCsv([head, ...rows]);

@@ -1,6 +1,7 @@
+import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { computeProject } from '../design';
-import { DEMONSTRATIONS, memberSchedule, reactionSchedule, readProjectFile, writeCsv, writeProjectFile } from '.';
+import { DEMONSTRATIONS, memberSchedule, orderCsv, reactionCsv, readProjectFile, writeCsv, writeProjectFile } from '.';
 
 describe('project file', () => {
   it.each(DEMONSTRATIONS.map((demo) => [demo.id, demo] as const))('%s goes out to JSON and comes back equal', (_, demo) => {
@@ -51,15 +52,20 @@ describe('CSV', () => {
       ]),
     ).toBe('"a,b","say ""so""",3\r\n\'=1+1,\'-x,-2\r\n');
   });
-  it('lists every footing with its cases apart, and every member', () => {
+  it('lists every footing with its cases apart, every level, and every member', () => {
     const project = computeProject(DEMONSTRATIONS[0]!.items());
-    const rows = reactionSchedule(project).trim().split('\r\n');
-    expect(rows.length).toBe(10);
-    expect(rows[0]).toContain('permanent [kN]');
-    expect(rows[0]).toMatch(/snow \[kN\],pad \[kN\],backfill \[kN\]$/);
-    const snow = rows.slice(1).reduce((sum, row) => sum + Number(row.split(',').at(-3)), 0);
+    const rows = Papa.parse<string[]>(reactionCsv(project, null).trim()).data;
+    const head = rows[0]!;
+    expect(head).toContain('permanent [kN]');
+    expect(head.slice(-2)).toEqual(['pad [kN]', 'backfill [kN]']);
+    const snow = head.findIndex((title) => title === 'snow [kN]');
     // 16.2 m x 9 m x 0.62 kN/m2, none of it lost on the way
-    expect(snow).toBeCloseTo(16.2 * 9 * 0.62, 2);
+    expect(rows.slice(1, -1).reduce((sum, row) => sum + Number(row[snow]), 0)).toBeCloseTo(16.2 * 9 * 0.62, 2);
+    expect(Number(rows.at(-1)![snow])).toBeCloseTo(16.2 * 9 * 0.62, 2);
+    expect(reactionCsv(project, 'loft')).not.toContain('pad [kN]');
     expect(memberSchedule(project).trim().split('\r\n').length).toBe(1 + project.members.size);
+    const order = orderCsv(project).trim().split('\r\n');
+    expect(order.length).toBe(1 + project.takedown.members.size);
+    expect(order.slice(1).map((row) => Number(row.split(',')[0]))).toEqual(order.slice(1).map((_, i) => i + 1));
   });
 });

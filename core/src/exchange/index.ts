@@ -4,7 +4,7 @@ import { quillfernToolLibrary } from './demonstration/quillfern';
 import { TALLOW_DEMONSTRATION, tallowOf, tallowWharf } from './demonstration/tallow';
 
 export { filesOf, readProjectFile, writeProjectFile, FILE_FORMAT, type ProjectFile, type StoredFile } from './projectFile';
-export { memberSchedule, reactionSchedule, writeCsv } from './csv';
+export { memberSchedule, orderCsv, reactionCsv, writeCsv } from './csv';
 export { ebbwickSailLoft, quillfernToolLibrary, tallowOf, tallowWharf };
 export { type TallowSize } from './demonstration/tallow';
 

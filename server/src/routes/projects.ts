@@ -3,7 +3,8 @@ import { commandSchema, createProjectSchema, undoSchema } from '@plinth/api';
 import {
   computeProject,
   memberSchedule,
-  reactionSchedule,
+  orderCsv,
+  reactionCsv,
   readInput,
   readProjectFile,
   filesOf,
@@ -121,7 +122,15 @@ export function projectRoutes({ db, live, packager }: Services): Router {
 
   router.get('/:id/reactions.csv', async (request, response) => {
     const id = idOf(request);
-    asFile(response, `${id}-reactions.csv`, 'text/csv').send(reactionSchedule(computeProject((await itemsOf(id)).items)));
+    const result = computeProject((await itemsOf(id)).items);
+    const level = request.query['level'] === undefined ? null : String(request.query['level']);
+    if (level !== null && !result.building.levels.some((entry) => entry.id === level)) throw notFound(`level "${level}"`);
+    asFile(response, `${id}-reactions${level === null ? '' : `-${level}`}.csv`, 'text/csv').send(reactionCsv(result, level));
+  });
+
+  router.get('/:id/order.csv', async (request, response) => {
+    const id = idOf(request);
+    asFile(response, `${id}-order.csv`, 'text/csv').send(orderCsv(computeProject((await itemsOf(id)).items)));
   });
 
   router.get('/:id/members.csv', async (request, response) => {

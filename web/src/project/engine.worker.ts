@@ -8,6 +8,7 @@ import {
   gradeFor,
   PlinthError,
   ProjectEngine,
+  reactionsOf,
   sheetFor,
   trySections,
   why,
@@ -19,6 +20,7 @@ import {
   type Entry,
   type Item,
   type ProjectResult,
+  type ReactionSchedule,
   type SizingRequest,
 } from '@plinth/core';
 
@@ -131,6 +133,11 @@ const engine = {
   candidates(id: string, request: SizingRequest): Candidate[] {
     const { building, takedown } = held();
     return trySections(contextOf(building, takedown), id, request);
+  },
+
+  /** The reaction schedule of the ground (null) or of a level. */
+  reactions(level: string | null): ReactionSchedule {
+    return reactionsOf(held(), level);
   },
 
   causes(id: string, leave: number | null): Cause[] {

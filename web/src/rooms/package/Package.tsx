@@ -207,6 +207,9 @@ function Exports({ id }: { id: string }) {
       <a className="btn-line" href={`/api/projects/${id}/members.csv`}>
         members, CSV
       </a>
+      <a className="btn-line" href={`/api/projects/${id}/order.csv`}>
+        order, CSV
+      </a>
     </div>
   );
 }

@@ -1,0 +1,174 @@
+import { useEffect, useState, type ReactNode } from 'react';
+import { caseLabel, formatQuantity, unitLabel, type MostAndLeast, type ReactionSchedule } from '@plinth/core';
+import { LongTable } from '../../parts/LongTable';
+import { useProject, useProjectState, useStore, useView } from '../../project/context';
+
+/** What goes down through each member at the ground or at a level, by case and at its extremes. */
+export function Reactions({ views }: { views: ReactNode }) {
+  const { building, computed, units } = useProject();
+  const { id } = useProjectState();
+  const { engine } = useStore();
+  const { selected, select } = useView();
+  const [level, setLevel] = useState<string | null>(null);
+  const [schedule, setSchedule] = useState<ReactionSchedule | null>(null);
+  useEffect(() => {
+    let current = true;
+    void engine.reactions(level).then((found) => current && setSchedule(found));
+    return () => {
+      current = false;
+    };
+  }, [engine, level, computed]);
+  const { cases } = computed.takedown;
+  const force = (value: number | undefined) => (value === undefined ? '—' : formatQuantity(value, 'force', units, { bare: true }));
+  const query = level === null ? '' : `?level=${encodeURIComponent(level)}`;
+  const rows = schedule?.rows ?? [];
+  return (
+    <div className="print-flow flex min-w-0 flex-1 flex-col px-4 pt-2 pb-2">
+      <div className="flex items-baseline gap-4">
+        <h1 className="text-[17px] font-bold whitespace-nowrap">Reactions</h1>
+        <span className="min-w-0 flex-1 truncate text-[13px] text-soft">
+          {building.brief.name}: through {schedule?.title ?? '…'}, {unitLabel('force', units)}, downward
+        </span>
+        {views}
+        <label className="no-print text-[13px]">
+          <span className="sr-only">Reactions of</span>
+          <select className="field w-40" value={level ?? ''} onChange={(event) => setLevel(event.target.value || null)}>
+            <option value="">the ground</option>
+            {building.levels.map((entry) => (
+              <option key={entry.id} value={entry.id}>
+                below {entry.body.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      {rows.length === 0 && schedule ? (
+        <p className="mt-4 text-soft">
+          {level === null
+            ? 'Nothing reaches the ground yet: draw pads or strip footings under what comes down.'
+            : 'Nothing goes down through a cut below this level.'}
+        </p>
+      ) : (
+        <LongTable
+          label="Reaction schedule"
+          count={rows.length}
+          chosen={rows.findIndex((row) => row.member === selected)}
+          head={
+            <>
+              <tr>
+                <th colSpan={4} />
+                <th colSpan={cases.length} className="num">
+                  unfactored, by case
+                </th>
+                <th colSpan={2} className="num">
+                  strength
+                </th>
+                <th colSpan={2} className="num">
+                  service
+                </th>
+              </tr>
+              <tr>
+                <th>Mark</th>
+                <th>Kind</th>
+                <th className="num">x [{unitLabel('position', units)}]</th>
+                <th className="num">y [{unitLabel('position', units)}]</th>
+                {cases.map((loadCase) => (
+                  <th key={loadCase.id} className="num">
+                    {caseLabel(loadCase)}
+                  </th>
+                ))}
+                {['strength', 'service'].flatMap((purpose) =>
+                  ['most', 'least'].map((which) => (
+                    <th key={`${purpose} ${which}`} className="num">
+                      {which}
+                    </th>
+                  )),
+                )}
+              </tr>
+            </>
+          }
+          foot={
+            <tr className="font-semibold">
+              <td colSpan={4}>Sum</td>
+              {cases.map((loadCase) => (
+                <td key={loadCase.id} className="num">
+                  {force(schedule?.sum[loadCase.id] ?? 0)}
+                </td>
+              ))}
+              <td colSpan={4} />
+            </tr>
+          }
+          row={(index, measure) => {
+            const row = rows[index]!;
+            return (
+              <tr
+                key={row.member}
+                ref={measure}
+                data-index={index}
+                aria-selected={row.member === selected}
+                className="cursor-pointer"
+                onClick={() => select(row.member)}
+              >
+                <td className="font-semibold">
+                  <button type="button" onClick={() => select(row.member)}>
+                    {row.mark}
+                  </button>
+                </td>
+                <td className="text-soft">{KINDS[row.kind]}</td>
+                <td className="num">{formatQuantity(row.at.x, 'position', units, { bare: true })}</td>
+                <td className="num">{formatQuantity(row.at.y, 'position', units, { bare: true })}</td>
+                {cases.map((loadCase) => (
+                  <td key={loadCase.id} className="num">
+                    {force(row.byCase[loadCase.id] ?? 0)}
+                  </td>
+                ))}
+                {[row.strength, row.service].flatMap((found, i) => [
+                  <Extreme key={`most ${i}`} of={found?.most} force={force} strong />,
+                  <Extreme key={`least ${i}`} of={found?.least} force={force} />,
+                ])}
+              </tr>
+            );
+          }}
+        />
+      )}
+      <div className="no-print flex items-baseline gap-4 pt-1 text-[12px] text-soft">
+        <span className="flex-1">
+          most: variable load only where it presses; least: permanent load that presses at its favourable factor, variable load only where
+          it lifts; the ground without pads and backfill
+        </span>
+        <a className="btn-line" href={`/api/projects/${id}/reactions.csv${query}`}>
+          CSV
+        </a>
+        <button type="button" className="btn-line" onClick={() => window.print()}>
+          print
+        </button>
+      </div>
+    </div>
+  );
+}
+
+const KINDS = {
+  beam: 'beam',
+  column: 'column',
+  wall: 'wall',
+  hanger: 'hanger',
+  footing: 'pad',
+  stripFooting: 'strip footing',
+} as const;
+
+/** A value and, on the mouse, the combination that gives it; red where it lifts. */
+function Extreme({
+  of,
+  force,
+  strong,
+}: {
+  of: MostAndLeast['most'] | undefined;
+  force: (value: number | undefined) => string;
+  strong?: boolean;
+}) {
+  return (
+    <td className={`num ${strong ? 'font-semibold' : ''} ${of && of.value < -1e-6 ? 'text-oxide' : ''}`} title={of?.combination}>
+      {force(of?.value)}
+    </td>
+  );
+}

@@ -1,0 +1,147 @@
+import { useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
+import {
+  heaviestOnGround,
+  markOf,
+  onlyMembers,
+  pathOf,
+  riverDrawing,
+  riverLayout,
+  STANDARDS,
+  type Combination,
+  type Nature,
+} from '@plinth/core';
+import { DrawingView } from '../../parts/DrawingView';
+import { SaveSvg } from '../../parts/SaveSvg';
+import { NatureLegend } from '../../parts/NatureMark';
+import { useSize } from '../../parts/useSize';
+import { useProject, useView } from '../../project/context';
+
+/** From so many members on the river shows one path at a time. */
+const LARGE = 150;
+
+type Show = 'all' | 'permanent' | 'variable' | string;
+
+/** The load river; arrow keys walk along the path. */
+export function River({ views }: { views: ReactNode }) {
+  const { building, computed, brief } = useProject();
+  const { selected, select } = useView();
+  const [show, setShow] = useState<Show>('all');
+  const { takedown: whole } = computed;
+  // a large building is shown along one path: that of what is selected, or of what presses hardest on the ground
+  const large = whole.members.size > LARGE;
+  const middle = large ? (selected && whole.members.has(selected) ? selected : heaviestOnGround(whole)) : null;
+  const takedown = useMemo(() => (middle === null ? whole : onlyMembers(whole, pathOf(whole, middle))), [whole, middle]);
+  const { ref, width, height } = useSize<HTMLDivElement>(756, 600);
+
+  const combinations = useMemo((): Combination[] => {
+    const standard = STANDARDS[brief.family];
+    const { rules } = standard.philosophies.find((philosophy) => philosophy.id === brief.combinationRule)!;
+    return rules.strength(takedown.cases);
+  }, [brief.family, brief.combinationRule, takedown]);
+
+  const factor = useMemo(() => {
+    const combination = combinations.find((candidate) => candidate.id === show);
+    const permanent = (id: string) => id === 'permanent' || id === 'superimposed';
+    return (id: string) =>
+      combination ? (combination.factors[id] ?? 0) : show === 'all' ? 1 : permanent(id) === (show === 'permanent') ? 1 : 0;
+  }, [combinations, show]);
+
+  const drawing = useMemo(
+    () => riverDrawing({ building, takedown, selected, factor, width, height }),
+    [building, takedown, selected, factor, width, height],
+  );
+  const natures = [...new Set(takedown.cases.map((loadCase) => loadCase.nature))] as Nature[];
+
+  /** Down: to what carries it most; up: to what brings it most; left and right: to the neighbour on its level. */
+  const walk = (event: KeyboardEvent) => {
+    if (!['ArrowDown', 'ArrowUp', 'ArrowLeft', 'ArrowRight'].includes(event.key)) return;
+    event.preventDefault();
+    const ledger = selected ? takedown.members.get(selected) : undefined;
+    if (!ledger) {
+      const first = takedown.order[0];
+      if (first) go(first);
+      return;
+    }
+    const size = (byCase: Readonly<Record<string, number>>) => Object.values(byCase).reduce((sum, value) => sum + Math.abs(value), 0);
+    if (event.key === 'ArrowDown') {
+      const next = [...ledger.leaves]
+        .filter((leave) => leave.to && takedown.members.has(leave.to))
+        .sort((a, b) => size(b.byCase) - size(a.byCase))[0];
+      if (next) go(next.to!);
+    } else if (event.key === 'ArrowUp') {
+      const from = ledger.arrivals.flatMap((arrival) =>
+        arrival.source.type === 'member' ? [{ id: arrival.source.member, size: size(arrival.byCase) }] : [],
+      );
+      const next = from.sort((a, b) => b.size - a.size)[0];
+      if (next) go(next.id);
+    } else {
+      const nodes = riverLayout({ building, takedown, width, height });
+      const here = nodes.get(ledger.id)!;
+      const row = [...nodes.values()]
+        .filter((node) => node.kind === here.kind && Math.abs(node.y - here.y) < 45)
+        .sort((a, b) => a.x1 + a.x2 - b.x1 - b.x2);
+      const next = row[row.findIndex((node) => node.id === here.id) + (event.key === 'ArrowRight' ? 1 : -1)];
+      if (next) go(next.id);
+    }
+  };
+  const go = (id: string) => {
+    select(id);
+    requestAnimationFrame(() => document.querySelector<SVGElement>(`[data-item="${CSS.escape(id)}"]`)?.focus());
+  };
+
+  const choices: { value: Show; label: string }[] = [
+    { value: 'permanent', label: 'Permanent' },
+    { value: 'variable', label: 'Variable' },
+    { value: 'all', label: 'All, unfactored' },
+  ];
+  return (
+    <div className="flex min-w-0 flex-1 flex-col px-4 pt-2">
+      <div className="flex items-baseline gap-4">
+        <h1 className="text-[17px] font-bold">Load river</h1>
+        <span className="flex-1 truncate text-[13px] text-soft">
+          {middle === null
+            ? 'what reaches the ground, and by which way'
+            : `the path of ${markOf(building, middle)}, ${takedown.members.size} of ${whole.members.size} members`}
+        </span>
+        {views}
+        <div className="flex border border-faint text-[13px]" role="group" aria-label="What is shown">
+          {choices.map(({ value, label }) => (
+            <button
+              key={value}
+              type="button"
+              aria-pressed={show === value}
+              className={`px-2 py-0.5 ${show === value ? 'bg-wash font-semibold' : 'text-soft'}`}
+              onClick={() => setShow(value)}
+            >
+              {label}
+            </button>
+          ))}
+          <label>
+            <span className="sr-only">A combination</span>
+            <select
+              className={`max-w-[150px] bg-transparent px-1 py-0.5 ${combinations.some((c) => c.id === show) ? 'font-semibold' : 'text-soft'}`}
+              value={combinations.some((c) => c.id === show) ? show : ''}
+              onChange={(event) => setShow(event.target.value || 'all')}
+            >
+              <option value="">a combination…</option>
+              {combinations.map((combination) => (
+                <option key={combination.id} value={combination.id}>
+                  {combination.name}
+                </option>
+              ))}
+            </select>
+          </label>
+        </div>
+      </div>
+      <div ref={ref} className="min-h-0 flex-1 overflow-hidden">
+        <DrawingView drawing={drawing} onPick={select} nameOf={(id) => markOf(building, id)} onKeyDown={walk} />
+      </div>
+      <div className="flex items-center justify-between pb-2">
+        <NatureLegend natures={natures} />
+        <span className="text-[12px] text-soft">
+          width of band: force; arrow keys walk the path · <SaveSvg drawing={drawing} name="load-river" />
+        </span>
+      </div>
+    </div>
+  );
+}
