@@ -25,6 +25,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'survey', path: `${EBBWICK}/survey?level=loft&item=TG1`, wait: 'Rests on' },
   { name: 'survey-wall', path: `${EBBWICK}/survey?level=loft&item=W1`, wait: 'Point loads spread' },
   { name: 'descent', path: `${EBBWICK}/descent?item=TG1&level=loft`, wait: 'Failure ladder' },
+  { name: 'reactions', path: `${EBBWICK}/descent?view=reactions&item=F-C1&level=loft`, wait: 'F-C1' },
   { name: 'members', path: `${EBBWICK}/members?item=TG1&level=loft`, wait: 'Failure ladder', press: ['Size this beam'] },
   { name: 'sheet', path: `${EBBWICK}/members?item=HB1&level=loft&sheet=HB1`, wait: 'table 5.2' },
   { name: 'ground', path: `${EBBWICK}/ground?item=F-C1&level=formation`, wait: 'Failure ladder' },

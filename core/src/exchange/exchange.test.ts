@@ -50,7 +50,7 @@ describe('CSV', () => {
         ['a,b', 'say "so"', 3],
         ['=1+1', '-x', -2],
       ]),
-    ).toBe('"a,b","say ""so""",3\r\n\'=1+1,\'-x,-2\r\n');
+    ).toBe('"a,b","say ""so""",3\r\n"\'=1+1","\'-x",-2\r\n');
   });
   it('lists every footing with its cases apart, every level, and every member', () => {
     const project = computeProject(DEMONSTRATIONS[0]!.items());
