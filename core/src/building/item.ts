@@ -14,6 +14,10 @@ const mark = z
   .describe('mark on the drawings');
 const pointSchema = z.object({ x: quantity('position', 'east on plan'), y: quantity('position', 'north on plan') });
 const status = z.enum(['new', 'existing', 'removed']).default('new').describe('new, existing or removed');
+const reduction = z
+  .enum(['brief', 'none'])
+  .default('brief')
+  .describe('reduction of imposed floor load in its design: as in the brief, or none');
 const note = z.string().max(2000).default('').describe('note');
 
 export const briefSchema = z.object({
@@ -35,6 +39,10 @@ export const briefSchema = z.object({
   concreteUnitWeight: quantity('unitWeight', 'unit weight of reinforced concrete', { above: 0 }),
   foundingDepth: quantity('length', 'underside of footings below ground', { min: 0 }),
   footingStep: quantity('sectionLength', 'footing sizes are rounded up to a multiple of this', { above: 0 }),
+  imposedReduction: z
+    .enum(['none', 'code'])
+    .default('none')
+    .describe('reduction of imposed floor load in the design of members: none, or as the code allows'),
   reach: quantity('length', 'how near counts as touching when supports are found', { min: 1, max: 1000 }).default(200),
   deflectionVariable: z.number().min(50).max(2000).describe('span over this: limit under variable load'),
   deflectionTotal: z.number().min(50).max(2000).describe('span over this: limit under total load'),
@@ -87,6 +95,7 @@ export const beamSchema = z.object({
     .array(quantity('length', 'from the start of the beam', { min: 0 }))
     .default([])
     .describe('lateral restraints of the compression flange'),
+  reduction,
   status,
   note,
 });
@@ -103,6 +112,7 @@ export const columnSchema = z.object({
   ownWeight: quantity('lineLoad', 'allowance for own weight while no section is chosen', { min: 0 }),
   factorY: z.number().min(0.5).max(10).default(1).describe('effective length over storey height, buckling about the major axis'),
   factorZ: z.number().min(0.5).max(10).default(1).describe('effective length over storey height, buckling about the minor axis'),
+  reduction,
   status,
   note,
 });
@@ -167,6 +177,7 @@ export const footingSchema = z.object({
     .nullable()
     .default(null)
     .describe('null: as in the brief'),
+  reduction,
   status,
   note,
 });

@@ -9,6 +9,7 @@ import { philosophyOf, STANDARDS, type Philosophy, type Standard } from '../stan
 import { type Arrival, type MemberLedger, type Takedown } from '../takedown';
 import { BeamModel, beamActions } from './analysis';
 import { deflectionChecks } from './deflection';
+import { reducedArrivals, reductionAssumption, reductionOf } from './reduction';
 import { mergeWorst, type MemberDesign, type PhilosophyResult } from './result';
 import { recordTakedown } from './takedownSheet';
 
@@ -165,8 +166,9 @@ export function designBeam(context: Context, id: string): MemberDesign {
   const { building, takedown, standard, philosophy } = context;
   const beam = building.beams.get(id)!;
   const ledger = takedown.members.get(id)!;
-  const assumptions = beamAssumptions(beam, ledger, standard);
-  const base = { id, kind: 'beam' as const, mark: beam.mark, section: beam.section, assumptions };
+  const reduction = reductionOf(context, id);
+  const assumptions = [...beamAssumptions(beam, ledger, standard), ...(reduction ? [reductionAssumption(reduction)] : [])];
+  const base = { id, kind: 'beam' as const, mark: beam.mark, section: beam.section, assumptions, reduction };
   const nothing = (reason: string): MemberDesign => ({
     ...base,
     grade: beam.grade,
@@ -179,9 +181,10 @@ export function designBeam(context: Context, id: string): MemberDesign {
   if (beam.section === null) return nothing('No section is chosen.');
   try {
     const section = findSection(beam.section);
+    const arrivals = reducedArrivals(context, id, reduction);
     const results: PhilosophyResult[] = standard
       .compared(philosophy.id)
-      .map((p) => ({ philosophy: p.id, title: p.title, checks: checkBeam(context, beam, ledger, ledger.arrivals, section, p) }));
+      .map((p) => ({ philosophy: p.id, title: p.title, checks: checkBeam(context, beam, ledger, arrivals, section, p) }));
     const { checks } = results[0]!;
     const missing = beam.status === 'existing' && beam.section === null;
     return {
@@ -207,11 +210,16 @@ export function beamSheet(context: Context, id: string, philosophy: Philosophy =
   sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}. By ${philosophy.title}.`);
   for (const assumption of beamAssumptions(beam, ledger, standard)) sheet.assume(assumption.key, assumption.text, assumption.reason);
   recordTakedown(building, id, ledger, sheet);
+  const reduction = reductionOf(context, id, sheet);
+  if (reduction) {
+    const { key, text, reason } = reductionAssumption(reduction);
+    sheet.assume(key, text, reason);
+  }
   if (beam.section === null || beam.role === 'truss') {
     sheet.note(beam.role === 'truss' ? 'A truss: its members are not designed yet.' : 'No section is chosen: nothing is checked.');
     return sheet;
   }
-  checkBeam(context, beam, ledger, ledger.arrivals, findSection(beam.section), philosophy, sheet);
+  checkBeam(context, beam, ledger, reducedArrivals(context, id, reduction), findSection(beam.section), philosophy, sheet);
   sheet.note(`Not covered: ${standard.notCovered.join('; ')}.`);
   return sheet;
 }

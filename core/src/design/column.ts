@@ -6,6 +6,7 @@ import { governing, Sheet, worstVerdict, type Assumption, type Check } from '../
 import type { Philosophy } from '../standard';
 import type { MemberLedger } from '../takedown';
 import { gradeFor, type Context } from './beam';
+import { reducedSums, reductionAssumption, reductionOf, type MemberReduction } from './reduction';
 import { mergeWorst, type MemberDesign } from './result';
 import { recordTakedown } from './takedownSheet';
 
@@ -37,6 +38,7 @@ export function checkColumn(
   ledger: MemberLedger,
   section: Section,
   philosophy: Philosophy,
+  reduction: MemberReduction | null,
   sheet?: Sheet,
 ): Check[] {
   const { building, standard } = context;
@@ -53,7 +55,8 @@ export function checkColumn(
   const worst = new Map<string, Check>();
   // pressed as hard as can be; and, where load can lift it, as little as can be
   const prepared = context.combinations(philosophy).strength.flatMap((combination) => {
-    const [most, net] = [combinePressing(ledger.sum, ledger.adverse, combination), combine(ledger.sum, combination)];
+    const { sum, adverse } = reducedSums(ledger, reduction, combination);
+    const [most, net] = [combinePressing(sum, adverse, combination), combine(ledger.sum, combination)];
     return (net < 0 ? [most, net] : [most]).map((axial) => ({ combination, axial }));
   });
   for (const { combination, axial } of prepared)
@@ -75,7 +78,9 @@ export function designColumn(context: Context, id: string): MemberDesign {
   const { building, takedown, standard, philosophy } = context;
   const column = building.columns.get(id)!;
   const ledger = takedown.members.get(id)!;
-  const base = { id, kind: 'column' as const, mark: column.mark, section: column.section, assumptions: columnAssumptions(column) };
+  const reduction = reductionOf(context, id);
+  const assumptions = [...columnAssumptions(column), ...(reduction ? [reductionAssumption(reduction)] : [])];
+  const base = { id, kind: 'column' as const, mark: column.mark, section: column.section, assumptions, reduction };
   const nothing = (reason: string): MemberDesign => ({
     ...base,
     grade: column.grade,
@@ -90,7 +95,7 @@ export function designColumn(context: Context, id: string): MemberDesign {
     const section = findSection(column.section);
     const results = standard
       .compared(philosophy.id)
-      .map((p) => ({ philosophy: p.id, title: p.title, checks: checkColumn(context, column, ledger, section, p) }));
+      .map((p) => ({ philosophy: p.id, title: p.title, checks: checkColumn(context, column, ledger, section, p, reduction) }));
     const { checks } = results[0]!;
     return {
       ...base,
@@ -114,9 +119,14 @@ export function columnSheet(context: Context, id: string, philosophy: Philosophy
   sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}. By ${philosophy.title}.`);
   for (const assumption of columnAssumptions(column)) sheet.assume(assumption.key, assumption.text, assumption.reason);
   recordTakedown(building, id, ledger, sheet);
+  const reduction = reductionOf(context, id, sheet);
+  if (reduction) {
+    const { key, text, reason } = reductionAssumption(reduction);
+    sheet.assume(key, text, reason);
+  }
   if (column.section === null || storeyHeight(building, column) === 0)
     sheet.note('No section is chosen, or the column has no height: nothing is checked.');
-  else checkColumn(context, column, ledger, findSection(column.section), philosophy, sheet);
+  else checkColumn(context, column, ledger, findSection(column.section), philosophy, reduction, sheet);
   sheet.note(`Not covered: ${standard.notCovered.join('; ')}.`);
   return sheet;
 }

@@ -7,6 +7,7 @@ import { compare, governing, Sheet, unproven, worstVerdict, type Assumption, typ
 import type { PadStrength } from '../standard';
 import type { MemberLedger } from '../takedown';
 import type { Context } from './beam';
+import { reducedSums, reductionAssumption, reductionOf, type MemberReduction } from './reduction';
 import { ruleOfThumbPad } from './ruleOfThumb';
 import { recordTakedown } from './takedownSheet';
 
@@ -31,6 +32,8 @@ export interface FootingDesign {
   readonly verdict: VerdictWord;
   readonly governing: Check | null;
   readonly assumptions: readonly Assumption[];
+  /** Reduction of imposed load in its design, and what it takes away. */
+  readonly reduction: MemberReduction | null;
   readonly reason: string | null;
 }
 
@@ -138,10 +141,15 @@ function eccentricity(building: Building, footing: Footing, ledger: MemberLedger
   return most;
 }
 
-function largest(ledger: MemberLedger, combinations: readonly Combination[]): { force: number; combination: Combination } | null {
+function largest(
+  ledger: MemberLedger,
+  combinations: readonly Combination[],
+  reduction: MemberReduction | null,
+): { force: number; combination: Combination } | null {
   let best: { force: number; combination: Combination } | null = null;
   for (const combination of combinations) {
-    const force = combinePressing(ledger.sum, ledger.adverse, combination);
+    const { sum, adverse } = reducedSums(ledger, reduction, combination);
+    const force = combinePressing(sum, adverse, combination);
     if (!best || force > best.force) best = { force, combination };
   }
   return best;
@@ -200,8 +208,10 @@ export function designFooting(context: Context, id: string, record = false): { d
       reason: 'Smaller than a base plate would be, so conservative for bending and punching.',
     },
   ];
+  const reduction = reductionOf(context, id);
+  if (reduction) assumptions.push(reductionAssumption(reduction));
   const barId = brief.bar;
-  const base = { id, mark: footing.mark, column: outline, allowable: ground.allowable, barId, assumptions };
+  const base = { id, mark: footing.mark, column: outline, allowable: ground.allowable, barId, assumptions, reduction };
   const nothing = (reason: string): { design: FootingDesign; sheet: Sheet } => {
     sheet.note(reason);
     return {
@@ -223,8 +233,8 @@ export function designFooting(context: Context, id: string, record = false): { d
       sheet,
     };
   };
-  const service = largest(ledger, context.combinations(philosophy).service);
-  const strength = largest(ledger, context.combinations(standard.concretePhilosophy(philosophy.id)).strength);
+  const service = largest(ledger, context.combinations(philosophy).service, reduction);
+  const strength = largest(ledger, context.combinations(standard.concretePhilosophy(philosophy.id)).strength, reduction);
   if (!service || !strength || service.force <= 0)
     return nothing(ledger.arrivals.length === 0 ? 'Nothing stands on it.' : 'No compression reaches it.');
   try {
@@ -316,6 +326,7 @@ export function designFooting(context: Context, id: string, record = false): { d
       sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}.`);
       for (const assumption of assumptions) sheet.assume(assumption.key, assumption.text, assumption.reason);
       recordTakedown(building, id, ledger, sheet);
+      reductionOf(context, id, sheet);
       attempt(trial.thickness, sheet);
       sheet.note(
         'Not covered: settlement, sliding, eccentric load, uplift; bearing capacity is declared, not derived. Ground needs the judgement of a licensed engineer.',

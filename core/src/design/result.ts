@@ -1,3 +1,4 @@
+import type { MemberReduction } from './reduction';
 import type { Assumption, Check, VerdictWord } from '../sheet';
 import type { LooseEnd } from '../takedown';
 
@@ -35,6 +36,8 @@ export interface MemberDesign {
   readonly verdict: VerdictWord;
   readonly governing: Check | null;
   readonly assumptions: readonly Assumption[];
+  /** Reduction of imposed load in its design, and what it takes away; what it hands on is not reduced. */
+  readonly reduction: MemberReduction | null;
   /** Why there is nothing to show, when there is nothing. */
   readonly reason: string | null;
 }

@@ -3,6 +3,7 @@ import { failureLadder, governing, type Check, type VerdictWord } from '../sheet
 import { PlinthError } from '../error';
 import { checkBeam, withOwnWeight, type Context } from './beam';
 import { checkColumn } from './column';
+import { reducedArrivals, reductionOf } from './reduction';
 
 /** One section tried for a member. */
 export interface Candidate {
@@ -49,6 +50,8 @@ export function trySections(context: Context, id: string, request: SizingRequest
       families.includes(section.family) &&
       (request.maxDepth === undefined || section.properties.depth <= request.maxDepth),
   );
+  const reduction = reductionOf(context, id);
+  const arrivals = beam ? reducedArrivals(context, id, reduction) : [];
   const tried = allowed.map((section): Candidate => {
     const base = {
       designation: section.designation,
@@ -60,8 +63,8 @@ export function trySections(context: Context, id: string, request: SizingRequest
     let checks: Check[];
     try {
       checks = beam
-        ? checkBeam(context, beam, ledger, withOwnWeight(ledger.arrivals, section), section, philosophy)
-        : checkColumn(context, column!, ledger, section, philosophy);
+        ? checkBeam(context, beam, ledger, withOwnWeight(arrivals, section), section, philosophy)
+        : checkColumn(context, column!, ledger, section, philosophy, reduction);
     } catch (error) {
       if (!(error instanceof PlinthError)) throw error;
       return { ...base, utilisation: null, verdict: 'unproven', governing: null };

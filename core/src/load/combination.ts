@@ -12,6 +12,8 @@ export interface Combination {
   readonly favourablePermanent?: number;
   /** What a variable share that helps is counted with: always nothing. */
   readonly purpose: 'strength' | 'service' | 'lifting';
+  /** Cases that it reduces as accompanying ones. */
+  readonly accompanying?: readonly string[];
 }
 
 /** Loads with the basis they are combined on: a resistance refuses another. */

@@ -1,4 +1,5 @@
 export * from './nature';
+export * from './reduction';
 export {
   areaLoads,
   buildUpSchema,

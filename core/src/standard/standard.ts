@@ -1,5 +1,5 @@
 import { BadInput } from '../error';
-import type { LoadRules } from '../load';
+import type { ImposedReduction, LoadRules, ReducibleFloor, ReductionRole } from '../load';
 import type { Concrete, Bar, SteelGrade } from '../material';
 import type { Section } from '../section';
 import type { Basis, Check, Sheet } from '../sheet';
@@ -102,6 +102,8 @@ export interface Standard {
   readonly webClause: string;
   /** Clause that wants variable load where it harms most. */
   readonly arrangementClause: string;
+  /** Reduction of imposed floor load for one member; null when nothing qualifies or nothing is gained. */
+  readonly imposedReduction: (floors: readonly ReducibleFloor[], role: ReductionRole, sheet?: Sheet) => ImposedReduction | null;
   readonly notCovered: readonly string[];
 }
 

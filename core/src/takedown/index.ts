@@ -25,4 +25,5 @@ export {
   type Takedown,
 } from './ledger';
 export { why, type Cause } from './why';
+export { floorsByArrival, floorsOn, type FloorLoad } from './floors';
 export { shapeForce, shapeMoment, type ArrivalShape } from './shape';

@@ -1,6 +1,7 @@
 import type { Philosophy, Standard } from '../standard';
 import { AMERICAN_PHILOSOPHIES } from './combinations';
 import { padStrength } from './concrete/pad';
+import { imposedReduction } from './reduction';
 import { steelBeam } from './steel/beam';
 import { steelColumn } from './steel/column';
 
@@ -16,6 +17,7 @@ export const american: Standard = {
   steelBeam,
   steelColumn,
   padStrength,
+  imposedReduction,
   concretePhilosophy: () => LRFD,
   webClause: 'AISC 360-16 J10',
   arrangementClause: 'ASCE 7-16 4.3.3',

@@ -83,6 +83,7 @@ function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
         factors,
         favourablePermanent: pattern.favourablePermanent,
         purpose: pattern.purpose,
+        accompanying: set.filter((c) => c !== leader && psi0(c) < 1).map((c) => c.id),
       });
     }
   }

@@ -1,6 +1,7 @@
 import type { Philosophy, Standard } from '../standard';
 import { EUROPEAN_PHILOSOPHIES } from './combinations';
 import { padStrength } from './concrete/pad';
+import { imposedReduction } from './reduction';
 import { steelBeam } from './steel/beam';
 import { steelColumn } from './steel/column';
 
@@ -16,6 +17,7 @@ export const european: Standard = {
   steelBeam,
   steelColumn,
   padStrength,
+  imposedReduction,
   concretePhilosophy: find,
   webClause: 'EN 1993-1-5 6',
   arrangementClause: 'EN 1991-1-1 6.2.1(1)',

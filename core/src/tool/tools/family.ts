@@ -184,5 +184,41 @@ export function familyTools(standard: Standard): Tool[] {
     },
   });
 
-  return [combinations, beam, column, pad];
+  const reduction = defineTool({
+    id: `${standard.id}.load.reduction`,
+    title: named('Reduction of imposed load'),
+    summary: 'Factors on the imposed floor load of one member, by the area and the storeys that it carries. It is never handed on.',
+    input: z.object({
+      role: z.enum(['beam', 'cantilever', 'column', 'footing']).describe('what the member is'),
+      floors: z
+        .array(
+          z.object({
+            use: z.enum(USES).describe('use of the floor, EN 1991-1-1 table 6.1'),
+            level: z.string().describe('name of its storey'),
+            area: quantity('floorArea', 'area that the member carries', { above: 0 }),
+            intensity: quantity('areaLoad', 'imposed load', { above: 0 }),
+          }),
+        )
+        .min(1, 'name at least one floor'),
+    }),
+    example: {
+      role: 'column',
+      floors: [
+        { use: 'B', level: 'storey 1', area: '54 m2', intensity: '3 kN/m2' },
+        { use: 'B', level: 'storey 2', area: '54 m2', intensity: '3 kN/m2' },
+        { use: 'E', level: 'storey 3', area: '54 m2', intensity: '7.5 kN/m2' },
+      ],
+    },
+    run: ({ floors, role }, sheet) => {
+      const found = standard.imposedReduction(
+        floors.map((floor) => ({ ...floor, force: floor.area * floor.intensity })),
+        role,
+        sheet,
+      );
+      if (found) sheet?.assume('reduction', found.assumption, found.clause);
+      return { result: { factors: found?.factors ?? {}, reduced: found !== null, title: found?.title ?? 'nothing is reduced' } };
+    },
+  });
+
+  return [combinations, beam, column, pad, reduction];
 }

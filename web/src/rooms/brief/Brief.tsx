@@ -43,6 +43,15 @@ export function BriefRoom() {
             commit={(value) => set('combinationRule', 'combinations')(value as Brief['combinationRule'])}
             options={standard.philosophies.map((p) => ({ value: p.id, label: p.title }))}
           />
+          <SelectField
+            label="Imposed floor load in the design of members"
+            value={body.imposedReduction}
+            commit={(value) => set('imposedReduction', 'reduction of imposed load')(value as Brief['imposedReduction'])}
+            options={[
+              { value: 'none', label: 'in full' },
+              { value: 'code', label: 'reduced by area and storeys, as the code allows' },
+            ]}
+          />
           <p className="text-[12px] text-soft">{standard.editions.join(', ')}</p>
         </section>
         <section className="space-y-2" aria-label="Materials">

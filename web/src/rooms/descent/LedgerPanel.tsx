@@ -100,6 +100,7 @@ export function LedgerPanel() {
   );
   const member = computed.members.get(ledger.id);
   const footing = computed.footings.get(ledger.id);
+  const reduction = member?.reduction ?? footing?.reduction;
   const checks = member?.results[0]?.checks ?? footing?.checks ?? [];
   const number = numbersOf(computed.takedown).get(ledger.id);
   const going = (to: string | null) => (to === 'ground' ? 'the ground' : to === null ? 'nothing' : markOf(building, to));
@@ -137,6 +138,14 @@ export function LedgerPanel() {
             <td>Sum, {unitLabel('force', units)}</td>
             {cells(ledger.sum)}
           </tr>
+          {reduction ? (
+            <tr title={`${reduction.clause}. ${reduction.assumption}`}>
+              <td>
+                reduced in its own design, <span className="text-[11.5px] text-soft">{reduction.title}</span>
+              </td>
+              {cells(Object.fromEntries(Object.entries(reduction.less).map(([id, value]) => [id, -value])))}
+            </tr>
+          ) : null}
         </tbody>
       </table>
       <table className="grid-table mt-4 text-[13px]" aria-label="What leaves">

@@ -66,6 +66,7 @@ export function makeItem(
           strips: [],
           restraint: 'supports',
           restraintPoints: [],
+          reduction: 'brief',
         },
       };
     case 'column':
@@ -82,6 +83,7 @@ export function makeItem(
           ownWeight: 0.5,
           factorY: 1,
           factorZ: 1,
+          reduction: 'brief',
         },
       };
     case 'wall':
@@ -129,7 +131,18 @@ export function makeItem(
       return {
         id,
         kind,
-        body: { ...COMMON, mark, at: from, level, width: null, length: null, thickness: null, method: 'full', bearing: null },
+        body: {
+          ...COMMON,
+          mark,
+          at: from,
+          level,
+          width: null,
+          length: null,
+          thickness: null,
+          method: 'full',
+          bearing: null,
+          reduction: 'brief',
+        },
       };
     case 'stripFooting':
       return { id, kind, body: { ...COMMON, mark, from, to, level, width: null } };

@@ -5,7 +5,7 @@ import { useItems, useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
 import { SectionField } from '../../members/SectionField';
 import { supportOptions } from '../place';
-import { STATUS, type Of } from './common';
+import { STATUS, type Of, ReductionField } from './common';
 
 export function BeamForm({ item }: { item: Of<'beam'> }) {
   const { building, computed, units } = useProject();
@@ -194,6 +194,7 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
           ]}
         />
         {body.restraint === 'points' ? <PointsField item={item} /> : null}
+        <ReductionField item={item} />
       </section>
       <TextField label="Note" value={body.note} commit={(text) => set({ note: text }, 'note')} />
     </div>

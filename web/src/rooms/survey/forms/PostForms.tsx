@@ -4,7 +4,7 @@ import { PanelHead } from '../../../parts/SidePanel';
 import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
 import { SectionField } from '../../members/SectionField';
-import { STATUS, type Of } from './common';
+import { type Of, ReductionField, STATUS } from './common';
 
 export function ColumnForm({ item }: { item: Of<'column'> }) {
   const { building, units } = useProject();
@@ -33,6 +33,7 @@ export function ColumnForm({ item }: { item: Of<'column'> }) {
         value={body.ownWeight}
         commit={(ownWeight) => patch(item, { ownWeight }, `${body.mark}: own weight`)}
       />
+      <ReductionField item={item} />
       <h3 className="label">Effective length over storey height</h3>
       <div className="grid grid-cols-2 gap-3">
         <NumberField
@@ -120,6 +121,7 @@ export function FootingForm({ item }: { item: Of<'footing'> }) {
         commit={(status) => set({ status: status as typeof body.status }, `is ${status}`)}
         options={STATUS}
       />
+      <ReductionField item={item} />
       <TextField label="Note" value={body.note} commit={(note) => set({ note }, 'note')} />
     </div>
   );

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Item } from '@plinth/core';
-import { NumberField, QuantityField } from '../../../parts/fields';
+import { NumberField, QuantityField, SelectField } from '../../../parts/fields';
 import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
 import { copiedItem, marksOf } from '../make';
@@ -40,5 +40,25 @@ export function CopyForm({ items }: { items: readonly Item[] }) {
         </button>
       </div>
     </section>
+  );
+}
+
+/** Whether imposed load may be reduced in the design of a member; shown only where the brief allows it at all. */
+export function ReductionField({ item }: { item: Of<'beam'> | Of<'column'> | Of<'footing'> }) {
+  const { brief } = useProject();
+  const { patch } = useEdit();
+  if (brief.imposedReduction === 'none') return null;
+  return (
+    <SelectField
+      label="Imposed floor load in its design"
+      value={item.body.reduction}
+      commit={(value) =>
+        patch(item as Of<'beam'>, { reduction: value as Of<'beam'>['body']['reduction'] }, `${item.body.mark}: reduction of imposed load`)
+      }
+      options={[
+        { value: 'brief', label: 'reduced as the code allows' },
+        { value: 'none', label: 'in full' },
+      ]}
+    />
   );
 }

@@ -1,0 +1,116 @@
+import { describe, expect, it } from 'vitest';
+import { defaultBrief, item, type Item } from '../building';
+import { entriesOf } from '../sheet';
+import { computeProject, reactionsOf, sheetFor } from '.';
+
+/** A tower of n storeys, one bay of 10 m x 8 m, its floors one way on two beams; a tank typed on one beam of each storey. */
+function tower(n: number, brief: object = {}, more: object = {}): Item[] {
+  const items: Item[] = [
+    item('brief', 'brief', { ...defaultBrief('Tower', 'european'), combinationRule: '6.10', imposedReduction: 'code', ...brief }),
+    item('buildUp', 'floor', {
+      name: 'Floor',
+      layers: [{ name: 'slab', load: '4 kN/m2' }],
+      variable: [{ name: 'office', load: '3 kN/m2', nature: 'imposed', use: 'B' }],
+    }),
+  ];
+  for (let k = 0; k <= n; k += 1) items.push(item('level', `L${k}`, { name: `L${k}`, elevation: k * 3500 }));
+  const corner = [
+    { x: 0, y: 0 },
+    { x: 10_000, y: 0 },
+    { x: 0, y: 8000 },
+    { x: 10_000, y: 8000 },
+  ];
+  corner.forEach((at, i) => {
+    items.push(item('footing', `F${i}`, { mark: `F${i}`, at, level: 'L0', ...more }));
+    for (let k = 0; k < n; k += 1)
+      items.push(
+        item('column', `C${i}-${k}`, {
+          mark: `C${i}-${k}`,
+          at,
+          base: `L${k}`,
+          top: `L${k + 1}`,
+          by: null,
+          supportsFound: true,
+          ownWeight: 0,
+          section: 'UC 305x305x158',
+        }),
+      );
+  });
+  for (let k = 1; k <= n; k += 1) {
+    [0, 8000].forEach((y, i) =>
+      items.push(
+        item('beam', `B${i}-${k}`, {
+          mark: `B${i}-${k}`,
+          level: `L${k}`,
+          from: { x: 0, y },
+          to: { x: 10_000, y },
+          ownWeight: 0,
+          supportsFound: true,
+          supports: [],
+          section: 'UB 457x191x82',
+          restraint: 'floor',
+          ...more,
+        }),
+      ),
+    );
+    items.push(
+      item('panel', `P${k}`, {
+        mark: `P${k}`,
+        level: `L${k}`,
+        outline: [corner[0]!, corner[1]!, corner[3]!, corner[2]!],
+        buildUp: 'floor',
+        direction: Math.PI / 2,
+      }),
+      item('load', `t${k}`, { label: 'tank', on: `B0-${k}`, type: 'point', nature: 'imposed', use: 'B', at: 5000, force: '20 kN' }),
+    );
+  }
+  return items;
+}
+
+describe('reduction of imposed load in design', () => {
+  const result = computeProject(tower(4));
+  it('of a column by its storeys, floors alone: 0.7 of 4 x 20 m2 x 3 kN/m2, all of the tank', () => {
+    const column = result.members.get('C0-0')!;
+    expect(column.reduction!.factors).toEqual({ B: expect.closeTo(0.7, 9) as number });
+    expect(column.reduction!.less['imposed-B']).toBeCloseTo(0.3 * 240e3, 3);
+    // 1.35 G + 1.5 (240 x 0.7 + 4 x 10): G = 4 x 20 x 4 kN and the columns
+    const compression = column.results[0]!.checks.find((check) => check.demand !== null && check.kind === 'force')!;
+    const own = (result.takedown.members.get('C0-0')!.sum['permanent']! - 320e3) / 1e3;
+    expect(compression.demand! / 1e3).toBeCloseTo(1.35 * (320 + own) + 1.5 * (168 + 40), 3);
+  });
+  it('of a beam by its area: 1 - 40/1000 m2', () => {
+    const beam = result.members.get('B1-2')!;
+    expect(beam.reduction!.factors['B']).toBeCloseTo(0.96, 12);
+    const moment = beam.results[0]!.checks.find((check) => check.name.startsWith('Bending'))!;
+    // (1.35 x 16 + 1.35 own + 1.5 x 12 x 0.96) x 10^2 / 8 with 4 m of floor
+    const own = 82 * 9.80665e-3;
+    expect(moment.demand! / 1e6).toBeCloseTo(((1.35 * (16 + own) + 1.5 * 12 * 0.96) * 100) / 8, 0);
+  });
+  it('is never handed on: reactions and balance are whole', () => {
+    const plain = computeProject(tower(4, { imposedReduction: 'none' }));
+    expect(reactionsOf(result, null).rows.map((row) => row.byCase)).toEqual(reactionsOf(plain, null).rows.map((row) => row.byCase));
+    expect(result.takedown.members.get('F0')!.sum['imposed-B']).toBeCloseTo(240e3 + 40e3, 3);
+    expect(plain.members.get('C0-0')!.reduction).toBeNull();
+    expect(plain.footings.get('F0')!.reduction).toBeNull();
+  });
+  it('makes pads no larger, and stands on the sheet once as an assumption with its line', () => {
+    const plain = computeProject(tower(4, { imposedReduction: 'none' }));
+    expect(result.footings.get('F0')!.reduction!.factors).toEqual({ B: expect.closeTo(0.7, 9) as number });
+    expect(result.footings.get('F0')!.width).toBeLessThan(plain.footings.get('F0')!.width);
+    const sheet = sheetFor(result, 'C0-0')!;
+    expect(entriesOf(sheet.entries, 'step').filter((step) => step.symbol === 'alpha_n').length).toBe(1);
+    expect(result.assumptions.filter((a) => a.key === 'C0-0:imposed-reduction').length).toBe(1);
+  });
+  it('is not used on a member that has none, nor beside psi', () => {
+    const none = computeProject(tower(4, {}, { reduction: 'none' }));
+    expect(none.members.get('B1-2')!.reduction).toBeNull();
+    expect(none.footings.get('F0')!.reduction).toBeNull();
+    // 6.10a reduces every variable load by psi0 = 0.7: alpha_n is not used there
+    const two = computeProject(tower(4, { combinationRule: '6.10ab' }));
+    const checks = two.members.get('C0-0')!.results[0]!.checks.filter((check) => check.kind === 'force' && check.demand !== null);
+    const own = (two.takedown.members.get('C0-0')!.sum['permanent']! - 320e3) / 1e3;
+    const a = 1.35 * (320 + own) + 1.5 * 0.7 * 280;
+    const b = 0.925 * 1.35 * (320 + own) + 1.5 * (168 + 40);
+    expect(Math.max(...checks.map((check) => check.demand! / 1e3))).toBeCloseTo(Math.max(a, b), 3);
+  });
+});
