@@ -23,6 +23,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'projects', path: '/', wait: 'Ebbwick' },
   { name: 'brief', path: `${EBBWICK}/brief`, wait: 'Load build-ups' },
   { name: 'survey', path: `${EBBWICK}/survey?level=loft&item=TG1`, wait: 'Rests on' },
+  { name: 'survey-slip', path: `${EBBWICK}/survey?level=slip&item=sheet-slip`, wait: 'Layers' },
   { name: 'survey-wall', path: `${EBBWICK}/survey?level=loft&item=W1`, wait: 'Point loads spread' },
   { name: 'descent', path: `${EBBWICK}/descent?item=TG1&level=loft`, wait: 'Failure ladder' },
   { name: 'reactions', path: `${EBBWICK}/descent?view=reactions&item=F-C1&level=loft`, wait: 'F-C1' },
@@ -55,6 +56,11 @@ main(async () => {
         () => browser.driver.executeScript<string>('return document.body.textContent'),
         (text) => text.includes(shot.wait),
         `${shot.name} never showed "${shot.wait}"`,
+      );
+      await browser.until(
+        () => browser.driver.executeScript<number>(`return document.querySelectorAll('[data-opening]:not([data-opening="0"])').length`),
+        (waiting) => waiting === 0,
+        `${shot.name}: a drawing was never opened`,
       );
       for (const button of shot.press ?? []) {
         await browser.clickText(button);

@@ -44,6 +44,18 @@ describe('pictures of drawings', () => {
     expect(Buffer.compare(back.body as Buffer, DOT)).toBe(0);
   });
   it.each([
+    ['a PDF', Buffer.from('%PDF-1.7 and so on'), 'application/pdf'],
+    ['a DXF', Buffer.from('  0\r\nSECTION\r\n  2\r\nHEADER\r\n'), 'image/vnd.dxf'],
+    ['a DXF with a comment', Buffer.from('999\nwritten by hand\n0\nSECTION\n'), 'image/vnd.dxf'],
+  ])('%s is stored too, and never opened by the browser as a page', async (_, data, type) => {
+    const reply = await send(data);
+    expect(reply.body).toMatchObject({ type });
+    const back = await http.get(`/api/files/${(reply.body as { hash: string }).hash}`);
+    expect(back.headers['content-type']).toContain(type);
+    expect(back.headers['x-content-type-options']).toBe('nosniff');
+    if (type === 'application/pdf') expect(back.headers['content-disposition']).toContain('attachment');
+  });
+  it.each([
     ['text', Buffer.from('a drawing in words')],
     ['nothing', Buffer.alloc(0)],
   ])('%s is refused in words', async (_, data) => {

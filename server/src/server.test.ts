@@ -215,7 +215,7 @@ describe('projects', () => {
   });
   it('exports to one file and comes back from it equal', async () => {
     const file = (await http.get('/api/projects/ebbwick-sail-loft/export')).body as { items: unknown[] };
-    expect(file.items.length).toBe(ebbwickSailLoft().length);
+    expect(file.items.length).toBe(ebbwickSailLoft().length + 3);
     const { id } = (await http.post('/api/projects/import').send(file)).body as { id: string };
     expect((await http.get(`/api/projects/${id}/export`)).body).toEqual(file);
     expect((await http.delete(`/api/projects/${id}`)).status).toBe(204);

@@ -1,10 +1,13 @@
+import { readFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { pino, type Logger } from 'pino';
 import { DEMONSTRATIONS, GENERATED } from '@plinth/core';
+import { ebbwickSheets, laidSheet } from '@plinth/core/dxf';
 import { createApp } from './app';
 import { Packager } from './package/packager';
 import { openDatabase, type Connection } from './store/database';
+import { storeFile } from './store/files';
 import { LiveChanges } from './store/live';
 import { insertProject, projectExists } from './store/projects';
 
@@ -28,6 +31,11 @@ export async function loadDemonstrations(connection: Connection): Promise<void> 
   for (const { id, items } of [...DEMONSTRATIONS, GENERATED]) {
     if (await projectExists(connection.db, id)) continue;
     const list = items();
+    if (id === 'ebbwick-sail-loft')
+      for (const sheet of ebbwickSheets()) {
+        const { hash } = await storeFile(connection.db, readFileSync(new URL(`../demonstration/${sheet.file}`, import.meta.url)));
+        list.push(laidSheet(sheet, hash));
+      }
     const brief = list.find((item) => item.kind === 'brief')!;
     await insertProject(connection.db, brief.body.name, list, 'Lofty Plinth', 'Demonstration building', id);
   }

@@ -109,3 +109,13 @@ export function levelNameOf(building: Building, id: string): string {
   const level = on?.level ?? post?.top ?? building.hangers.get(id)?.base;
   return building.levels.find((entry) => entry.id === level)?.body.name ?? '';
 }
+
+/** True when something of one level lies on it, or something that stands between levels starts, ends or passes there. */
+export function isOnLevel({ elevation }: Pick<Building, 'elevation'>, member: object, level: string): boolean {
+  const { level: own, base, top } = member as { readonly level?: string; readonly base?: string; readonly top?: string };
+  if (own !== undefined) return own === level;
+  if (base === undefined || top === undefined) return false;
+  if (base === level || top === level) return true;
+  const at = elevation(level);
+  return elevation(base) < at && at < elevation(top);
+}

@@ -21,3 +21,9 @@ export function scaledByPoints(drawing: LaidDrawing, a: PlanPoint, b: PlanPoint,
   const factor = distance / now;
   return { scale: drawing.scale * factor, at: { x: a.x + (drawing.at.x - a.x) * factor, y: a.y + (drawing.at.y - a.y) * factor } };
 }
+
+/** Where a point of a drawing lies on plan. @param p from the middle of the drawing, in its own units, y upward */
+export function onPlan({ at, scale, turn }: Pick<LaidDrawing, 'at' | 'scale' | 'turn'>, p: PlanPoint): PlanPoint {
+  const [c, s] = [Math.cos(turn) * scale, Math.sin(turn) * scale];
+  return { x: at.x + p.x * c - p.y * s, y: at.y + p.x * s + p.y * c };
+}

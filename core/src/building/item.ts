@@ -217,18 +217,21 @@ export const gridlineSchema = z.object({
   to: pointSchema,
 });
 
-/** A drawing laid under a level: a picture, to scale. */
+/** A drawing laid under a level, to scale: a picture, a page of a PDF, or the lines of a DXF. */
 export const drawingSchema = z.object({
   name: z.string().trim().min(1, 'a drawing needs a name').max(80).describe('name'),
   level: id.describe('level under which it lies'),
   file: z
     .string()
     .regex(/^[0-9a-f]{64}$/, 'a file is named by its hash')
-    .describe('hash of the picture'),
-  width: z.number().int().min(1).max(50_000).describe('width of the picture, pixels'),
-  height: z.number().int().min(1).max(50_000).describe('height of the picture, pixels'),
-  at: pointSchema.describe('middle of the picture on plan'),
-  scale: z.number().positive('a scale is greater than 0').max(100_000).describe('mm on plan to a pixel'),
+    .describe('hash of the file'),
+  format: z.enum(['picture', 'pdf', 'dxf']).default('picture').describe('PNG or JPG; a page of a PDF; lines of a DXF'),
+  page: z.number().int().min(1).max(5000).default(1).describe('page of a PDF'),
+  hiddenLayers: z.array(z.string().max(255)).max(2000).default([]).describe('layers of a DXF that are not shown'),
+  width: z.number().positive().max(1e9).describe('width: pixels of a picture, points of a PDF, units of a DXF'),
+  height: z.number().positive().max(1e9).describe('height, likewise'),
+  at: pointSchema.describe('middle of the drawing on plan'),
+  scale: z.number().positive('a scale is greater than 0').max(100_000).describe('mm on plan to a pixel, point or unit'),
   scaleSource: z.string().max(120).default('').describe('how the scale was set'),
   turn: quantity('angle', 'turned anticlockwise', { min: -7, max: 7 }).default(0),
   opacity: z.number().min(0.05, 'at least 0.05').max(1, 'at most 1').default(0.6).describe('1: as it is; less: faded'),

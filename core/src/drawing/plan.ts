@@ -1,4 +1,4 @@
-import { planLength, pointAlong, type Building, type Panel, type PlanPoint, type Wall } from '../building';
+import { isOnLevel, planLength, pointAlong, type Building, type Panel, type PlanPoint, type Wall } from '../building';
 import { formatQuantity, type UnitSystem } from '../quantity';
 import { regionOf } from '../takedown';
 import { Pencil, type Drawing } from './drawing';
@@ -97,10 +97,10 @@ class Plan {
         if (beam.level === level && this.isSeen(beam.from, beam.to))
           this.pencil.line([this.place(beam.from), this.place(beam.to)], 'faint', { width: 2 });
       for (const wall of building.walls.values())
-        if ((wall.base === level || wall.top === level) && this.isSeen(wall.from, wall.to))
+        if (isOnLevel(building, wall, level) && this.isSeen(wall.from, wall.to))
           this.pencil.area(this.band(wall, wall.thickness), 'none', { pen: 'faint', width: 0.8 });
       for (const column of building.columns.values())
-        if ((column.base === level || column.top === level) && this.isSeen(column.at)) {
+        if (isOnLevel(building, column, level) && this.isSeen(column.at)) {
           const [x, y] = this.place(column.at);
           this.pencil.rectangle(x - 7, y - 7, 14, 14, 'none', { pen: 'faint', width: 1 });
         }
@@ -189,8 +189,7 @@ class Plan {
     for (const item of building.removed) {
       if (item.kind === 'load') continue;
       const { id, kind, body } = item;
-      const here = 'level' in body ? body.level === level : 'base' in body && (body.base === level || body.top === level);
-      if (!here) continue;
+      if (!isOnLevel(building, body, level)) continue;
       const dotted = { width: 1.2, dash: [2, 4], item: id };
       if ('outline' in body) this.pencil.line([...body.outline, body.outline[0]!].map(this.place), 'soft', dotted);
       else if ('from' in body)
@@ -250,8 +249,9 @@ class Plan {
   walls(): void {
     const { building, level } = this.input;
     for (const [id, wall] of building.walls) {
-      const starts = wall.base === level;
-      if (!starts && wall.top !== level) continue;
+      if (!isOnLevel(building, wall, level)) continue;
+      // one that passes goes on above
+      const starts = wall.top !== level;
       if (!this.isSeen(wall.from, wall.to)) continue;
       const { chosen, pen } = this.look(id);
       const fill = starts && wall.bears !== 'no' ? 'masonry' : 'none';
@@ -310,12 +310,13 @@ class Plan {
     }
     for (const starting of [true, false])
       for (const [id, column] of building.columns) {
-        if ((starting ? column.base : column.top) !== level || !this.isSeen(column.at)) continue;
+        if ((starting ? column.base !== level : column.base === level) || !isOnLevel(building, column, level)) continue;
+        if (!this.isSeen(column.at)) continue;
         square(column.at, starting ? 6 : 3.5, starting ? 'paper' : 'ink', id);
         note(column.at, column.mark);
       }
     for (const [id, hanger] of building.hangers) {
-      if (hanger.top !== level && hanger.base !== level) continue;
+      if (!isOnLevel(building, hanger, level)) continue;
       this.pencil.circle(...this.place(hanger.at), 4, this.look(id).chosen ? 'accent' : 'paper', 'ink', id);
       note(hanger.at, hanger.mark);
     }
@@ -336,7 +337,7 @@ class Plan {
     for (const [id, strip] of building.stripFootings)
       if (strip.level === level && this.isSeen(strip.from, strip.to)) this.lineMark(id, strip, strip.mark, false);
     for (const [id, wall] of building.walls)
-      if ((wall.base === level || wall.top === level) && this.isSeen(wall.from, wall.to))
+      if (isOnLevel(building, wall, level) && this.isSeen(wall.from, wall.to))
         this.lineMark(id, wall, wall.bears === 'open' ? `${wall.mark} carries?` : wall.mark, false);
     for (const [id, beam] of building.beams)
       if (beam.level === level && this.isSeen(beam.from, beam.to))

@@ -7,7 +7,7 @@ export const FILE_VERSION = 1;
 
 const storedFileSchema = z.object({
   hash: z.string().regex(/^[0-9a-f]{64}$/),
-  type: z.enum(['image/png', 'image/jpeg']),
+  type: z.enum(['image/png', 'image/jpeg', 'application/pdf', 'image/vnd.dxf']),
   data: z.string().regex(/^[A-Za-z0-9+/]*={0,2}$/),
 });
 

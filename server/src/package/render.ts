@@ -1,6 +1,6 @@
 import { createRequire } from 'node:module';
 import pdfmake from 'pdfmake';
-import type { TFontDictionary } from 'pdfmake/interfaces';
+import type { TDocumentDefinitions, TFontDictionary } from 'pdfmake/interfaces';
 import { computeProject, type Item } from '@plinth/core';
 import { packageDocument } from './document';
 
@@ -41,7 +41,12 @@ export interface PackageRequest {
   readonly version: number;
 }
 
+/** Sets a document as PDF with the fonts that ship with the program. */
+export function writePdf(document: TDocumentDefinitions): Promise<Uint8Array> {
+  return pdfmake.createPdf(document).getBuffer();
+}
+
 /** Computes a project and sets its package as PDF. Runs in a worker thread. */
 export default function renderPackage({ items, paper, version }: PackageRequest): Promise<Uint8Array> {
-  return pdfmake.createPdf(packageDocument(computeProject(items), { paper, version })).getBuffer();
+  return writePdf(packageDocument(computeProject(items), { paper, version }));
 }

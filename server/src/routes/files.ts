@@ -3,7 +3,7 @@ import { BadInput } from '@plinth/core';
 import { readFile, storeFile } from '../store/files';
 import type { Database } from '../store/database';
 
-/** Pictures of drawings: sent once, named by their hash, never changed. */
+/** Files of drawings: sent once, named by their hash, never changed. */
 export function fileRoutes({ db }: { readonly db: Database }): Router {
   const router = Router();
 
@@ -15,6 +15,8 @@ export function fileRoutes({ db }: { readonly db: Database }): Router {
   router.get('/:hash', async (request, response) => {
     const { type, data } = await readFile(db, String(request.params['hash']));
     response.set({ 'Content-Type': type, 'Cache-Control': 'private, max-age=31536000, immutable', 'X-Content-Type-Options': 'nosniff' });
+    // a PDF is read by the plan, never opened by the browser itself
+    if (type === 'application/pdf') response.attachment(`${String(request.params['hash']).slice(0, 12)}.pdf`);
     response.send(data);
   });
 

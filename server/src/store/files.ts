@@ -11,12 +11,21 @@ type Source = Pick<Database, 'select' | 'insert'>;
 const SIGNATURES = [
   { type: 'image/png', start: Buffer.from([0x89, 0x50, 0x4e, 0x47]) },
   { type: 'image/jpeg', start: Buffer.from([0xff, 0xd8, 0xff]) },
+  { type: 'application/pdf', start: Buffer.from('%PDF-') },
 ] as const;
 
-/** Stores a picture once. @throws BadInput when its bytes are neither PNG nor JPG */
+/** A DXF in ASCII begins with its first section, perhaps after a comment. */
+const DXF_START = /^\uFEFF?\s*(999\r?\n[^\r\n]*\r?\n\s*)*0\s*\r?\n\s*SECTION\s/;
+
+function typeOf(data: Buffer): (typeof files.$inferInsert)['type'] | undefined {
+  const known = SIGNATURES.find(({ start }) => data.subarray(0, start.length).equals(start));
+  return known?.type ?? (DXF_START.test(data.subarray(0, 2000).toString('latin1')) ? 'image/vnd.dxf' : undefined);
+}
+
+/** Stores a drawing's file once. @throws BadInput when its bytes are none of PNG, JPG, PDF and DXF */
 export async function storeFile(db: Source, data: Buffer): Promise<{ hash: string; type: string; size: number }> {
-  const type = SIGNATURES.find(({ start }) => data.subarray(0, start.length).equals(start))?.type;
-  if (!type) throw new BadInput('this is neither a PNG nor a JPG picture', 'file');
+  const type = typeOf(data);
+  if (!type) throw new BadInput('this is no PNG, JPG, PDF or DXF (in ASCII)', 'file');
   const hash = createHash('sha256').update(data).digest('hex');
   await db.insert(files).values({ hash, type, size: data.length, data }).onConflictDoNothing();
   return { hash, type, size: data.length };

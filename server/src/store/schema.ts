@@ -36,7 +36,7 @@ const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
 /** Pictures of drawings, each once, named by the SHA-256 of its bytes. */
 export const files = pgTable('files', {
   hash: text('hash').primaryKey(),
-  type: text('type', { enum: ['image/png', 'image/jpeg'] }).notNull(),
+  type: text('type', { enum: ['image/png', 'image/jpeg', 'application/pdf', 'image/vnd.dxf'] }).notNull(),
   size: integer('size').notNull(),
   data: bytes('data').notNull(),
   at: timestamp('at', { withTimezone: true })

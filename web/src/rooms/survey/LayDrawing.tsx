@@ -1,55 +1,35 @@
 import { useRef, useState } from 'react';
-import { scaleByRatio, type PlanPoint } from '@plinth/core';
+import { scaleByRatio, type LaidDrawing, type PlanPoint } from '@plinth/core';
 import { toast } from 'sonner';
 import { api } from '../../project/api';
 import { useProject } from '../../project/context';
 import { freshId, useEdit } from '../../project/useEdit';
+import { readDxfFile } from './drawings';
 import { openPdf, type OpenPdf } from './pdf';
 
-/** A picture ready to be laid: its bytes and, where they are known, the size of its paper. */
-interface Picture {
-  readonly name: string;
-  readonly data: Blob;
-  readonly width: number;
-  readonly height: number;
-  /** mm of paper across; null when a picture does not say. */
-  readonly paperWidth: number | null;
-}
+/** Of a drawing what its file tells. */
+type Laid = Pick<LaidDrawing, 'name' | 'format' | 'page' | 'width' | 'height' | 'at' | 'scale' | 'scaleSource' | 'hiddenLayers'>;
 
-/** Lays a PNG, a JPG or a page of a PDF under the level. */
+/** Lays a PNG, a JPG, a page of a PDF or a DXF under the level. */
 export function LayDrawing({ level, centre, laid }: { level: string; centre: () => PlanPoint; laid: (id: string) => void }) {
   const { building } = useProject();
   const { put, quietly } = useEdit();
   const input = useRef<HTMLInputElement>(null);
-  const [pdf, setPdf] = useState<{ readonly name: string; readonly document: OpenPdf } | null>(null);
+  const [pdf, setPdf] = useState<{ readonly file: File; readonly document: OpenPdf } | null>(null);
   const [busy, setBusy] = useState(false);
 
-  const lay = async (picture: Picture) => {
-    const { hash } = await api.sendFile(picture.data);
+  const lay = async (file: File, body: Laid) => {
+    const { hash } = await api.sendFile(file);
     const id = freshId('drawing');
-    // until it is scaled: at 1:100 on its own paper, or on A3 when it does not say
-    const paper = picture.paperWidth ?? 420;
     await put(
       [
         {
           id,
           kind: 'drawing',
-          body: {
-            name: picture.name.slice(0, 80),
-            level,
-            file: hash,
-            width: picture.width,
-            height: picture.height,
-            at: centre(),
-            scale: scaleByRatio(100, paper, picture.width),
-            scaleSource: `1:100 on ${Math.round(paper)} mm of paper, taken for a start: set the scale`,
-            turn: 0,
-            opacity: 0.6,
-            locked: false,
-          },
+          body: { ...body, name: body.name.slice(0, 80), level, file: hash, turn: 0, opacity: 0.6, locked: false },
         },
       ],
-      `${picture.name} laid under ${building.levels.find((entry) => entry.id === level)?.body.name ?? ''}`,
+      `${body.name} laid under ${building.levels.find((entry) => entry.id === level)?.body.name ?? ''}`.slice(0, 200),
     );
     laid(id);
   };
@@ -59,20 +39,54 @@ export function LayDrawing({ level, centre, laid }: { level: string; centre: () 
     quietly(task().finally(() => setBusy(false)));
   };
 
+  const nameOf = (file: File) => file.name.replace(/\.[^.]+$/, '') || 'Drawing';
+  const common = { at: centre(), page: 1, hiddenLayers: [] as string[] };
+  /** Until it is scaled: at 1:100 on its own paper. */
+  const onPaper = (paper: number, width: number) => ({
+    scale: scaleByRatio(100, paper, width),
+    scaleSource: `1:100 on ${Math.round(paper)} mm of paper, taken for a start: set the scale`,
+  });
+
+  const layPage = async (file: File, document: OpenPdf, page: number) => {
+    const size = await document.size(page);
+    const name = document.pages > 1 ? `${nameOf(file)}, page ${page}` : nameOf(file);
+    await lay(file, { ...common, ...size, ...onPaper((size.width / 72) * 25.4, size.width), name, format: 'pdf', page });
+  };
+
+  const layDxf = async (file: File) => {
+    const { box, unit, layers, unread } = await readDxfFile(await file.text());
+    const scale = unit ?? 1;
+    await lay(file, {
+      ...common,
+      name: nameOf(file),
+      format: 'dxf',
+      width: Math.max(box.right - box.left, 1e-3),
+      height: Math.max(box.high - box.low, 1e-3),
+      // it lies where its own coordinates say
+      at: { x: ((box.left + box.right) / 2) * scale, y: ((box.low + box.high) / 2) * scale },
+      scale,
+      scaleSource: unit === null ? 'the file names no unit: taken as mm; set the scale' : `as drawn: a unit is ${unit} mm`,
+      hiddenLayers: layers.filter(({ visible }) => !visible).map(({ name }) => name),
+    });
+    const missing = Object.entries(unread).map(([kind, count]) => `${count} ${kind}`);
+    if (missing.length > 0) toast(`Not read: ${missing.join(', ')}.`);
+  };
+
   const choose = (file: File) =>
     work(async () => {
-      const name = file.name.replace(/\.[^.]+$/, '') || 'Drawing';
       if (file.type === 'application/pdf' || /\.pdf$/i.test(file.name)) {
         const document = await openPdf(await file.arrayBuffer());
-        if (document.pages > 1) setPdf({ name, document });
-        else await lay({ name, ...(await document.page(1)) });
+        if (document.pages > 1) setPdf({ file, document });
+        else await layPage(file, document, 1);
         return;
       }
-      if (!['image/png', 'image/jpeg'].includes(file.type)) throw new Error(`${file.name} is not a PNG, a JPG or a PDF.`);
-      const bitmap = await createImageBitmap(file).catch(() => {
+      if (/\.dxf$/i.test(file.name)) return layDxf(file);
+      if (!['image/png', 'image/jpeg'].includes(file.type)) throw new Error(`${file.name} is not a PNG, a JPG, a PDF or a DXF.`);
+      const { width, height } = await createImageBitmap(file).catch(() => {
         throw new Error(`${file.name} cannot be read as a picture.`);
       });
-      await lay({ name, data: file, width: bitmap.width, height: bitmap.height, paperWidth: null });
+      // a picture does not say how large its paper is: A3
+      await lay(file, { ...common, ...onPaper(420, width), name: nameOf(file), format: 'picture', width, height });
     });
 
   return (
@@ -83,7 +97,7 @@ export function LayDrawing({ level, centre, laid }: { level: string; centre: () 
       <input
         ref={input}
         type="file"
-        accept="image/png,image/jpeg,application/pdf"
+        accept="image/png,image/jpeg,application/pdf,.dxf"
         className="sr-only"
         tabIndex={-1}
         aria-label="Drawing to lay"
@@ -102,9 +116,9 @@ export function LayDrawing({ level, centre, laid }: { level: string; centre: () 
             value=""
             onChange={(event) => {
               const page = Number(event.target.value);
-              const { name, document } = pdf;
+              const { file, document } = pdf;
               setPdf(null);
-              if (page > 0) work(async () => lay({ name: `${name}, page ${page}`, ...(await document.page(page)) }));
+              if (page > 0) work(() => layPage(file, document, page));
               else toast('No page was laid.');
             }}
           >

@@ -3,6 +3,7 @@ import {
   contains,
   fitView,
   formatQuantity,
+  isOnLevel,
   markOf,
   parseQuantity,
   planDrawing,
@@ -23,6 +24,7 @@ import { useProject, useProjectState, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 import { makeItem, movedItem } from './make';
 import { Overlay, type Rubber } from './Overlay';
+import { segmentsOf, useOpened } from './drawings';
 import { Underlay } from './Underlay';
 import { gridStep, snapTargets, snapTo, typedEnd, type Snap } from './snap';
 import { TOOLS, type SurveyTool } from './tools';
@@ -71,7 +73,9 @@ export function PlanBoard({
   const drag = useRef<Drag | null>(null);
   const view = useMemo(() => ownView ?? fitView(building, width, height), [ownView, building, width, height]);
   const drawings = useMemo(() => building.drawings.filter(({ body }) => body.level === level), [building, level]);
-  const targets = useMemo(() => snapTargets(building, [level, ...ghosts]), [building, level, ghosts]);
+  const files = useOpened(drawings);
+  const drawn = useMemo(() => segmentsOf(drawings, files), [drawings, files]);
+  const targets = useMemo(() => snapTargets(building, [level, ...ghosts], drawn), [building, level, ghosts, drawn]);
   const transfers = useMemo(
     () => new Set([...computed.takedown.members.values()].filter((member) => member.transfer).map((member) => member.id)),
     [computed],
@@ -309,9 +313,10 @@ export function PlanBoard({
     const found: string[] = [];
     const lines = [building.beams, building.walls, building.stripFootings];
     for (const members of lines)
-      for (const [id, member] of members) if (isOn(member, level) && inside(member.from) && inside(member.to)) found.push(id);
+      for (const [id, member] of members)
+        if (isOnLevel(building, member, level) && inside(member.from) && inside(member.to)) found.push(id);
     for (const members of [building.columns, building.hangers, building.footings])
-      for (const [id, member] of members) if (isOn(member, level) && inside(member.at)) found.push(id);
+      for (const [id, member] of members) if (isOnLevel(building, member, level) && inside(member.at)) found.push(id);
     for (const [id, panel] of building.panels) if (panel.level === level && panel.outline.every(inside)) found.push(id);
     return found;
   };
@@ -429,7 +434,7 @@ export function PlanBoard({
           add(catchAt(sx, sy, event.shiftKey).point);
         }}
       >
-        <Underlay drawings={drawings} view={view} width={width} height={height} selected={selected} offset={offset} />
+        <Underlay drawings={drawings} files={files} view={view} width={width} height={height} selected={selected} offset={offset} />
         <DrawingView
           className="relative"
           drawing={drawing}
@@ -497,11 +502,6 @@ const SNAP_WORD: Record<Snap['kind'], string> = {
 function isLine(body: unknown): body is { from: PlanPoint; to: PlanPoint } {
   const from = (body as { from?: unknown } | undefined)?.from;
   return typeof from === 'object' && from !== null;
-}
-
-function isOn(member: object, level: string): boolean {
-  if ('level' in member) return member.level === level;
-  return ('top' in member && member.top === level) || ('base' in member && member.base === level);
 }
 
 function nameOf({ body }: Item): string {

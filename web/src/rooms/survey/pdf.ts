@@ -2,8 +2,10 @@ import workerUrl from 'pdfjs-dist/build/pdf.worker.min.mjs?url';
 
 export interface OpenPdf {
   readonly pages: number;
-  /** A page as a picture, with the width of its paper in mm. */
-  readonly page: (number: number) => Promise<{ data: Blob; width: number; height: number; paperWidth: number }>;
+  /** Size of a page in points, 72 to an inch. */
+  readonly size: (page: number) => Promise<{ width: number; height: number }>;
+  /** A page as a picture. */
+  readonly picture: (page: number) => Promise<Blob>;
 }
 
 /** Dots to an inch at which a page becomes a picture, and the most pixels that it may have. */
@@ -19,7 +21,11 @@ export async function openPdf(data: ArrayBuffer): Promise<OpenPdf> {
   });
   return {
     pages: document.numPages,
-    page: async (number) => {
+    size: async (number) => {
+      const { width, height } = (await document.getPage(number)).getViewport({ scale: 1 });
+      return { width, height };
+    },
+    picture: async (number) => {
       const page = await document.getPage(number);
       const plain = page.getViewport({ scale: 1 });
       const scale = Math.min(DPI / 72, Math.sqrt(MOST / (plain.width * plain.height)));
@@ -30,8 +36,7 @@ export async function openPdf(data: ArrayBuffer): Promise<OpenPdf> {
       await page.render({ canvas, viewport }).promise;
       const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
       if (!blob) throw new Error('The page is too large to be made a picture.');
-      // a PDF measures in 72nds of an inch
-      return { data: blob, width: canvas.width, height: canvas.height, paperWidth: (plain.width / 72) * 25.4 };
+      return blob;
     },
   };
 }

@@ -1,4 +1,4 @@
-import type { Building, PlanPoint } from '@plinth/core';
+import { isOnLevel, type Building, type PlanPoint } from '@plinth/core';
 
 export type SnapKind = 'end' | 'crossing' | 'middle' | 'line' | 'grid' | 'free';
 
@@ -18,23 +18,24 @@ export interface SnapTargets {
   readonly segments: readonly Segment[];
 }
 
-/** Ends, posts, corners, edges and gridlines of the levels given. */
-export function snapTargets(building: Building, levels: readonly string[]): SnapTargets {
+/** Ends, posts, corners, edges and gridlines of the levels given. @param drawn lines of the drawings that lie under them */
+export function snapTargets(building: Building, levels: readonly string[], drawn: readonly Segment[] = []): SnapTargets {
   const points: PlanPoint[] = [];
-  const segments: Segment[] = [];
-  const on = (...ids: string[]) => ids.some((id) => levels.includes(id));
+  const segments: Segment[] = [...drawn];
+  for (const { a, b } of drawn) points.push(a, b);
+  const on = (member: Parameters<typeof isOnLevel>[1]) => levels.some((level) => isOnLevel(building, member, level));
   const line = ({ from, to }: { from: PlanPoint; to: PlanPoint }) => {
     points.push(from, to);
     segments.push({ a: from, b: to });
   };
-  for (const beam of building.beams.values()) if (on(beam.level)) line(beam);
-  for (const wall of building.walls.values()) if (on(wall.base, wall.top)) line(wall);
-  for (const strip of building.stripFootings.values()) if (on(strip.level)) line(strip);
-  for (const column of building.columns.values()) if (on(column.base, column.top)) points.push(column.at);
-  for (const hanger of building.hangers.values()) if (on(hanger.base, hanger.top)) points.push(hanger.at);
-  for (const footing of building.footings.values()) if (on(footing.level)) points.push(footing.at);
+  for (const beam of building.beams.values()) if (on(beam)) line(beam);
+  for (const wall of building.walls.values()) if (on(wall)) line(wall);
+  for (const strip of building.stripFootings.values()) if (on(strip)) line(strip);
+  for (const column of building.columns.values()) if (on(column)) points.push(column.at);
+  for (const hanger of building.hangers.values()) if (on(hanger)) points.push(hanger.at);
+  for (const footing of building.footings.values()) if (on(footing)) points.push(footing.at);
   for (const panel of building.panels.values()) {
-    if (!on(panel.level)) continue;
+    if (!on(panel)) continue;
     for (const ring of [panel.outline, ...panel.openings.map((opening) => opening.outline)])
       ring.forEach((a, i) => {
         points.push(a);

@@ -1,9 +1,10 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { formatQuantity, scaleByRatio, type LaidDrawing } from '@plinth/core';
 import { CheckField, NumberField, QuantityField, TextField } from '../../../parts/fields';
 import { PanelHead } from '../../../parts/SidePanel';
 import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
+import { useOpened } from '../drawings';
 import type { Of } from './common';
 
 /** A drawing under the plan: its scale by ratio and paper, its place, its fading. By two points it is scaled on the plan. */
@@ -12,7 +13,8 @@ export function DrawingForm({ item }: { item: Of<'drawing'> }) {
   const { patch, remove, quietly } = useEdit();
   const { body } = item;
   const [ratio, setRatio] = useState(100);
-  const [paper, setPaper] = useState(420);
+  // a PDF says how large its paper is; a picture does not: A3
+  const [paper, setPaper] = useState(body.format === 'pdf' ? (body.width / 72) * 25.4 : 420);
   const set = (change: Partial<LaidDrawing>, what: string) => patch(item, change, `${body.name}: ${what}`);
   return (
     <div className="space-y-3">
@@ -20,34 +22,43 @@ export function DrawingForm({ item }: { item: Of<'drawing'> }) {
         under {building.levels.find((level) => level.id === body.level)?.body.name};{' '}
         {formatQuantity(body.width * body.scale, 'length', units)} by {formatQuantity(body.height * body.scale, 'length', units)} on plan
       </PanelHead>
+      {body.format === 'dxf' ? <Layers item={item} /> : null}
       <section aria-label="Scale">
         <h3 className="label">Scale</h3>
         <p className="text-[13px] text-soft">{body.scaleSource}</p>
-        <div className="grid grid-cols-[5rem_1fr_auto] items-end gap-2">
+        {body.format === 'dxf' ? (
           <NumberField
-            label="1 :"
-            value={ratio}
-            commit={(value) => {
-              if (!(value > 0)) throw new Error('a number greater than 0');
-              setRatio(value);
-            }}
+            label="A drawing unit, mm"
+            value={body.scale}
+            commit={(scale) => set({ scale, scaleSource: `typed: a unit is ${scale} mm` }, 'scale set')}
           />
-          <QuantityField label="width of the paper" kind="sectionLength" value={paper} commit={setPaper} />
-          <button
-            type="button"
-            className="btn"
-            onClick={() =>
-              quietly(
-                set(
-                  { scale: scaleByRatio(ratio, paper, body.width), scaleSource: `1:${ratio} on ${Math.round(paper)} mm of paper` },
-                  'scale set',
-                ),
-              )
-            }
-          >
-            Set scale
-          </button>
-        </div>
+        ) : (
+          <div className="grid grid-cols-[5rem_1fr_auto] items-end gap-2">
+            <NumberField
+              label="1 :"
+              value={ratio}
+              commit={(value) => {
+                if (!(value > 0)) throw new Error('a number greater than 0');
+                setRatio(value);
+              }}
+            />
+            <QuantityField label="width of the paper" kind="sectionLength" value={paper} commit={setPaper} />
+            <button
+              type="button"
+              className="btn"
+              onClick={() =>
+                quietly(
+                  set(
+                    { scale: scaleByRatio(ratio, paper, body.width), scaleSource: `1:${ratio} on ${Math.round(paper)} mm of paper` },
+                    'scale set',
+                  ),
+                )
+              }
+            >
+              Set scale
+            </button>
+          </div>
+        )}
         <p className="text-[13px] text-soft">
           Or press K on the plan, click two points of the drawing whose distance is written on it, and type that distance. A print that was
           scanned or fitted to a page has no ratio to trust.
@@ -65,5 +76,34 @@ export function DrawingForm({ item }: { item: Of<'drawing'> }) {
         Take the drawing away
       </button>
     </div>
+  );
+}
+
+/** The layers of a DXF, each shown or not. */
+function Layers({ item }: { item: Of<'drawing'> }) {
+  const { patch } = useEdit();
+  const { body } = item;
+  const file = useOpened(useMemo(() => [item], [item])).get(item.id);
+  if (!file) return <p className="text-soft">Reading the drawing…</p>;
+  if ('failed' in file) return <p className="text-oxide">{file.failed}</p>;
+  if (!('dxf' in file)) return null;
+  return (
+    <section aria-label="Layers">
+      <h3 className="label">Layers</h3>
+      {file.dxf.layers.map(({ name }) => (
+        <CheckField
+          key={name}
+          label={name}
+          value={!body.hiddenLayers.includes(name)}
+          commit={(shown) =>
+            patch(
+              item,
+              { hiddenLayers: shown ? body.hiddenLayers.filter((other) => other !== name) : [...body.hiddenLayers, name] },
+              `${body.name}: layer ${name} ${shown ? 'shown' : 'hidden'}`.slice(0, 200),
+            )
+          }
+        />
+      ))}
+    </section>
   );
 }

@@ -1,0 +1,165 @@
+import type { Building, Item, PlanPoint } from '../../building';
+import { isOnLevel, item } from '../../building';
+import type { DxfDrawing } from './read';
+import { writeDxf, type DxfSheet } from './write';
+
+/** Layers of a plan as it is written, by kind of item; the same names are understood when a DXF is read as members. */
+export const PLAN_LAYERS = {
+  beam: 'PLINTH-BEAM',
+  wall: 'PLINTH-WALL',
+  column: 'PLINTH-COLUMN',
+  hanger: 'PLINTH-HANGER',
+  footing: 'PLINTH-PAD',
+  stripFooting: 'PLINTH-STRIP',
+  panel: 'PLINTH-PANEL',
+  gridline: 'PLINTH-GRID',
+} as const;
+export type PlanKind = keyof typeof PLAN_LAYERS;
+
+const TEXT = 200;
+const RADIUS = 150;
+
+/** The members of a level as DXF: lines and circles on a layer a kind, each with its mark as text at its middle. mm. */
+export function planDxf(building: Building, level: string): string {
+  const lines: DxfSheet['lines'][number][] = [];
+  const circles: NonNullable<DxfSheet['circles']>[number][] = [];
+  const texts: NonNullable<DxfSheet['texts']>[number][] = [];
+  const name = (kind: PlanKind, at: PlanPoint, text: string) => texts.push({ layer: PLAN_LAYERS[kind], at, height: TEXT, text });
+  const line = (kind: PlanKind, { from, to }: { from: PlanPoint; to: PlanPoint }, mark: string) => {
+    lines.push({ layer: PLAN_LAYERS[kind], points: [from, to] });
+    name(kind, { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 }, mark);
+  };
+  const point = (kind: PlanKind, at: PlanPoint, mark: string) => {
+    circles.push({ layer: PLAN_LAYERS[kind], at, radius: RADIUS });
+    name(kind, at, mark);
+  };
+  for (const beam of building.beams.values()) if (beam.level === level) line('beam', beam, beam.mark);
+  for (const wall of building.walls.values()) if (isOnLevel(building, wall, level)) line('wall', wall, wall.mark);
+  for (const strip of building.stripFootings.values()) if (strip.level === level) line('stripFooting', strip, strip.mark);
+  for (const column of building.columns.values()) if (isOnLevel(building, column, level)) point('column', column.at, column.mark);
+  for (const hanger of building.hangers.values()) if (hanger.base === level) point('hanger', hanger.at, hanger.mark);
+  for (const footing of building.footings.values()) if (footing.level === level) point('footing', footing.at, footing.mark);
+  for (const panel of building.panels.values()) {
+    if (panel.level !== level) continue;
+    lines.push({ layer: PLAN_LAYERS.panel, points: panel.outline, closed: true });
+    for (const opening of panel.openings) lines.push({ layer: `${PLAN_LAYERS.panel}-OPENING`, points: opening.outline, closed: true });
+    name('panel', middleOf(panel.outline), panel.mark);
+  }
+  for (const { body } of building.gridlines) line('gridline', body, body.label);
+  return writeDxf({ lines, circles, texts });
+}
+
+function middleOf(outline: readonly PlanPoint[]): PlanPoint {
+  return {
+    x: outline.reduce((sum, p) => sum + p.x, 0) / outline.length,
+    y: outline.reduce((sum, p) => sum + p.y, 0) / outline.length,
+  };
+}
+
+/** What a layer of a DXF becomes; a layer that is not named is left out. */
+export type LayerKinds = Readonly<Record<string, PlanKind>>;
+
+/** The kinds that layer names suggest: those of our own plans, and words such as BEAM, WALL or COLUMN in a name. */
+export function suggestedKinds(layers: readonly string[]): Record<string, PlanKind> {
+  const kinds: Record<string, PlanKind> = {};
+  for (const layer of layers) {
+    const own = (Object.keys(PLAN_LAYERS) as PlanKind[]).find((kind) => PLAN_LAYERS[kind] === layer);
+    const word = WORDS.find(([pattern]) => pattern.test(layer));
+    const kind = own ?? (layer.endsWith('-OPENING') ? undefined : word?.[1]);
+    if (kind) kinds[layer] = kind;
+  }
+  return kinds;
+}
+
+const WORDS: readonly (readonly [RegExp, PlanKind])[] = [
+  [/strip/i, 'stripFooting'],
+  [/footing|pad|found/i, 'footing'],
+  [/beam|girder/i, 'beam'],
+  [/wall/i, 'wall'],
+  [/column|post/i, 'column'],
+  [/hanger|rod/i, 'hanger'],
+  [/panel|slab|floor/i, 'panel'],
+  [/grid|axis/i, 'gridline'],
+];
+
+export interface MembersOfDxf {
+  readonly items: readonly Item[];
+  /** What was left out, in words. */
+  readonly left: readonly string[];
+}
+
+/**
+ * The lines of a DXF as members of a level: a straight line is a beam, a wall, a strip footing or a gridline; a circle is a column, a
+ * hanger or a pad; a closed outline is a panel. A text of its layer at its middle is its mark.
+ * @param scale mm to a drawing unit
+ * @param storey levels of posts and walls
+ * @param fresh gives a new id and, for a kind whose text is missing or taken, a new mark
+ */
+export function membersOfDxf(
+  dxf: DxfDrawing,
+  kinds: LayerKinds,
+  scale: number,
+  place: { readonly level: string; readonly storey: { readonly base: string; readonly top: string }; readonly buildUp: string | null },
+  fresh: { readonly id: (kind: PlanKind) => string; readonly mark: (kind: PlanKind, wanted: string | null) => string },
+): MembersOfDxf {
+  const items: Item[] = [];
+  const left: string[] = [];
+  const mm = ({ x, y }: PlanPoint): PlanPoint => ({ x: x * scale, y: y * scale });
+  const textAt = (layer: string, at: PlanPoint): string | null =>
+    dxf.texts.find((text) => text.layer === layer && Math.hypot(mm(text.at).x - at.x, mm(text.at).y - at.y) < 1)?.text ?? null;
+  let skipped = 0;
+  for (const { layer, points, closed, centre } of dxf.lines) {
+    const kind = kinds[layer];
+    if (!kind) continue;
+    const round = kind === 'column' || kind === 'hanger' || kind === 'footing';
+    if (kind === 'panel') {
+      const outline = points.map(mm);
+      if (!closed || outline.length < 3 || outline.length > 200 || place.buildUp === null) {
+        skipped += 1;
+        continue;
+      }
+      const mark = fresh.mark(kind, textAt(layer, middleOf(outline)));
+      items.push(
+        item('panel', fresh.id(kind), { mark, level: place.level, outline, buildUp: place.buildUp, direction: shortWay(outline) }),
+      );
+      continue;
+    }
+    if (round) {
+      // a post is drawn as a circle, or as the outline of its section
+      const at = centre ? mm(centre) : closed ? mm(middleOf(points)) : null;
+      if (!at) {
+        skipped += 1;
+        continue;
+      }
+      const mark = fresh.mark(kind, textAt(layer, at));
+      const id = fresh.id(kind);
+      if (kind === 'footing') items.push(item('footing', id, { mark, at, level: place.level }));
+      else
+        items.push(item(kind, id, { mark, at, ...place.storey, by: null, supportsFound: true, ownWeight: kind === 'column' ? 0.5 : 0.03 }));
+      continue;
+    }
+    for (let i = 0; i + 1 < points.length + (closed ? 1 : 0); i += 1) {
+      const [from, to] = [mm(points[i]!), mm(points[(i + 1) % points.length]!)];
+      if (Math.hypot(to.x - from.x, to.y - from.y) < 1) continue;
+      const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
+      const mark = fresh.mark(kind, points.length === 2 ? textAt(layer, middle) : null);
+      const id = fresh.id(kind);
+      const common = { mark, from, to, supportsFound: true };
+      if (kind === 'beam') items.push(item('beam', id, { ...common, level: place.level, supports: [], ownWeight: 0.5 }));
+      else if (kind === 'wall') items.push(item('wall', id, { ...common, ...place.storey, by: null, weight: 0.0042 }));
+      else if (kind === 'stripFooting') items.push(item('stripFooting', id, { mark, from, to, level: place.level }));
+      else items.push(item('gridline', id, { label: mark.slice(0, 8), from, to }));
+    }
+  }
+  if (skipped > 0) left.push(`${skipped} shapes that are not what their layer should hold`);
+  const other = dxf.layers.map(({ name }) => name).filter((name) => !kinds[name]);
+  if (other.length > 0) left.push(`layers ${other.join(', ')}`);
+  for (const [kind, count] of Object.entries(dxf.unread)) left.push(`${count} of ${kind}`);
+  return { items, left };
+}
+
+function shortWay(outline: readonly PlanPoint[]): number {
+  const xs = outline.map((p) => p.x);
+  const ys = outline.map((p) => p.y);
+  return Math.max(...xs) - Math.min(...xs) <= Math.max(...ys) - Math.min(...ys) ? 0 : Math.PI / 2;
+}
