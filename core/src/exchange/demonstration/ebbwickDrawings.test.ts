@@ -22,7 +22,10 @@ describe('the sheets that ship with Ebbwick', () => {
     },
   );
   it('the PDF lies to scale: a point of paper is 1/72 inch times fifty', () => {
-    const { body } = laidSheet(sheets.find(({ format }) => format === 'pdf')!, '0'.repeat(64)) as {
+    const { body } = laidSheet(
+      sheets.find(({ format }) => format === 'pdf')!,
+      '0'.repeat(64),
+    ) as {
       body: { scale: number; width: number; at: { x: number; y: number } };
     };
     expect(body.scale).toBeCloseTo((25.4 / 72) * 50, 9);

@@ -1,13 +1,14 @@
 import { useMemo, useState } from 'react';
 import { planExtent, type Item, type PlanView } from '@plinth/core';
 import { useItems, useProject, useProjectState, useView } from '../../project/context';
-import { freshId, useEdit } from '../../project/useEdit';
+import { useEdit } from '../../project/useEdit';
 import { Levels } from '../brief/Levels';
 import { Inspector } from './Inspector';
 import { LayDrawing } from './LayDrawing';
-import { copiedItem, makeItem, marksOf, onLevel } from './make';
+import { copiedItem, makeItem, marksOf, newLoad, onLevel } from './make';
 import { MemberTable, TABLES, type TableKind } from './MemberTable';
 import { PlanBoard } from './PlanBoard';
+import { TableMenu, useScheduleReading } from './TableMenu';
 
 const ADD: Record<TableKind, string> = {
   beam: 'Add a beam',
@@ -44,6 +45,8 @@ export function SurveyRoom() {
   );
   const levelName = building.levels[index]?.body.name ?? '';
 
+  const { read, question } = useScheduleReading(tab, shown);
+
   const choose = (ids: readonly string[]) => {
     setSeveral(ids.length > 1 ? new Set(ids) : new Set());
     select(ids.length === 1 ? ids[0]! : null);
@@ -60,18 +63,9 @@ export function SurveyRoom() {
       table === 'drawing'
         ? null
         : table === 'load'
-          ? newLoad()
+          ? newLoad(building, selected && (building.beams.has(selected) || building.walls.has(selected)) ? selected : null)
           : makeItem(building, table, shown, table === 'panel' ? [at(0, 0), at(4, 0), at(4, 6), at(0, 6)] : [at(0, 0), at(6, 0)]);
     if (item) quietly(put([item], ADD[table].replace('Add', 'Added')).then(() => choose([item.id])));
-  };
-  const newLoad = (): Item | null => {
-    const on = selected && (building.beams.has(selected) || building.walls.has(selected)) ? selected : [...building.beams.keys()][0];
-    if (!on) return null;
-    return {
-      id: freshId('load'),
-      kind: 'load',
-      body: { label: 'new load', on, type: 'point', nature: 'imposed', use: 'A', at: 0, force: 0, from: 0, to: 0, intensity: 0 },
-    };
   };
 
   if (building.levels.length < 2)
@@ -133,17 +127,31 @@ export function SurveyRoom() {
               </button>
             ))}
           </div>
+          <TableMenu kind={tab} level={shown} read={read} />
           {tab === 'level' ? null : (
             <button type="button" className="btn btn-main whitespace-nowrap" onClick={add} disabled={noAdd}>
               {ADD[table]}
             </button>
           )}
         </div>
-        <div className="min-h-0 flex-[3] overflow-auto px-4" tabIndex={0} role="region" aria-label="Schedule">
+        <div
+          className="min-h-0 flex-[3] overflow-auto px-4"
+          tabIndex={0}
+          role="region"
+          aria-label="Schedule"
+          onPaste={(event) => {
+            const pasted = event.clipboardData.getData('text/plain');
+            // one word belongs into the cell that it is pasted into; rows and columns are a schedule
+            if (!/[\t\n]/.test(pasted.trim())) return;
+            event.preventDefault();
+            read(pasted);
+          }}
+        >
           {tab === 'level' ? <Levels /> : <MemberTable kind={tab} level={shown} />}
         </div>
       </div>
       <Inspector several={several} />
+      {question}
     </>
   );
 }

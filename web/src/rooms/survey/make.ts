@@ -4,7 +4,7 @@ import { freshId, nextMark } from '../../project/useEdit';
 /** What can be placed on a plan. */
 export type PlacedKind = 'beam' | 'column' | 'wall' | 'panel' | 'hanger' | 'footing' | 'stripFooting' | 'gridline';
 
-const PREFIX: Record<Exclude<PlacedKind, 'gridline'>, string> = {
+export const PREFIX: Record<Exclude<PlacedKind, 'gridline'>, string> = {
   beam: 'B',
   column: 'C',
   wall: 'W',
@@ -227,4 +227,15 @@ export function onLevel(building: Building, item: Item, from: string, to: string
     return base === undefined ? null : ({ ...item, body: { ...item.body, top: to, base } } as Item);
   }
   return null;
+}
+
+/** A new point load on a member, or on the first beam. Null where there is no member to act on. */
+export function newLoad(building: Building, on: string | null): Item | null {
+  const member = on ?? [...building.beams.keys(), ...building.walls.keys(), ...building.columns.keys()][0];
+  if (!member) return null;
+  return {
+    id: freshId('load'),
+    kind: 'load',
+    body: { label: 'new load', on: member, type: 'point', nature: 'imposed', use: 'A', at: 0, force: 0, from: 0, to: 0, intensity: 0 },
+  };
 }

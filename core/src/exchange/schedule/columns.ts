@@ -1,0 +1,231 @@
+import type { Building, Item } from '../../building';
+import { BadInput } from '../../error';
+import { NATURES, USES } from '../../load';
+import { DISPLAY, parseQuantity, type Kind, type UnitSystem } from '../../quantity';
+
+/** Kinds of item that have a schedule. */
+export const SCHEDULED = ['beam', 'column', 'wall', 'panel', 'hanger', 'footing', 'stripFooting', 'gridline', 'load'] as const;
+export type ScheduledKind = (typeof SCHEDULED)[number];
+
+/** The body of an item as a schedule sees it: plain values by name. */
+export type Body = Record<string, unknown>;
+
+/** What stands behind the names of a schedule. */
+export interface Names {
+  readonly building: Building;
+  readonly units: UnitSystem;
+  /** Ids of members by mark, those of the schedule itself included. */
+  readonly member: (mark: string) => string | undefined;
+}
+
+/** One column: how a cell is written from a body, and read into one. */
+export interface Column {
+  readonly title: string;
+  readonly kind?: Kind;
+  readonly write: (body: Body, names: Names) => string | number;
+  /** @param unit unit of the header, for a bare number @throws BadInput in words */
+  readonly read: (text: string, body: Body, names: Names, unit: string | null) => void;
+}
+
+const at = (body: Body, path: readonly string[]) => path.reduce<unknown>((value, key) => (value as Body | undefined)?.[key], body);
+
+function put(body: Body, path: readonly string[], value: unknown): void {
+  const last = path.at(-1)!;
+  let place = body;
+  for (const key of path.slice(0, -1)) place = (place[key] = { ...(place[key] as Body | undefined) }) as Body;
+  place[last] = value;
+}
+
+function quantity(title: string, kind: Kind, path: string, empty: 'null' | 'refused' = 'refused'): Column {
+  const keys = path.split('.');
+  return {
+    title,
+    kind,
+    write: (body, { units }) => {
+      const value = at(body, keys);
+      return typeof value === 'number' ? Number((value / DISPLAY[units][kind].factor).toPrecision(10)) : '';
+    },
+    read: (text, body, { units }, unit) => {
+      if (text === '') {
+        if (empty === 'null') put(body, keys, null);
+        return;
+      }
+      // a spreadsheet of another tongue writes 3,5
+      const clean = /^-?\d+,\d+$/.test(text) ? text.replace(',', '.') : text;
+      const bare = /^-?[\d.]+(e[+-]?\d+)?$/i.test(clean);
+      put(body, keys, parseQuantity(bare && unit ? `${clean} ${unit}` : clean, kind, units));
+    },
+  };
+}
+
+const text = (title: string, key: string): Column => ({
+  title,
+  write: (body) => String(body[key] ?? ''),
+  read: (value, body) => void (body[key] = value),
+});
+
+const section: Column = {
+  title: 'section',
+  write: ({ section: chosen }) => (chosen as string | null) ?? '',
+  read: (value, body) => void (body['section'] = value === '' ? null : value),
+};
+
+/** One of a few words; their beginnings are enough, whatever their case. */
+function choice(title: string, key: string, words: Readonly<Record<string, unknown>>): Column {
+  const known = Object.entries(words);
+  return {
+    title,
+    write: (body) => known.find(([, value]) => value === body[key])?.[0] ?? '',
+    read: (value, body) => {
+      if (value === '') return;
+      const wanted = value.toLowerCase();
+      const hit = known.find(([word]) => word.toLowerCase() === wanted) ?? known.find(([word]) => word.toLowerCase().startsWith(wanted));
+      if (!hit) throw new BadInput(`"${value}" is none of ${known.map(([word]) => word).join(', ')}`);
+      body[key] = hit[1];
+    },
+  };
+}
+
+/** A level by its name, or its id. */
+function level(title: string, key: string): Column {
+  return {
+    title,
+    write: (body, { building }) => building.levels.find(({ id }) => id === body[key])?.body.name ?? '',
+    read: (value, body, { building }) => {
+      if (value === '') return;
+      const wanted = value.toLowerCase();
+      const hit =
+        building.levels.find((entry) => entry.body.name.toLowerCase() === wanted) ?? building.levels.find(({ id }) => id === value);
+      if (!hit)
+        throw new BadInput(`there is no level "${value}"; levels are ${building.levels.map((entry) => entry.body.name).join(', ')}`);
+      body[key] = hit.id;
+    },
+  };
+}
+
+const buildUp: Column = {
+  title: 'build-up',
+  write: (body, { building }) => building.buildUps.get(body['buildUp'] as string)?.name ?? '',
+  read: (value, body, { building }) => {
+    if (value === '') return;
+    const wanted = value.toLowerCase();
+    const hit = [...building.buildUps].find(([id, { name }]) => name.toLowerCase() === wanted || id === value);
+    if (!hit)
+      throw new BadInput(
+        `there is no build-up "${value}"; there are ${[...building.buildUps.values()].map(({ name }) => name).join(', ')}`,
+      );
+    body['buildUp'] = hit[0];
+  },
+};
+
+/** Corners as "x y; x y; x y", in the unit of the header. */
+const outline: Column = {
+  title: 'corners',
+  kind: 'position',
+  write: (body, { units }) => {
+    const { factor } = DISPLAY[units].position;
+    const corners = body['outline'] as readonly { x: number; y: number }[];
+    return corners.map(({ x, y }) => `${+(x / factor).toPrecision(9)} ${+(y / factor).toPrecision(9)}`).join('; ');
+  },
+  read: (value, body, { units }, unit) => {
+    if (value === '') return;
+    const read = (part: string) => parseQuantity(unit ? `${part} ${unit}` : part, 'position', units);
+    body['outline'] = value.split(';').map((corner) => {
+      const parts = corner.trim().split(/\s+/);
+      if (parts.length !== 2) throw new BadInput(`a corner is two numbers, such as 3.2 4.5; "${corner.trim()}" is not`);
+      return { x: read(parts[0]!), y: read(parts[1]!) };
+    });
+  },
+};
+
+const on: Column = {
+  title: 'on',
+  write: (body, { building }) => {
+    const id = body['on'] as string;
+    const { beams, columns, walls, hangers, footings, stripFootings } = building;
+    return [beams, columns, walls, hangers, footings, stripFootings].map((members) => members.get(id)?.mark).find(Boolean) ?? '';
+  },
+  read: (value, body, { member }) => {
+    if (value === '') return;
+    const id = member(value);
+    if (id === undefined) throw new BadInput(`there is no member "${value}"`);
+    body['on'] = id;
+  },
+};
+
+/** Loads may share a label: their own name tells which is meant. */
+const identity: Column = { title: 'id', write: () => '', read: () => undefined };
+
+const mark = text('mark', 'mark');
+const note = text('note', 'note');
+const status = choice('status', 'status', { new: 'new', existing: 'existing', removed: 'removed' });
+const ends = [
+  quantity('from x', 'position', 'from.x'),
+  quantity('from y', 'position', 'from.y'),
+  quantity('to x', 'position', 'to.x'),
+  quantity('to y', 'position', 'to.y'),
+];
+const place = [quantity('x', 'position', 'at.x'), quantity('y', 'position', 'at.y')];
+const allowance = quantity('own weight', 'lineLoad', 'ownWeight');
+const same = (words: readonly string[]) => Object.fromEntries(words.map((word) => [word, word]));
+
+/** The columns of each schedule, in order; the first names the row. */
+export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
+  beam: [mark, level('level', 'level'), ...ends, section, allowance, status, note],
+  column: [mark, ...place, level('from', 'base'), level('to', 'top'), section, allowance, status, note],
+  wall: [
+    mark,
+    ...ends,
+    level('from', 'base'),
+    level('to', 'top'),
+    quantity('weight of face', 'areaLoad', 'weight'),
+    quantity('thickness', 'sectionLength', 'thickness'),
+    text('construction', 'construction'),
+    choice('carries load', 'bears', { open: 'open', yes: 'yes', no: 'no' }),
+    status,
+    note,
+  ],
+  panel: [
+    mark,
+    level('level', 'level'),
+    buildUp,
+    choice('spans', 'span', { 'one way': 'oneWay', 'two ways': 'twoWay' }),
+    quantity('direction', 'angle', 'direction'),
+    quantity('pitch', 'angle', 'pitch'),
+    outline,
+    status,
+    note,
+  ],
+  hanger: [mark, ...place, level('top', 'top'), level('foot', 'base'), allowance, status, note],
+  footing: [
+    mark,
+    ...place,
+    level('level', 'level'),
+    quantity('width', 'length', 'width', 'null'),
+    quantity('length', 'length', 'length', 'null'),
+    quantity('thickness', 'sectionLength', 'thickness', 'null'),
+    status,
+    note,
+  ],
+  stripFooting: [mark, ...ends, level('level', 'level'), quantity('width', 'length', 'width', 'null'), status, note],
+  gridline: [text('label', 'label'), ...ends],
+  load: [
+    text('label', 'label'),
+    on,
+    choice('type', 'type', same(['point', 'line'])),
+    choice('nature', 'nature', same(NATURES)),
+    choice('use', 'use', same(USES)),
+    quantity('at', 'length', 'at'),
+    quantity('force', 'force', 'force'),
+    quantity('from', 'length', 'from'),
+    quantity('to', 'length', 'to'),
+    quantity('intensity', 'lineLoad', 'intensity'),
+    identity,
+  ],
+};
+
+/** What a row is known by: its mark, or its label. */
+export function nameOf(item: Item): string {
+  const { mark: byMark, label } = item.body as { mark?: string; label?: string };
+  return byMark ?? label ?? item.id;
+}
