@@ -66,5 +66,5 @@ const KINDS_OF_REFERENCE: Readonly<Record<string, readonly Item['kind'][]>> = {
   'supports.by': ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting'],
   buildUp: ['buildUp'],
   'strips.buildUp': ['buildUp'],
-  on: ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting'],
+  on: ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting', 'panel'],
 };

@@ -240,8 +240,8 @@ export const drawingSchema = z.object({
 
 export const loadSchema = z.object({
   label: z.string().trim().min(1, 'a load needs a name').max(60).describe('what the load is'),
-  on: id.describe('member that it acts on'),
-  type: z.enum(['point', 'line']).describe('point or line'),
+  on: id.describe('member that it acts on; of an area load the panel'),
+  type: z.enum(['point', 'line', 'area']).describe('point or line on a member, or an area of a panel'),
   nature: z.enum(NATURES).describe('nature'),
   use: z.enum(USES).optional().describe('use of an imposed load'),
   at: quantity('length', 'point load: from the start of the member', { min: 0 }).default(0),
@@ -249,6 +249,8 @@ export const loadSchema = z.object({
   from: quantity('length', 'line load: start', { min: 0 }).default(0),
   to: quantity('length', 'line load: end', { min: 0 }).default(0),
   intensity: quantity('lineLoad', 'line load, downward').default(0),
+  outline: z.array(pointSchema).max(200, 'an outline has at most 200 corners').default([]).describe('area load: corners in order'),
+  pressure: quantity('areaLoad', 'area load, per area of plan, downward').default(0),
 });
 
 /** An assumption that somebody has confirmed, with the reason. */

@@ -71,6 +71,7 @@ export class TakedownEngine {
   private nodes = new Map<string, Node>();
   private bearers = new Map<string, Bearers>();
   private loads: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
+  private areas: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
   private levelBodies: readonly Building['levels'][number]['body'][] = [];
   private reach = 0;
   private buildUps: ReadonlyMap<string, unknown> = new Map();
@@ -119,6 +120,7 @@ export class TakedownEngine {
     this.nodes = new Map();
     this.bearers = new Map();
     this.loads = new Map();
+    this.areas = new Map();
     this.route = null;
     this.shelf = new BookShelf();
     this.ends = new Map();
@@ -174,13 +176,17 @@ export class TakedownEngine {
   private weighPanels(building: Building, touched: readonly LevelState[]): void {
     const moved = !sameMaps(building.buildUps, this.buildUps);
     this.buildUps = building.buildUps;
-    for (const level of moved ? this.levels.values() : touched) {
+    const areas = areaLoadsOf(building);
+    const changed = !sameAreas(areas, this.areas);
+    this.areas = areas;
+    for (const level of moved || changed ? this.levels.values() : touched) {
       for (const { id, body } of level.plan.panels) {
         const panel = level.shared.get(id)!;
         const buildUp = building.buildUps.get(body.buildUp);
         const old = this.panels.get(id);
-        if (old && old.sharing === panel.sharing && old.buildUp === buildUp && old.body === body) continue;
-        const weighed = { ...weighPanel(building, id, panel), buildUp };
+        const on = areas.get(id) ?? NONE;
+        if (old && old.sharing === panel.sharing && old.buildUp === buildUp && old.body === body && sameLoads(old.areas, on)) continue;
+        const weighed = { ...weighPanel(building, id, panel, on, this.reach), buildUp };
         this.panels.set(id, weighed);
         this.sharings.set(id, weighed.sharing);
         this.shelf.set(`panel ${id}`, weighed.book);
@@ -281,7 +287,8 @@ export class TakedownEngine {
     const ends: LooseEnd[] = [];
     for (const load of building.loads) {
       const { id, body } = load;
-      if (this.nodes.has(body.on)) {
+      if (body.type === 'area' && building.panels.has(body.on)) continue;
+      if (body.type !== 'area' && this.nodes.has(body.on)) {
         const list = byMember.get(body.on);
         if (list) list.push(load);
         else byMember.set(body.on, [load]);
@@ -291,9 +298,11 @@ export class TakedownEngine {
       own.add(
         'no-path',
         '',
-        `${body.label} acts on a member that is not in the building`,
+        body.type === 'area'
+          ? `${body.label} acts on a panel that is not in the building`
+          : `${body.label} acts on a member that is not in the building`,
         'The load has no path.',
-        'Put it on a member that stands.',
+        body.type === 'area' ? 'Put it on a panel.' : 'Put it on a member that stands.',
       );
       ends.push(...own.list);
     }
@@ -438,6 +447,24 @@ function sameLists<T>(a: readonly T[], b: readonly T[]): boolean {
   if (a === b) return true;
   if (a.length !== b.length) return false;
   for (let i = 0; i < a.length; i += 1) if (a[i] !== b[i]) return false;
+  return true;
+}
+
+/** Extra loads on parts of panels, by panel. */
+function areaLoadsOf({ loads }: Building): Map<string, readonly Named<ExtraLoad>[]> {
+  const byPanel = new Map<string, Named<ExtraLoad>[]>();
+  for (const load of loads) {
+    if (load.body.type !== 'area') continue;
+    const list = byPanel.get(load.body.on);
+    if (list) list.push(load);
+    else byPanel.set(load.body.on, [load]);
+  }
+  return byPanel;
+}
+
+function sameAreas(a: ReadonlyMap<string, readonly Named<ExtraLoad>[]>, b: ReadonlyMap<string, readonly Named<ExtraLoad>[]>): boolean {
+  if (a.size !== b.size) return false;
+  for (const [id, list] of a) if (!sameLoads(list, b.get(id) ?? NONE)) return false;
   return true;
 }
 

@@ -1,10 +1,11 @@
-import type { Building, Panel } from '../building';
+import type { Building, ExtraLoad, Named, Panel } from '../building';
+import { caseOf } from '../load';
 import { BalanceBook, resultantOf, type Resultant } from './balance';
 import { scaled, type ByCase, type LooseEnd, type Source } from './ledger';
 import { shapeForce, type ArrivalShape } from './shape';
 import { LooseEnds, metres } from './looseEnd';
 import type { Bearing, PanelSharing } from './panel/share';
-import { sharePanel } from './panel/sharePanel';
+import { sharePanel, sharePatch } from './panel/sharePanel';
 import { intensityOf } from './intensity';
 import { clipShape } from './shape';
 import { Finder, type LevelPlan } from './support/levelPlan';
@@ -23,6 +24,8 @@ export interface PanelResult {
   readonly id: string;
   readonly body: Panel;
   readonly sharing: PanelSharing;
+  /** Extra loads on parts of it. */
+  readonly areas: readonly Named<ExtraLoad>[];
   readonly landings: ReadonlyMap<string, readonly PanelLanding[]>;
   readonly book: BalanceBook;
   readonly looseEnds: readonly LooseEnd[];
@@ -74,15 +77,46 @@ function boxOf(outline: Panel['outline']): [west: number, south: number, east: n
   return box;
 }
 
-/** Puts the loads of a panel's build-up on its shares; keeps its balance, with what nothing carries as loose ends. */
-export function weighPanel(building: Building, id: string, { body, near, sharing }: SharedPanel): PanelResult {
+/**
+ * Puts the loads of a panel's build-up, and extra loads on parts of it, on its shares; keeps its balance, with what nothing carries as
+ * loose ends.
+ */
+export function weighPanel(
+  building: Building,
+  id: string,
+  { body, near, sharing }: SharedPanel,
+  areas: readonly Named<ExtraLoad>[],
+  reach: number,
+): PanelResult {
+  const weighing = new Weighing(id, near);
   const buildUp = building.buildUps.get(body.buildUp);
-  const book = new BalanceBook();
-  const landings = new Map<string, PanelLanding[]>();
-  const ends = new LooseEnds(id);
-  if (buildUp) {
-    const byCase = intensityOf(buildUp, body.pitch);
-    const label = `${body.mark} ${buildUp.name}`;
+  if (buildUp)
+    weighing.lay(sharing, intensityOf(buildUp, body.pitch), `${body.mark} ${buildUp.name}`, { type: 'panel', panel: id }, body.mark, '');
+  for (const { id: load, body: extra } of areas) {
+    const patch = sharePatch(body, extra.outline, near, reach);
+    const byCase = { [caseOf(extra.nature, extra.use).id]: extra.pressure };
+    weighing.lay(patch, byCase, extra.label, { type: 'load', load }, `${extra.label} on ${body.mark}`, load);
+    for (const { kind, text } of patch.doubts) weighing.doubt(kind, load, `${extra.label} on ${body.mark}: ${text}`);
+  }
+  for (const { kind, text } of sharing.doubts) weighing.doubt(kind, '', `${body.mark}: ${text}`);
+  const { book, landings, ends } = weighing;
+  return { id, body, sharing, areas, landings, book, looseEnds: ends.list };
+}
+
+class Weighing {
+  readonly book = new BalanceBook();
+  readonly landings = new Map<string, PanelLanding[]>();
+  readonly ends: LooseEnds;
+
+  constructor(
+    private readonly panel: string,
+    private readonly near: readonly Bearing[],
+  ) {
+    this.ends = new LooseEnds(panel);
+  }
+
+  lay(sharing: PanelSharing, byCase: ByCase, label: string, source: Source, title: string, place: string): void {
+    const { book, landings } = this;
     const whole: Resultant = { force: sharing.whole.area, x: sharing.whole.x, y: sharing.whole.y };
     book.add('applied', byCase, whole);
     let [x, y] = [whole.x, whole.y];
@@ -93,12 +127,13 @@ export function weighPanel(building: Building, id: string, { body, near, sharing
       y -= resultant.y;
     };
     for (const { member, shape } of sharing.shares) {
-      const { line } = near.find((bearing) => bearing.id === member)!;
+      const { line } = this.near.find((bearing) => bearing.id === member)!;
       for (const landed of gathered(shape, line.length)) {
         take(resultantOf(line, landed));
-        const list = landings.get(member) ?? [];
-        list.push({ panel: id, label, source: { type: 'panel', panel: id }, shape: landed, byCase });
-        landings.set(member, list);
+        const list = landings.get(member);
+        const landing = { panel: this.panel, label, source, shape: landed, byCase };
+        if (list) list.push(landing);
+        else landings.set(member, [landing]);
       }
     }
     for (const { region, reason } of sharing.orphans) {
@@ -106,10 +141,10 @@ export function weighPanel(building: Building, id: string, { body, near, sharing
       take(lost);
       book.add('lost', byCase, lost);
       const where = region.area > 0 ? ` near x ${metres(region.x / region.area)}, y ${metres(region.y / region.area)} m` : '';
-      ends.add(
+      this.ends.add(
         'panel-edge',
-        reason,
-        `${body.mark}: ${(region.area / 1e6).toFixed(2)} m2 ${REASONS[reason].title}`,
+        place ? `${place}:${reason}` : reason,
+        `${title}: ${(region.area / 1e6).toFixed(2)} m2 ${REASONS[reason].title}`,
         `${REASONS[reason].why}${where}. Its load lands nowhere.`,
         REASONS[reason].remedy,
         scaled(byCase, region.area),
@@ -118,8 +153,10 @@ export function weighPanel(building: Building, id: string, { body, near, sharing
     // nothing but lines of action may move: the force is all there
     book.add('offsets', byCase, { force, x, y });
   }
-  for (const { kind, text } of sharing.doubts) ends.add(kind, '', `${body.mark}: ${text}`, DOUBTS[kind].why, DOUBTS[kind].remedy);
-  return { id, body, sharing, landings, book, looseEnds: ends.list };
+
+  doubt(kind: keyof typeof DOUBTS, place: string, title: string): void {
+    this.ends.add(kind, place, title, DOUBTS[kind].why, DOUBTS[kind].remedy);
+  }
 }
 
 const REASONS = {

@@ -38,24 +38,20 @@ const GAUSS = [
  * ends or crossings everything runs straight, so that there each strip's reactions are integrated; where they do not vary
  * linearly the length is cut, and each piece keeps its total and its first moment.
  * @param reach how far a support may lie outside the panel and still carry it, mm
+ * @param loaded what is loaded, when that is not the whole panel: the strips stay those of the panel
  */
 export function shareOneWay(
   panel: PanelShape,
   rings: readonly (readonly PlanPoint[])[],
   bearings: readonly Bearing[],
   reach: number,
+  loaded: readonly PlanPoint[] | null = null,
 ): { shares: PanelShare[]; orphans: Orphan[]; doubts: PanelDoubt[] } {
   const axes = new Axes(panel.direction);
-  const edges: Sloped[] = [];
-  let [low, high] = [Infinity, -Infinity];
-  for (const ring of rings)
-    for (let i = 0; i < ring.length; i += 1) {
-      const edge = axes.sloped(ring[i]!, ring[(i + 1) % ring.length]!);
-      if (!(edge.v2 > edge.v1)) continue;
-      edges.push(edge);
-      low = Math.min(low, edge.v1);
-      high = Math.max(high, edge.v2);
-    }
+  const edges = edgesOf(axes, rings);
+  const patch = loaded ? edgesOf(axes, [loaded]) : edges;
+  const low = Math.min(...patch.map((edge) => edge.v1));
+  const high = Math.max(...patch.map((edge) => edge.v2));
   const supports: Support[] = [];
   for (const bearing of bearings) {
     const { u0, slope, v1, v2 } = axes.sloped(bearing.line.from, bearing.line.to);
@@ -67,31 +63,89 @@ export function shareOneWay(
   const shares: PanelShare[] = [];
   const orphans = new Map<Orphan['reason'], Region[]>();
   const unequal = new Set<string>();
-  const marks = breakpoints(edges, supports, reach, low, high);
+  const marks = breakpoints(loaded ? [...edges, ...patch] : edges, supports, reach, low, high);
+  if (loaded) meetings(edges, patch, marks);
+  const orphan = (reason: Orphan['reason'], region: Region) => orphans.set(reason, [...(orphans.get(reason) ?? []), region]);
   for (let band = 0; band + 1 < marks.length; band += 1) {
     const [v1, v2] = [marks[band]!, marks[band + 1]!];
     const middle = (v1 + v2) / 2;
-    const crossed = edges.filter((e) => e.v1 < middle && e.v2 > middle).sort((a, b) => at(a, middle) - at(b, middle));
+    const crossed = crossedAt(edges, middle);
+    const on = loaded ? crossedAt(patch, middle) : crossed;
     const beneath = supports.filter((s) => s.v1 < middle && s.v2 > middle).sort((a, b) => inOrder(a, b, middle));
     for (let i = 0; i + 1 < crossed.length; i += 2) {
       const [from, to] = [crossed[i]!, crossed[i + 1]!];
       // an opening that reaches the edge leaves nothing beside it
       if (at(to, middle) - at(from, middle) < 1e-3) continue;
       const under = supportsOf(from, to, beneath, middle, reach);
-      if (under.length < 2) {
-        const reason = under.length === 0 ? 'no support' : 'one support';
-        orphans.set(reason, [...(orphans.get(reason) ?? []), axes.trapezium(from, to, v1, v2)]);
-        continue;
-      }
-      if (panel.continuity === 'simple' && under.length > 2) noteUnequal(under, middle, unequal);
-      integrate(panel, from, to, under, v1, v2, axes, shares);
+      if (!loaded && panel.continuity === 'simple' && under.length > 2) noteUnequal(under, middle, unequal);
+      for (const [a, b] of loaded ? within(on, from, to, middle) : [[from, to] as const])
+        if (under.length < 2) orphan(under.length === 0 ? 'no support' : 'one support', axes.trapezium(a, b, v1, v2));
+        else integrate(panel, a, b, under, v1, v2, axes, shares);
     }
+    if (loaded) for (const [a, b] of outside(on, crossed, middle)) orphan('no support', axes.trapezium(a, b, v1, v2));
   }
   return {
     shares: joined(shares),
     orphans: [...orphans].map(([reason, regions]) => ({ reason, region: sumRegions(regions) })),
     doubts: [...unequal].map((text) => ({ kind: 'unequal', text })),
   };
+}
+
+function edgesOf(axes: Axes, rings: readonly (readonly PlanPoint[])[]): Sloped[] {
+  const edges: Sloped[] = [];
+  for (const ring of rings)
+    for (let i = 0; i < ring.length; i += 1) {
+      const edge = axes.sloped(ring[i]!, ring[(i + 1) % ring.length]!);
+      if (edge.v2 > edge.v1) edges.push(edge);
+    }
+  return edges;
+}
+
+/** Edges that a strip meets, in order: inside begins and ends at every other one. */
+function crossedAt(edges: readonly Sloped[], v: number): Sloped[] {
+  return edges.filter((e) => e.v1 < v && e.v2 > v).sort((a, b) => at(a, v) - at(b, v));
+}
+
+type Stretch = readonly [from: Sloped, to: Sloped];
+
+/** The loaded stretches of a strip that lie between two edges of the panel. */
+function within(on: readonly Sloped[], from: Sloped, to: Sloped, v: number): Stretch[] {
+  const parts: Stretch[] = [];
+  for (let i = 0; i + 1 < on.length; i += 2) {
+    const a = at(on[i]!, v) > at(from, v) ? on[i]! : from;
+    const b = at(on[i + 1]!, v) < at(to, v) ? on[i + 1]! : to;
+    if (at(b, v) - at(a, v) > 1e-6) parts.push([a, b]);
+  }
+  return parts;
+}
+
+/** The loaded stretches of a strip beside the panel or over its openings. */
+function outside(on: readonly Sloped[], crossed: readonly Sloped[], v: number): Stretch[] {
+  const parts: Stretch[] = [];
+  for (let i = 0; i + 1 < on.length; i += 2) {
+    let a = on[i]!;
+    const end = on[i + 1]!;
+    for (let j = 0; j + 1 < crossed.length && at(a, v) < at(end, v); j += 2) {
+      const [enter, leave] = [crossed[j]!, crossed[j + 1]!];
+      if (at(leave, v) <= at(a, v) || at(enter, v) >= at(end, v)) continue;
+      if (at(enter, v) - at(a, v) > 1e-6) parts.push([a, enter]);
+      a = leave;
+    }
+    if (at(end, v) - at(a, v) > 1e-6) parts.push([a, end]);
+  }
+  return parts;
+}
+
+/** Adds the places where the edges of what is loaded cross those of the panel. */
+function meetings(edges: readonly Sloped[], patch: readonly Sloped[], marks: number[]): void {
+  for (const a of edges)
+    for (const b of patch) {
+      const turn = a.slope - b.slope;
+      if (Math.abs(turn) < 1e-9) continue;
+      const v = (b.u0 - a.u0) / turn;
+      if (v > Math.max(a.v1, b.v1) && v < Math.min(a.v2, b.v2) && marks.every((mark) => Math.abs(mark - v) > 0.01)) marks.push(v);
+    }
+  marks.sort((a, b) => a - b);
 }
 
 class Axes {

@@ -47,6 +47,32 @@ export function sharePanel(panel: PanelShape, bearings: readonly Bearing[], reac
 }
 
 /**
+ * Shares a load on a part of a panel between what the panel lies on, strip by strip as the panel itself does. What lies beside the
+ * panel or over an opening has nothing beneath it.
+ * @param outline of the loaded part
+ */
+export function sharePatch(panel: PanelShape, outline: readonly PlanPoint[], bearings: readonly Bearing[], reach: number): PanelSharing {
+  const ring = tidyRing(panel.outline);
+  const patch = tidyRing(outline);
+  const nothing = { whole: { area: 0, x: 0, y: 0 }, shares: [], orphans: [], doubts: [badOutline()] };
+  if (patch.length < 3 || crossesItself(patch) || ring.length < 3 || crossesItself(ring)) return nothing;
+  const whole = regionOf(patch);
+  if (panel.span === 'twoWay') {
+    const inside = patch.every((corner) => isWithin(ring, corner));
+    if (!isConvex(ring) || !isConvex(patch) || !inside || panel.openings.length > 0)
+      return {
+        whole,
+        shares: [],
+        orphans: [{ region: whole, reason: 'no support' }],
+        doubts: [{ kind: 'shape', text: 'on a two-way panel a load on a part must lie inside it and have no inward corner' }],
+      };
+    return { whole, ...complete({ ...shareTwoWay(ring, bearings, reach, patch), doubts: [] }, whole.area) };
+  }
+  const openings = panel.openings.map((opening) => tidyRing(opening.outline)).filter((hole) => hole.length >= 3);
+  return { whole, ...complete({ ...shareOneWay(panel, [ring, ...openings], bearings, reach, patch), doubts: [] }, whole.area) };
+}
+
+/**
  * Shares and orphans that together are the whole area to the last digit. Slivers too narrow for a strip of their own, a hundredth of a
  * millimetre wide, are spread over all; more than that would be an error and stays to be seen in the balance.
  */

@@ -30,8 +30,9 @@ export function stripReactions(from: number, to: number, supports: readonly numb
 function endMoments(from: number, to: number, supports: readonly number[]): number[] {
   const moments = new Array<number>(supports.length).fill(0);
   const [first, last] = [supports[0]!, supports.at(-1)!];
-  moments[0] = -(Math.max(0, first - from) ** 2) / 2;
-  moments[supports.length - 1] = -(Math.max(0, to - last) ** 2) / 2;
+  // what lies on an overhang, which may be loaded in part
+  moments[0] = -(Math.max(0, first - from) ** 2 - Math.max(0, first - to) ** 2) / 2;
+  moments[supports.length - 1] = -(Math.max(0, to - last) ** 2 - Math.max(0, from - last) ** 2) / 2;
   return moments;
 }
 

@@ -13,21 +13,23 @@ interface Edge {
  * Shares a two-way panel of convex outline: each part goes to the nearest edge that something carries, and lands on it square
  * to the edge.
  * @param ring anticlockwise outline
+ * @param loaded what is loaded, convex: the whole unless said otherwise
  */
 export function shareTwoWay(
   ring: readonly PlanPoint[],
   bearings: readonly Bearing[],
   reach: number,
+  loaded: readonly PlanPoint[] = ring,
 ): { shares: PanelShare[]; orphans: Orphan[]; doubts: PanelDoubt[] } {
   const edges = ring.map((p, i): Edge => edgeOf(segment({ from: p, to: ring[(i + 1) % ring.length]! }), bearings, reach));
   const supported = edges.filter((edge) => edge.carried.length > 0);
   const shares: PanelShare[] = [];
   const lost: Region[] = [];
   if (supported.length < 2)
-    return { shares, orphans: [{ region: regionOf(ring), reason: supported.length === 0 ? 'no support' : 'one support' }], doubts: [] };
+    return { shares, orphans: [{ region: regionOf(loaded), reason: supported.length === 0 ? 'no support' : 'one support' }], doubts: [] };
   for (const edge of supported) {
     const depth = inward(edge.line);
-    let region = [...ring];
+    let region = [...loaded];
     for (const other of supported) {
       if (other === edge || region.length < 3) continue;
       const otherDepth = inward(other.line);
