@@ -21,6 +21,8 @@ export interface Building {
   readonly panels: ReadonlyMap<string, Panel>;
   readonly gridlines: readonly Named<Body<'gridline'>>[];
   readonly drawings: readonly Named<Body<'drawing'>>[];
+  readonly measurements: readonly Named<Body<'measurement'>>[];
+  readonly notes: readonly Named<Body<'note'>>[];
   readonly loads: readonly Named<ExtraLoad>[];
   /** What is to be taken away: drawn, and counted nowhere. */
   readonly removed: readonly Item[];
@@ -62,6 +64,8 @@ export function assemble(items: readonly Item[]): Building {
     panels: standing(of('panel')),
     gridlines: of('gridline'),
     drawings: of('drawing'),
+    measurements: of('measurement'),
+    notes: of('note'),
     loads: of('load'),
     removed: items.filter((item) => 'status' in item.body && item.body.status === 'removed'),
     answers: new Map(of('answer').map((item) => [item.body.key, item.body])),

@@ -66,5 +66,6 @@ const KINDS_OF_REFERENCE: Readonly<Record<string, readonly Item['kind'][]>> = {
   'supports.by': ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting'],
   buildUp: ['buildUp'],
   'strips.buildUp': ['buildUp'],
+  'measured.by': ['measurement'],
   on: ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting', 'panel'],
 };

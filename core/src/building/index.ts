@@ -1,5 +1,18 @@
 export * from './item';
 export { assemble, isOnLevel, levelNameOf, markOf, planLength, pointAlong, project, type Building, type Named } from './building';
 export { onPlan, scaleByRatio, scaledByPoints } from './drawingScale';
+export { measure, roundedUp, type Measured } from './measure';
+export {
+  beside,
+  crossingAt,
+  isLineItem,
+  joinLines,
+  joinPanels,
+  splitLine,
+  splitPanel,
+  type Fresh,
+  type LineItem,
+  type Reshaped,
+} from './reshape';
 export { changeSchema, readItem, requireConsistent, type Change, type StoredItem } from './command';
 export { defaultBrief, item } from './sample';

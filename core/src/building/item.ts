@@ -54,12 +54,27 @@ export const levelSchema = z.object({
   elevation: quantity('position', 'elevation above datum'),
 });
 
+/** Dimensions of a member that were measured: which, by what, and the exact length where the one used was rounded up. */
+const measured = z
+  .array(
+    z.object({
+      field: z.string().max(60).describe('dimension: length, or strips.N.width'),
+      by: id.describe('measurement'),
+      exact: quantity('length', 'length as measured', { min: 0 }),
+    }),
+  )
+  .max(100)
+  .default([])
+  .describe('dimensions that were measured');
+
 const stripSchema = z.object({
   buildUp: id.describe('build-up that the strip carries'),
   from: quantity('length', 'start from the beam end', { min: 0 }),
   to: quantity('length', 'end from the beam end', { min: 0 }),
   widthStart: quantity('length', 'tributary width at the start', { min: 0 }),
   widthEnd: quantity('length', 'tributary width at the end', { min: 0 }),
+  exactStart: quantity('length', 'exact width at the start', { min: 0 }).nullable().default(null).describe('null: the width is exact'),
+  exactEnd: quantity('length', 'exact width at the end', { min: 0 }).nullable().default(null).describe('null: the width is exact'),
   pitch: quantity('angle', 'pitch of the plane; layers act per area of slope', { min: 0, max: 1.4 }).default(0),
   label: z.string().max(60).default('').describe('what the strip is'),
 });
@@ -95,6 +110,7 @@ export const beamSchema = z.object({
     .array(quantity('length', 'from the start of the beam', { min: 0 }))
     .default([])
     .describe('lateral restraints of the compression flange'),
+  measured,
   reduction,
   status,
   note,
@@ -159,6 +175,7 @@ export const wallSchema = z.object({
   bears: z.enum(['open', 'yes', 'no']).default('open').describe('does this wall carry load? open until somebody answers'),
   bearsReason: z.string().max(500).default('').describe('how one knows'),
   braces: z.boolean().default(false).describe('true: it braces the outside walls, whatever it carries'),
+  measured,
   supportsFound,
   by: reference.describe('the beam that it stands on'),
   status,
@@ -253,6 +270,25 @@ export const loadSchema = z.object({
   pressure: quantity('areaLoad', 'area load, per area of plan, downward').default(0),
 });
 
+/** A distance, a chain or an area read off a plan and kept. */
+export const measurementSchema = z.object({
+  name: z.string().trim().min(1, 'a measurement needs a name').max(60, 'a name has at most 60 characters').describe('what was measured'),
+  level: id.describe('level on whose plan it was read'),
+  points: z.array(pointSchema).min(2, 'a measurement has two points at least').max(200).describe('from place to place'),
+  closed: z.boolean().default(false).describe('true: the last place joins the first, and there is an area'),
+  source: z.string().max(200).default('').describe('from which drawing and scale'),
+  pitch: quantity('angle', 'pitch of what was measured on plan; its slope is longer', { min: 0, max: 1.4 }).default(0),
+  note,
+});
+
+/** A note pinned to a place of a plan, and to a member when there is one. */
+export const noteSchema = z.object({
+  text: z.string().trim().min(1, 'a note needs words').max(500, 'a note has at most 500 characters').describe('words'),
+  level: id,
+  at: pointSchema,
+  on: reference.describe('what it is about'),
+});
+
 /** An assumption that somebody has confirmed, with the reason. */
 export const answerSchema = z.object({
   key: z.string().min(1).max(160).describe('key of the assumption'),
@@ -274,6 +310,8 @@ export const ITEM_SCHEMAS = {
   gridline: gridlineSchema,
   drawing: drawingSchema,
   load: loadSchema,
+  measurement: measurementSchema,
+  note: noteSchema,
   answer: answerSchema,
 } as const;
 
@@ -293,6 +331,8 @@ export type Gridline = Body<'gridline'>;
 export type LaidDrawing = Body<'drawing'>;
 export type WallOpening = Wall['openings'][number];
 export type ExtraLoad = Body<'load'>;
+export type Measurement = Body<'measurement'>;
+export type PinnedNote = Body<'note'>;
 export type PlanPoint = z.output<typeof pointSchema>;
 
 export const itemSchema = z.discriminatedUnion('kind', [
@@ -309,6 +349,8 @@ export const itemSchema = z.discriminatedUnion('kind', [
   z.object({ id, kind: z.literal('gridline'), body: gridlineSchema }),
   z.object({ id, kind: z.literal('drawing'), body: drawingSchema }),
   z.object({ id, kind: z.literal('load'), body: loadSchema }),
+  z.object({ id, kind: z.literal('measurement'), body: measurementSchema }),
+  z.object({ id, kind: z.literal('note'), body: noteSchema }),
   z.object({ id, kind: z.literal('answer'), body: answerSchema }),
 ]);
 
@@ -323,9 +365,15 @@ export function referencesOf(item: Item): { field: string; id: string }[] {
       add('level', item.body.level);
       item.body.supports.forEach((support, i) => add(`supports.${i}.by`, support.by));
       item.body.strips.forEach((strip, i) => add(`strips.${i}.buildUp`, strip.buildUp));
+      item.body.measured.forEach((entry, i) => add(`measured.${i}.by`, entry.by));
+      break;
+    case 'wall':
+      item.body.measured.forEach((entry, i) => add(`measured.${i}.by`, entry.by));
+      add('base', item.body.base);
+      add('top', item.body.top);
+      add('by', item.body.by);
       break;
     case 'column':
-    case 'wall':
     case 'hanger':
       add('base', item.body.base);
       add('top', item.body.top);
@@ -334,6 +382,7 @@ export function referencesOf(item: Item): { field: string; id: string }[] {
     case 'footing':
     case 'stripFooting':
     case 'drawing':
+    case 'measurement':
       add('level', item.body.level);
       break;
     case 'panel':
@@ -341,6 +390,10 @@ export function referencesOf(item: Item): { field: string; id: string }[] {
       add('buildUp', item.body.buildUp);
       break;
     case 'load':
+      add('on', item.body.on);
+      break;
+    case 'note':
+      add('level', item.body.level);
       add('on', item.body.on);
       break;
     case 'brief':

@@ -1,41 +1,18 @@
 import { planLength, type Beam, type Building } from '../building';
 import { PlinthError } from '../error';
-import { caseFromId, isPermanent, type Combination } from '../load';
+import { caseFromId, isPermanent } from '../load';
 import { steelGrade, type SteelGrade } from '../material';
 import { GRAVITY } from '../quantity';
 import { findSection, type Section } from '../section';
 import { governing, Sheet, unproven, worstVerdict, type Assumption, type Check } from '../sheet';
-import { philosophyOf, STANDARDS, type Philosophy, type Standard } from '../standard';
-import { type Arrival, type MemberLedger, type Takedown } from '../takedown';
+import { type Philosophy, type Standard } from '../standard';
+import { type Arrival, type MemberLedger } from '../takedown';
 import { BeamModel, beamActions } from './analysis';
 import { deflectionChecks } from './deflection';
 import { reducedArrivals, reductionAssumption, reductionOf } from './reduction';
 import { mergeWorst, type MemberDesign, type PhilosophyResult } from './result';
+import type { Context } from './context';
 import { recordTakedown } from './takedownSheet';
-
-export interface Context {
-  readonly building: Building;
-  readonly takedown: Takedown;
-  readonly standard: Standard;
-  readonly philosophy: Philosophy;
-  /** Combinations of the project's cases by a philosophy: made once. */
-  readonly combinations: (philosophy: Philosophy) => {
-    readonly strength: readonly Combination[];
-    readonly service: readonly Combination[];
-  };
-}
-
-/** What every design of a project needs. @throws BadInput when the brief's philosophy is not one of its family */
-export function contextOf(building: Building, takedown: Takedown): Context {
-  const standard = STANDARDS[building.brief.family];
-  const made = new Map<string, { strength: Combination[]; service: Combination[] }>();
-  const combinations: Context['combinations'] = ({ id, rules }) => {
-    let found = made.get(id);
-    if (!found) made.set(id, (found = { strength: rules.strength(takedown.cases), service: rules.service(takedown.cases) }));
-    return found;
-  };
-  return { building, takedown, standard, philosophy: philosophyOf(standard, building.brief.combinationRule), combinations };
-}
 
 /** The grade of a member: its own, or that of the brief for such a product. */
 export function gradeFor(building: Building, member: { grade: string | null }, section: Section): SteelGrade {

@@ -6,7 +6,7 @@ import { findSection } from '../section';
 import { compare, governing, Sheet, unproven, worstVerdict, type Assumption, type Check, type VerdictWord } from '../sheet';
 import type { PadStrength } from '../standard';
 import type { MemberLedger } from '../takedown';
-import type { Context } from './beam';
+import type { Context } from './context';
 import { reducedSums, reductionAssumption, reductionOf, type MemberReduction } from './reduction';
 import { ruleOfThumbPad } from './ruleOfThumb';
 import { recordTakedown } from './takedownSheet';

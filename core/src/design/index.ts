@@ -1,4 +1,5 @@
-export { contextOf, gradeFor, type Context } from './beam';
+export { gradeFor } from './beam';
+export { contextOf, type Context } from './context';
 export { BeamModel, beamActions, unbracedSegments } from './analysis';
 export { storeyHeight } from './column';
 export { bearingPressure, sizeByBearing, type FootingDesign, type Ground } from './footing';

@@ -1,7 +1,7 @@
 import type { Building, PlanPoint } from '../building';
 import { combinePressing, combineRelieving, type Combination } from '../load';
 import { addInto, numbersOf, type ByCase, type MemberLedger, type Takedown } from '../takedown';
-import { contextOf } from './beam';
+import { contextOf } from './context';
 import type { ProjectResult } from './project';
 
 /** The largest and the least of a force over the combinations of one purpose, N, each with the name of its combination. */

@@ -2,7 +2,7 @@ import { planLength, type Beam } from '../building';
 import type { Combination, ImposedReduction, ReductionRole } from '../load';
 import type { Assumption, Sheet } from '../sheet';
 import { floorsByArrival, floorsOn, shapeForce, type Arrival, type ByCase, type FloorLoad } from '../takedown';
-import type { Context } from './beam';
+import type { Context } from './context';
 
 /** A reduction of imposed load on a member with what it takes away from each case, N: on its own line, once, and never handed on. */
 export interface MemberReduction extends ImposedReduction {

@@ -1,7 +1,8 @@
 import { catalogue } from '../section';
 import { failureLadder, governing, type Check, type VerdictWord } from '../sheet';
 import { PlinthError } from '../error';
-import { checkBeam, withOwnWeight, type Context } from './beam';
+import { checkBeam, withOwnWeight } from './beam';
+import { type Context } from './context';
 import { checkColumn } from './column';
 import { reducedArrivals, reductionOf } from './reduction';
 

@@ -1,12 +1,29 @@
 import type { Building } from '../building';
 import { sumByCase } from '../load';
+import { formatQuantity } from '../quantity';
 import { Sheet } from '../sheet';
 import { shapeForce, type MemberLedger, type Takedown } from '../takedown';
 
 /** What lands on a member and what it hands on: the part of every sheet that comes before any check. */
 export function recordTakedown(building: Building, id: string, ledger: MemberLedger, sheet: Sheet): void {
+  recordMeasured(building, id, sheet);
   recordStrips(building, id, ledger, sheet);
   recordReactions(ledger, sheet.scope('What arrives and what leaves at each support, unfactored'));
+}
+
+/** Which dimensions were measured, from which drawing and scale. */
+function recordMeasured(building: Building, id: string, sheet: Sheet): void {
+  const { units } = building.brief;
+  const member = building.beams.get(id) ?? building.walls.get(id);
+  const length = (value: number) => formatQuantity(value, 'length', units);
+  for (const { field, by, exact } of member?.measured ?? []) {
+    const measurement = building.measurements.find((entry) => entry.id === by)?.body;
+    if (!measurement) continue;
+    const strip = /^strips\.(\d+)\.width$/.exec(field);
+    const what = strip ? `Width of strip ${Number(strip[1]) + 1}` : 'Length';
+    const from = measurement.source ? ` from ${measurement.source}` : ' on the plan, with no drawing beneath';
+    sheet.note(`${what}: measured as "${measurement.name}"${from}; ${length(exact)} exactly.`);
+  }
 }
 
 /** Strips and shares of panels, from the layers of their build-up to their load on the member: intensity times mean width times length. */
@@ -21,8 +38,11 @@ function recordStrips(building: Building, id: string, ledger: MemberLedger, shee
     const buildUp = building.buildUps.get(laid.buildUp)!;
     const inner = sheet.scope(`Arrival ${i + 1}: ${arrival.label} (${buildUp.name})`);
     const sums = [...sumByCase(buildUp, laid.pitch, inner)];
-    inner.given('b_1', shape.start, 'length', 'width at the start');
-    inner.given('b_2', shape.end, 'length', 'width at the end');
+    const strip = source.type === 'strip' ? building.beams.get(id)!.strips[source.index]! : null;
+    const rounded = (exact: number | null | undefined) =>
+      exact === null || exact === undefined ? '' : `, rounded up from ${formatQuantity(exact, 'length', building.brief.units)}`;
+    inner.given('b_1', shape.start, 'length', `width at the start${rounded(strip?.exactStart)}`);
+    inner.given('b_2', shape.end, 'length', `width at the end${rounded(strip?.exactEnd)}`);
     inner.given('l', shape.to - shape.from, 'length', 'length on the beam');
     sums.forEach(([caseId, intensity], n) => {
       const [q, W] = [`q_${n + 1}`, `W_${n + 1}`];

@@ -2,6 +2,8 @@ import { isOnLevel, planLength, pointAlong, type Building, type Panel, type Plan
 import { formatQuantity, type UnitSystem } from '../quantity';
 import { regionOf } from '../takedown';
 import { Pencil, type Drawing } from './drawing';
+import { drawLoads, drawMeasurements, drawNotes, type PlanSheet } from './planExtras';
+import { Places, textWidth } from './places';
 import { fitView, toScreen, type PlanView } from './planView';
 
 export interface PlanInput {
@@ -27,41 +29,25 @@ const BARS: Record<UnitSystem, readonly number[]> = {
   US: [5, 10, 20, 50, 100, 200].map((feet) => feet * 304.8),
 };
 
-/** Keeps marks apart: a place is free when no mark and no post stands in it. */
-class Places {
-  private readonly taken: [x1: number, y1: number, x2: number, y2: number][] = [];
-
-  take(x: number, y: number, width: number, height: number): void {
-    this.taken.push([x, y, x + width, y + height]);
-  }
-
-  isFree(x: number, y: number, width: number, height: number): boolean {
-    return this.taken.every(([x1, y1, x2, y2]) => x + width <= x1 || x >= x2 || y + height <= y1 || y >= y2);
-  }
-}
-
-/** About as wide as a mark is written. */
-const textWidth = (text: string) => 6.4 * text.length;
-
 /** Where along a member its mark may stand, the best place first. */
 const ALONG = [0.42, 0.3, 0.58, 0.2, 0.7, 0.8, 0.12];
 
 /** The marks of one level as they are drawn, kept apart from each other. */
-class Plan {
+class Plan implements PlanSheet {
   readonly pencil = new Pencil();
-  private readonly places = new Places();
+  readonly places = new Places();
   private readonly view: PlanView;
   private readonly scale: number;
 
-  constructor(private readonly input: PlanInput) {
+  constructor(readonly input: PlanInput) {
     this.view = input.view ?? fitView(input.building, input.width, input.height);
     this.scale = this.view.scale;
   }
 
-  private readonly place = (p: PlanPoint): [number, number] => toScreen(this.view, this.input.width, this.input.height, p);
+  readonly place = (p: PlanPoint): [number, number] => toScreen(this.view, this.input.width, this.input.height, p);
 
   /** False for what lies wholly outside the picture: it is not drawn. */
-  private isSeen(...points: readonly PlanPoint[]): boolean {
+  isSeen(...points: readonly PlanPoint[]): boolean {
     const { width, height } = this.input;
     let [left, right, top, foot] = [Infinity, -Infinity, Infinity, -Infinity];
     for (const point of points) {
@@ -74,7 +60,7 @@ class Plan {
     return right > -20 && left < width + 20 && foot > -20 && top < height + 20;
   }
 
-  private look(id: string): { chosen: boolean; pen: 'accent' | 'ink' } {
+  look(id: string): { chosen: boolean; pen: 'accent' | 'ink' } {
     const chosen = id === this.input.selected || (this.input.alsoSelected?.has(id) ?? false);
     return { chosen, pen: chosen ? 'accent' : 'ink' };
   }
@@ -415,8 +401,11 @@ export function planDrawing(input: PlanInput): Drawing {
   plan.walls();
   plan.beams();
   plan.posts();
+  drawLoads(plan);
   plan.lineMarks();
   plan.panelNames();
+  drawMeasurements(plan);
+  drawNotes(plan);
   plan.scaleBar();
   const name = input.building.levels.find((entry) => entry.id === input.level)?.body.name ?? '';
   return { width: input.width, height: input.height, title: `Plan of ${name}, to scale`, marks: plan.pencil.marks };

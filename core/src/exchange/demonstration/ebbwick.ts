@@ -409,6 +409,27 @@ const brief = item('brief', 'brief', {
   foundingDepth: '1.2 m',
 });
 
+/** What was written beside the plan while it was surveyed, and what was read off the sheets. */
+const jottings: Item[] = [
+  item('note', 'note-hoist', {
+    text: 'Hoist runs along HB1: check its bottom flange apart',
+    level: 'loft',
+    at: { x: 3600, y: 7300 },
+    on: 'HB1',
+  }),
+  item('note', 'note-screen', { text: 'Do the joists stop on this screen?', level: 'loft', at: { x: 600, y: 5150 }, on: 'W3' }),
+  item('note', 'note-landing', { text: 'Landing door opens out', level: 'loft', at: { x: 16_700, y: 5500 }, on: null }),
+  item('measurement', 'measured-band', {
+    name: 'band of loft floor',
+    level: 'loft',
+    points: [
+      { x: 9000, y: Y[1] },
+      { x: 9000, y: Y[2] },
+    ],
+    source: 'A-102 loft level (1:50 on 420 mm of paper)',
+  }),
+];
+
 /** All items of the demonstration building, ready to be stored. */
 export function ebbwickSailLoft(): Item[] {
   return [
@@ -423,6 +444,7 @@ export function ebbwickSailLoft(): Item[] {
     ...roof,
     ...gridlines,
     ...gallery,
+    ...jottings,
     item('answer', 'answer-restraint-tg1', {
       key: 'TG1:restraint-floor',
       reason: 'Joists are notched over and screwed to the top flange at 400 mm.',

@@ -1,12 +1,14 @@
-import type { Item } from '@plinth/core';
+import { isLineItem, type Item } from '@plinth/core';
 import { TextField } from '../../parts/fields';
 import { PanelHead, SidePanel } from '../../parts/SidePanel';
 import { useProjectState, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 import { BeamForm } from './forms/BeamForm';
-import { CopyForm, type Of } from './forms/common';
+import { BesideForm, CopyForm, JoinButton, type Of } from './forms/common';
 import { DrawingForm } from './forms/DrawingForm';
 import { LoadForm } from './forms/LoadForm';
+import { MeasurementForm } from './forms/MeasurementForm';
+import { NoteForm } from './forms/NoteForm';
 import { PanelForm } from './forms/PanelForm';
 import { ColumnForm, FootingForm, HangerForm, StripFootingForm } from './forms/PostForms';
 import { WallForm } from './forms/WallForm';
@@ -26,6 +28,7 @@ export function Inspector({ several }: { several: ReadonlySet<string> }) {
         <div className="space-y-3">
           <PanelHead mark={`${chosen.length} items`} what="drag to move, Del to remove" />
           <p className="text-[13px]">{chosen.map(({ body }) => ('mark' in body ? body.mark : '')).join(', ')}</p>
+          {chosen.length === 2 ? <JoinButton items={chosen} /> : null}
           <CopyForm items={chosen} />
         </div>
       </SidePanel>
@@ -46,6 +49,7 @@ export function Inspector({ several }: { several: ReadonlySet<string> }) {
       <div className="space-y-4">
         <Form key={item.id} item={item} />
         {COPIED.has(item.kind) ? <CopyForm items={[item]} /> : null}
+        {isLineItem(item) ? <BesideForm item={item} /> : null}
       </div>
     </SidePanel>
   );
@@ -76,6 +80,10 @@ function Form({ item }: { item: Item }) {
       return <DrawingForm item={item} />;
     case 'load':
       return <LoadForm item={item} />;
+    case 'measurement':
+      return <MeasurementForm item={item} />;
+    case 'note':
+      return <NoteForm item={item} />;
     default:
       return null;
   }

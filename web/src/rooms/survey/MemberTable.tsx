@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { caseLabel, caseOf, formatQuantity, markOf, planLength, unitLabel, type Beam, type Item, type Kind } from '@plinth/core';
+import { caseLabel, caseOf, formatQuantity, markOf, measure, planLength, unitLabel, type Beam, type Item, type Kind } from '@plinth/core';
 import { QuantityField, SelectField, TextField } from '../../parts/fields';
 import { useItems, useProject, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
@@ -13,10 +13,12 @@ export const TABLES = [
   { kind: 'panel', title: 'Panels' },
   { kind: 'hanger', title: 'Hangers' },
   { kind: 'footing', title: 'Pads' },
-  { kind: 'stripFooting', title: 'Strip footings' },
-  { kind: 'gridline', title: 'Gridlines' },
+  { kind: 'stripFooting', title: 'Strips' },
+  { kind: 'gridline', title: 'Grid' },
   { kind: 'load', title: 'Loads' },
   { kind: 'drawing', title: 'Drawings' },
+  { kind: 'measurement', title: 'Measured' },
+  { kind: 'note', title: 'Notes' },
 ] as const;
 export type TableKind = (typeof TABLES)[number]['kind'];
 
@@ -29,6 +31,8 @@ const levelOf = (item: Member): string[] => {
     case 'footing':
     case 'stripFooting':
     case 'drawing':
+    case 'measurement':
+    case 'note':
       return [item.body.level];
     case 'gridline':
     case 'load':
@@ -43,7 +47,8 @@ function Spacer({ height }: { height: number }) {
   return height > 0 ? <tr aria-hidden="true" style={{ height }} /> : null;
 }
 
-const markOfItem = (item: Member) => ('mark' in item.body ? item.body.mark : 'name' in item.body ? item.body.name : item.body.label);
+const markOfItem = (item: Member) =>
+  'mark' in item.body ? item.body.mark : 'name' in item.body ? item.body.name : 'text' in item.body ? item.body.text : item.body.label;
 
 /** All members of one kind, those of the shown level first; cells are edited in place. */
 export function MemberTable({ kind, level }: { kind: TableKind; level: string }) {
@@ -106,6 +111,8 @@ export function MemberTable({ kind, level }: { kind: TableKind; level: string })
     ],
     gridline: [head('from x', 'position'), head('from y', 'position'), head('to x', 'position'), head('to y', 'position')],
     drawing: [head('Level'), head('Scale set by'), head('Strength')],
+    measurement: [head('Level'), head('On plan', 'length'), head('From')],
+    note: [head('Level'), head('About')],
     load: [head('On'), head('Case'), head('Where'), head('Amount')],
   };
   const shownRows = rows.getVirtualItems();
@@ -375,6 +382,23 @@ function Cells({ item }: { item: Member }) {
         </>
       );
     }
+    case 'measurement':
+      return (
+        <>
+          <td className="w-40 font-semibold">{item.body.name}</td>
+          <td>{building.levels.find((entry) => entry.id === item.body.level)?.body.name}</td>
+          <td className="num">{formatQuantity(measure(item.body).length, 'length', units, { bare: true })}</td>
+          <td>{item.body.source}</td>
+        </>
+      );
+    case 'note':
+      return (
+        <>
+          <td className="font-semibold">{item.body.text}</td>
+          <td>{building.levels.find((entry) => entry.id === item.body.level)?.body.name}</td>
+          <td>{item.body.on ? markOf(building, item.body.on) : ''}</td>
+        </>
+      );
     case 'load': {
       const { body } = item;
       return (
@@ -383,11 +407,19 @@ function Cells({ item }: { item: Member }) {
           <td>{markOf(building, body.on)}</td>
           <td>{caseLabel(caseOf(body.nature, body.use))}</td>
           <td>
-            {body.type === 'point'
-              ? `at ${formatQuantity(body.at, 'length', units)}`
-              : `${formatQuantity(body.from, 'length', units)} to ${formatQuantity(body.to, 'length', units)}`}
+            {body.type === 'area'
+              ? formatQuantity(measure({ points: body.outline, closed: true, pitch: 0 }).area ?? 0, 'floorArea', units)
+              : body.type === 'point'
+                ? `at ${formatQuantity(body.at, 'length', units)}`
+                : `${formatQuantity(body.from, 'length', units)} to ${formatQuantity(body.to, 'length', units)}`}
           </td>
-          <td>{body.type === 'point' ? formatQuantity(body.force, 'force', units) : formatQuantity(body.intensity, 'lineLoad', units)}</td>
+          <td>
+            {body.type === 'area'
+              ? formatQuantity(body.pressure, 'areaLoad', units)
+              : body.type === 'point'
+                ? formatQuantity(body.force, 'force', units)
+                : formatQuantity(body.intensity, 'lineLoad', units)}
+          </td>
         </>
       );
     }

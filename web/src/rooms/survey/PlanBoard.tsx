@@ -21,8 +21,8 @@ import { DrawingView } from '../../parts/DrawingView';
 import { SaveSvg } from '../../parts/SaveSvg';
 import { useSize } from '../../parts/useSize';
 import { useProject, useProjectState, useView } from '../../project/context';
-import { useEdit } from '../../project/useEdit';
-import { makeItem, movedItem } from './make';
+import { freshId, nextMark, useEdit } from '../../project/useEdit';
+import { makeItem, memberNear, movedItem, newLoad, splitAcross } from './make';
 import { Overlay, type Rubber } from './Overlay';
 import { segmentsOf, useOpened } from './drawings';
 import { Underlay } from './Underlay';
@@ -116,6 +116,9 @@ export function PlanBoard({
     setTyped(null);
     if (tool.id === 'measure') return;
     if (tool.id === 'opening') return addOpening(done);
+    if (tool.id === 'areaLoad') return addAreaLoad(done);
+    if (tool.id === 'note') return addNote(done[0]!);
+    if (tool.id === 'split') return split(done[0]!, done[1]!);
     if (tool.id === 'scale') return beginScaling(done[0]!, done[1]!);
     if (tool.id === 'select') return;
     const kind = tool.id === 'rectangle' ? 'panel' : tool.id;
@@ -157,11 +160,78 @@ export function PlanBoard({
     }
   };
 
+  /** The panel of this level inside which a rectangle lies. */
+  const panelAround = (corners: readonly PlanPoint[]) =>
+    [...building.panels].find(([, panel]) => panel.level === level && corners.every((c) => contains(panel.outline, inward(c, corners))));
+
+  const addAreaLoad = (done: readonly PlanPoint[]) => {
+    const outline = rectangle(done[0]!, done[1]!);
+    const hit = panelAround(outline);
+    if (!hit) {
+      toast.error('An area load lies inside a panel of this level: none was found there.');
+      return;
+    }
+    const item = newLoad(building, hit[0]);
+    if (item?.kind !== 'load') return;
+    const load: Item = { ...item, body: { ...item.body, label: 'area load', type: 'area', outline } };
+    quietly(put([load], `Area load on ${hit[1].mark}`).then(() => choose([load.id])));
+  };
+
+  /** The member under the place of a note is what it is about. */
+  const addNote = (at: PlanPoint) => {
+    const near = memberNear(building, level, at, CATCH / view.scale);
+    const note: Item = { id: freshId('note'), kind: 'note', body: { text: 'note', level, at, on: near } };
+    quietly(put([note], near ? `Note pinned to ${markOf(building, near)}` : 'Note pinned').then(() => choose([note.id])));
+  };
+
+  const split = (from: PlanPoint, to: PlanPoint) => {
+    const chosenOnes = chosenItems();
+    const all = () =>
+      [...items.values()]
+        .map(({ id, kind, body }) => ({ id, kind, body }) as Item)
+        .filter(
+          (item) =>
+            item.kind !== 'gridline' && isOnLevel(building, item.body, level) && !('status' in item.body && item.body.status === 'removed'),
+        );
+    try {
+      const pieces = splitAcross(building, chosenOnes.length > 0 ? chosenOnes : all(), { from, to });
+      if (pieces.length === 0) toast.error('The line crosses nothing that can be split.');
+      else
+        quietly(
+          put(pieces, `Split along a line: ${pieces.filter((piece) => piece.kind !== 'load').length} pieces`).then(() =>
+            setTool(TOOLS[0]!),
+          ),
+        );
+    } catch (error) {
+      toast.error((error as Error).message);
+    }
+  };
+
+  const keepMeasurement = () => {
+    const first = points[0]!;
+    const closed = points.length > 3 && Math.hypot(first.x - points.at(-1)!.x, first.y - points.at(-1)!.y) < 1;
+    const drawing = drawings.length === 1 ? drawings[0] : drawings.find(({ id }) => id === selected);
+    const names = building.measurements.map(({ body }) => body.name);
+    const item: Item = {
+      id: freshId('measurement'),
+      kind: 'measurement',
+      body: {
+        name: nextMark('M', names),
+        level,
+        points: closed ? points.slice(0, -1) : [...points],
+        closed,
+        source: drawing ? `${drawing.body.name} (${drawing.body.scaleSource})`.slice(0, 200) : '',
+        pitch: 0,
+        note: '',
+      },
+    };
+    setPoints([]);
+    quietly(put([item], `Measurement ${item.body.name} kept`).then(() => choose([item.id])));
+  };
+
   const addOpening = (done: readonly PlanPoint[]) => {
     const corners = rectangle(done[0]!, done[1]!);
-    const hit = [...building.panels].find(
-      ([, panel]) => panel.level === level && corners.every((c) => contains(panel.outline, inward(c, corners))),
-    );
+    const hit = panelAround(corners);
     if (!hit) {
       toast.error('An opening lies inside a panel of this level: none was found there.');
       return;
@@ -318,6 +388,8 @@ export function PlanBoard({
     for (const members of [building.columns, building.hangers, building.footings])
       for (const [id, member] of members) if (isOnLevel(building, member, level) && inside(member.at)) found.push(id);
     for (const [id, panel] of building.panels) if (panel.level === level && panel.outline.every(inside)) found.push(id);
+    for (const { id, body } of building.measurements) if (body.level === level && body.points.every(inside)) found.push(id);
+    for (const { id, body } of building.notes) if (body.level === level && inside(body.at)) found.push(id);
     return found;
   };
 
@@ -383,20 +455,20 @@ export function PlanBoard({
   const rubber: Rubber = {
     points,
     cursor: tool.id === 'select' && !offset ? null : cursor,
-    shape: tool.id === 'rectangle' || tool.id === 'opening' ? 'rectangle' : 'line',
+    shape: tool.id === 'rectangle' || tool.id === 'opening' || tool.id === 'areaLoad' ? 'rectangle' : 'line',
   };
   const length = (value: number) => formatQuantity(value, 'length', units);
   const levelName = building.levels.find((entry) => entry.id === level)?.body.name ?? '';
   return (
     <div className="flex min-h-0 flex-[6] flex-col">
-      <div className="flex flex-wrap items-center gap-x-1 border-b border-rule px-3 py-0.5" role="toolbar" aria-label="Plan tools">
+      <div className="flex flex-wrap items-center gap-x-0.5 border-b border-rule px-3 py-0.5" role="toolbar" aria-label="Plan tools">
         {TOOLS.filter(({ id }) => id !== 'scale' || drawings.length > 0).map((entry) => (
           <button
             key={entry.id}
             type="button"
             aria-pressed={tool.id === entry.id}
             title={`${entry.hint} (${entry.key.toUpperCase()})`}
-            className={`px-1 text-[12px] ${tool.id === entry.id ? 'border-b-2 border-oxide font-semibold' : 'text-soft hover:text-ink'}`}
+            className={`px-0.5 text-[12px] ${tool.id === entry.id ? 'border-b-2 border-oxide font-semibold' : 'text-soft hover:text-ink'}`}
             onClick={() => {
               setTool(entry);
               setPoints([]);
@@ -476,6 +548,11 @@ export function PlanBoard({
         <span className="flex-1 truncate">
           {tool.id === 'measure' && points.length > 1 ? <b className="text-ink">{measured(points, length, units)}</b> : tool.hint}
         </span>
+        {tool.id === 'measure' && points.length > 1 ? (
+          <button type="button" className="btn-line" onClick={keepMeasurement}>
+            Keep it
+          </button>
+        ) : null}
         <button type="button" className="hover:text-ink" onClick={() => setView(null)} title="Show the whole plan (0)">
           Whole plan
         </button>
@@ -505,7 +582,7 @@ function isLine(body: unknown): body is { from: PlanPoint; to: PlanPoint } {
 }
 
 function nameOf({ body }: Item): string {
-  return 'mark' in body ? body.mark : 'label' in body ? body.label : 'item';
+  return 'mark' in body ? body.mark : 'label' in body ? body.label : 'name' in body ? body.name : 'text' in body ? 'Note' : 'item';
 }
 
 /** Corners of a rectangle between two opposite ones. */
@@ -524,7 +601,8 @@ function inward(corner: PlanPoint, corners: readonly PlanPoint[]): PlanPoint {
 function selectedLines(items: readonly Item[]): PlanPoint[][] {
   return items.map(({ body }) => {
     if (isLine(body)) return [body.from, body.to];
-    if ('outline' in body) return [...body.outline, body.outline[0]!];
+    if ('outline' in body && body.outline.length > 0) return [...body.outline, body.outline[0]!];
+    if ('points' in body) return [...body.points];
     return 'at' in body && typeof body.at === 'object' ? [body.at] : [];
   });
 }

@@ -21,6 +21,8 @@ const ADD: Record<TableKind, string> = {
   gridline: 'Add a gridline',
   load: 'Add a load',
   drawing: 'Lay a drawing above the plan',
+  measurement: 'Measure on the plan (M)',
+  note: 'Pin a note to the plan (N)',
 };
 
 const TABS = [...TABLES, { kind: 'level', title: 'Levels' }] as const;
@@ -60,7 +62,7 @@ export function SurveyRoom() {
     const metre = units === 'SI' ? 1000 : 304.8;
     const at = (x: number, y: number) => ({ x: x * metre, y: y * metre });
     const item =
-      table === 'drawing'
+      table === 'drawing' || table === 'measurement' || table === 'note'
         ? null
         : table === 'load'
           ? newLoad(building, selected && (building.beams.has(selected) || building.walls.has(selected)) ? selected : null)
@@ -80,7 +82,11 @@ export function SurveyRoom() {
     );
 
   const noAdd =
-    table === 'drawing' || (table === 'load' && building.beams.size === 0) || (table === 'panel' && building.buildUps.size === 0);
+    table === 'drawing' ||
+    table === 'measurement' ||
+    table === 'note' ||
+    (table === 'load' && building.beams.size === 0) ||
+    (table === 'panel' && building.buildUps.size === 0);
   return (
     <>
       <div className="flex min-w-0 flex-1 flex-col">
@@ -120,7 +126,7 @@ export function SurveyRoom() {
                 type="button"
                 role="tab"
                 aria-selected={tab === kind}
-                className={`px-2 whitespace-nowrap ${tab === kind ? 'border-b-2 border-oxide font-semibold' : 'text-soft'}`}
+                className={`px-1.5 text-[13px] whitespace-nowrap ${tab === kind ? 'border-b-2 border-oxide font-semibold' : 'text-soft'}`}
                 onClick={() => setTab(kind)}
               >
                 {title}

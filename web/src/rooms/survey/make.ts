@@ -1,4 +1,17 @@
-import type { Building, Item, PlanPoint } from '@plinth/core';
+import {
+  crossingAt,
+  isLineItem,
+  isOnLevel,
+  planLength,
+  pointAlong,
+  project,
+  splitLine,
+  splitPanel,
+  type Building,
+  type Fresh,
+  type Item,
+  type PlanPoint,
+} from '@plinth/core';
 import { freshId, nextMark } from '../../project/useEdit';
 
 /** What can be placed on a plan. */
@@ -66,6 +79,7 @@ export function makeItem(
           strips: [],
           restraint: 'supports',
           restraintPoints: [],
+          measured: [],
           reduction: 'brief',
         },
       };
@@ -106,6 +120,7 @@ export function makeItem(
           bears: 'open',
           bearsReason: '',
           braces: false,
+          measured: [],
         },
       };
     case 'panel':
@@ -189,6 +204,12 @@ export function movedItem(item: Item, dx: number, dy: number): Item {
       return { ...item, body: { ...item.body, at: move(item.body.at) } };
     case 'drawing':
       return { ...item, body: { ...item.body, at: move(item.body.at) } };
+    case 'note':
+      return { ...item, body: { ...item.body, at: move(item.body.at) } };
+    case 'measurement':
+      return { ...item, body: { ...item.body, points: item.body.points.map(move) } };
+    case 'load':
+      return { ...item, body: { ...item.body, outline: item.body.outline.map(move) } };
     case 'panel':
       return {
         ...item,
@@ -236,6 +257,65 @@ export function newLoad(building: Building, on: string | null): Item | null {
   return {
     id: freshId('load'),
     kind: 'load',
-    body: { label: 'new load', on: member, type: 'point', nature: 'imposed', use: 'A', at: 0, force: 0, from: 0, to: 0, intensity: 0 },
+    body: {
+      label: 'new load',
+      on: member,
+      type: 'point',
+      nature: 'imposed',
+      use: 'A',
+      at: 0,
+      force: 0,
+      from: 0,
+      to: 0,
+      intensity: 0,
+      outline: [],
+      pressure: 0,
+    },
   };
+}
+
+/** Ids and marks for pieces of what is split. */
+export function freshNames(building: Building): Fresh {
+  const marks = [...marksOf(building), ...building.gridlines.map(({ body }) => body.label)];
+  return {
+    id: freshId,
+    mark: (old) => {
+      const mark = nextMark(/^\D*/.exec(old)![0] || 'X', marks);
+      marks.push(mark);
+      return mark;
+    },
+  };
+}
+
+/** What a line drawn across splits: everything that it crosses among the items given. @throws BadInput for a panel that cannot be */
+export function splitAcross(building: Building, items: readonly Item[], cut: { from: PlanPoint; to: PlanPoint }): Item[] {
+  const fresh = freshNames(building);
+  return items.flatMap((item) => {
+    if (isLineItem(item)) {
+      const at = crossingAt(item.body, cut);
+      return at === null ? [] : splitLine(item, at, building.loads, fresh).put;
+    }
+    return item.kind === 'panel' && crossesPanel(item.body.outline, cut) ? splitPanel(item, cut, fresh).put : [];
+  });
+}
+
+function crossesPanel(outline: readonly PlanPoint[], cut: { from: PlanPoint; to: PlanPoint }): boolean {
+  return outline.filter((p, i) => crossingAt({ from: p, to: outline[(i + 1) % outline.length]! }, cut) !== null).length >= 2;
+}
+
+/** The member of a level that lies nearest to a place, within reach. Null when none does. */
+export function memberNear(building: Building, level: string, at: PlanPoint, reach: number): string | null {
+  let best: { id: string; distance: number } | null = null;
+  const take = (id: string, distance: number) => {
+    if (distance <= reach && (!best || distance < best.distance)) best = { id, distance };
+  };
+  for (const posts of [building.columns, building.hangers, building.footings])
+    for (const [id, post] of posts) if (isOnLevel(building, post, level)) take(id, Math.hypot(post.at.x - at.x, post.at.y - at.y));
+  for (const lines of [building.beams, building.walls, building.stripFootings])
+    for (const [id, line] of lines) {
+      if (!isOnLevel(building, line, level)) continue;
+      const foot = pointAlong(line, Math.min(planLength(line), Math.max(0, project(line, at))));
+      take(id, Math.hypot(foot.x - at.x, foot.y - at.y));
+    }
+  return (best as { id: string } | null)?.id ?? null;
 }

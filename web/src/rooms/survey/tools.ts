@@ -2,7 +2,7 @@ import type { PlacedKind } from './make';
 
 /** What the mouse does on the plan. */
 export interface SurveyTool {
-  readonly id: 'select' | PlacedKind | 'rectangle' | 'opening' | 'measure' | 'scale';
+  readonly id: 'select' | PlacedKind | 'rectangle' | 'opening' | 'areaLoad' | 'note' | 'split' | 'measure' | 'scale';
   readonly title: string;
   readonly key: string;
   /** How many points it takes; 0: as many as one likes, closed on the first. */
@@ -24,14 +24,23 @@ export const TOOLS: readonly SurveyTool[] = [
     hint: 'A panel of any outline: click the corners; click the first again, or Enter, to close',
   },
   { id: 'opening', title: 'Opening', key: 'o', points: 2, hint: 'Click two opposite corners inside a panel' },
+  { id: 'areaLoad', title: 'Load', key: 'a', points: 2, hint: 'An extra load on a part of a panel: click two opposite corners' },
   { id: 'hanger', title: 'Hanger', key: 'h', points: 1, hint: 'Click where it hangs' },
   { id: 'footing', title: 'Pad', key: 'f', points: 1, hint: 'Click its centre' },
   { id: 'stripFooting', title: 'Strip', key: 's', points: 2, hint: 'Click both ends' },
-  { id: 'gridline', title: 'Gridline', key: 'g', points: 2, hint: 'Click both ends; Shift keeps it square' },
+  { id: 'gridline', title: 'Grid', key: 'g', points: 2, hint: 'Click both ends; Shift keeps it square' },
+  {
+    id: 'split',
+    title: 'Split',
+    key: 'x',
+    points: 2,
+    hint: 'Draw a line across: what is chosen is split where the line crosses it; with nothing chosen, everything of the level',
+  },
+  { id: 'note', title: 'Note', key: 'n', points: 1, hint: 'Click where the note is pinned; on a member it is about that member' },
   { id: 'measure', title: 'Measure', key: 'm', points: 0, hint: 'Click from place to place: lengths, and the area when closed' },
   {
     id: 'scale',
-    title: 'Set scale',
+    title: 'Scale',
     key: 'k',
     points: 2,
     hint: 'Click two points of the drawing, then type their true distance',

@@ -1,4 +1,4 @@
-import { formatQuantity, markOf, planLength, type Beam } from '@plinth/core';
+import { formatQuantity, markOf, planLength, roundedUp, type Beam } from '@plinth/core';
 import { CheckField, QuantityField, SelectField, TextField } from '../../../parts/fields';
 import { PanelHead } from '../../../parts/SidePanel';
 import { useItems, useProject } from '../../../project/context';
@@ -143,9 +143,15 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
               label="width at start"
               kind="length"
               value={entry.widthStart}
-              commit={(widthStart) => strip(i, { widthStart })}
+              commit={(widthStart) => strip(i, { widthStart, exactStart: null })}
             />
-            <QuantityField label="width at end" kind="length" value={entry.widthEnd} commit={(widthEnd) => strip(i, { widthEnd })} />
+            <QuantityField
+              label="width at end"
+              kind="length"
+              value={entry.widthEnd}
+              commit={(widthEnd) => strip(i, { widthEnd, exactEnd: null })}
+            />
+            <RoundUp strip={entry} commit={(change) => strip(i, change)} />
             <QuantityField label="pitch" kind="angle" value={entry.pitch} commit={(pitch) => strip(i, { pitch })} />
             <button
               type="button"
@@ -166,7 +172,17 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
                   {
                     strips: [
                       ...body.strips,
-                      { buildUp: buildUps[0]!.value, from: 0, to: length, widthStart: 1000, widthEnd: 1000, pitch: 0, label: '' },
+                      {
+                        buildUp: buildUps[0]!.value,
+                        from: 0,
+                        to: length,
+                        widthStart: 1000,
+                        widthEnd: 1000,
+                        exactStart: null,
+                        exactEnd: null,
+                        pitch: 0,
+                        label: '',
+                      },
                     ],
                   },
                   'strip added',
@@ -229,5 +245,51 @@ function PointsField({ item }: { item: Of<'beam'> }) {
         Add a restraint
       </button>
     </div>
+  );
+}
+
+/** Rounds the widths of a strip up, and keeps the exact ones beside them. */
+function RoundUp({ strip, commit }: { strip: Beam['strips'][number]; commit: (change: Partial<Beam['strips'][number]>) => Promise<void> }) {
+  const { units } = useProject();
+  const { quietly } = useEdit();
+  const { widthStart, widthEnd, exactStart, exactEnd } = strip;
+  const say = (mm: number) => formatQuantity(mm, 'length', units);
+  if (exactStart !== null || exactEnd !== null)
+    return (
+      <p className="col-span-2 text-[12px] text-soft">
+        rounded up from {say(exactStart ?? widthStart)}
+        {exactEnd !== null && exactEnd !== exactStart ? ` and ${say(exactEnd)}` : ''}{' '}
+        <button
+          type="button"
+          className="btn-line"
+          onClick={() =>
+            quietly(commit({ widthStart: exactStart ?? widthStart, widthEnd: exactEnd ?? widthEnd, exactStart: null, exactEnd: null }))
+          }
+        >
+          use the exact width
+        </button>
+      </p>
+    );
+  const step = units === 'SI' ? 100 : 152.4;
+  const [start, end] = [roundedUp(widthStart, step), roundedUp(widthEnd, step)];
+  if (Math.abs(start - widthStart) < 0.1 && Math.abs(end - widthEnd) < 0.1) return null;
+  return (
+    <button
+      type="button"
+      className="btn-line col-span-2 text-left text-[12px]"
+      onClick={() =>
+        quietly(
+          commit({
+            widthStart: start,
+            widthEnd: end,
+            exactStart: start === widthStart ? null : widthStart,
+            exactEnd: end === widthEnd ? null : widthEnd,
+          }),
+        )
+      }
+    >
+      round up to {say(start)}
+      {end === start ? '' : ` and ${say(end)}`}, the exact width on record
+    </button>
   );
 }

@@ -18,7 +18,11 @@ export function LoadForm({ item }: { item: Of<'load'> }) {
         label="Acts on"
         value={body.on}
         commit={(on) => set({ on }, 'put on another member')}
-        options={supportOptions(building, '', ['beam', 'column', 'wall', 'hanger', 'footing']).filter((option) => option.value)}
+        options={
+          body.type === 'area'
+            ? [...building.panels].map(([value, { mark }]) => ({ value, label: `${mark} (panel)` }))
+            : supportOptions(building, '', ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting']).filter((option) => option.value)
+        }
       />
       <div className="grid grid-cols-2 gap-3">
         <SelectField
@@ -28,6 +32,7 @@ export function LoadForm({ item }: { item: Of<'load'> }) {
           options={[
             { value: 'point', label: 'point load' },
             { value: 'line', label: 'line load' },
+            ...(body.type === 'area' ? [{ value: 'area', label: 'on an area of a panel' }] : []),
           ]}
         />
         <SelectField
@@ -45,7 +50,14 @@ export function LoadForm({ item }: { item: Of<'load'> }) {
           options={USES.map((use) => ({ value: use, label: `${use}: ${USE_LABEL[use]}` }))}
         />
       ) : null}
-      {body.type === 'point' ? (
+      {body.type === 'area' ? (
+        <QuantityField
+          label="Load on its area, downward"
+          kind="areaLoad"
+          value={body.pressure}
+          commit={(pressure) => set({ pressure }, 'load')}
+        />
+      ) : body.type === 'point' ? (
         <div className="grid grid-cols-2 gap-3">
           <QuantityField label="at" kind="length" value={body.at} commit={(at) => set({ at }, 'moved')} />
           <QuantityField label="Force, downward" kind="force" value={body.force} commit={(force) => set({ force }, 'force')} />

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Item } from '@plinth/core';
+import { beside, isLineItem, joinLines, joinPanels, type Item, type LineItem } from '@plinth/core';
 import { NumberField, QuantityField, SelectField } from '../../../parts/fields';
 import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
@@ -60,5 +60,50 @@ export function ReductionField({ item }: { item: Of<'beam'> | Of<'column'> | Of<
         { value: 'none', label: 'in full' },
       ]}
     />
+  );
+}
+
+/** A copy of a line beside itself, square to it. */
+export function BesideForm({ item }: { item: LineItem }) {
+  const { building, units } = useProject();
+  const { put, quietly } = useEdit();
+  const [distance, setDistance] = useState(units === 'SI' ? 1000 : 1219.2);
+  const copy = () => {
+    const copied = copiedItem(item, marksOf(building), 0, 0) as LineItem;
+    quietly(put([{ ...copied, body: { ...copied.body, ...beside(item.body, distance) } } as Item], 'Copied beside itself'));
+  };
+  return (
+    <section aria-label="Beside" className="grid grid-cols-[1fr_auto] items-end gap-2">
+      <QuantityField label="Beside itself: to the left, or - to the right" kind="position" value={distance} commit={setDistance} />
+      <button type="button" className="btn" onClick={copy}>
+        Copy beside
+      </button>
+    </section>
+  );
+}
+
+/** Two lines that meet end to end, or two panels that touch, as one. */
+export function JoinButton({ items }: { items: readonly Item[] }) {
+  const { building, store } = useProject();
+  const { quietly } = useEdit();
+  const [a, b] = items;
+  if (!a || !b) return null;
+  const join = async () => {
+    const joined =
+      a.kind === 'panel' && b.kind === 'panel'
+        ? joinPanels(a, b)
+        : isLineItem(a) && isLineItem(b)
+          ? joinLines(a, b, building.brief.reach, building.loads)
+          : null;
+    if (!joined) throw new Error('Two lines of one kind, or two panels, can be joined.');
+    await store.edit('Two joined into one', [
+      ...joined.put.map((item) => ({ put: item })),
+      ...joined.removed.map((id) => ({ remove: id })),
+    ]);
+  };
+  return (
+    <button type="button" className="btn" onClick={() => quietly(join())}>
+      Join the two
+    </button>
   );
 }
