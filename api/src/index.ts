@@ -53,6 +53,12 @@ export interface ProjectChanges {
   readonly removed: readonly string[];
 }
 
+/** The items of a project as they were after a journal entry. */
+export interface ProjectRevision {
+  readonly version: number;
+  readonly list: readonly ApiItem[];
+}
+
 export interface CommandReply {
   /** Journal number of the command. */
   readonly version: number;

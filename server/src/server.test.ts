@@ -221,11 +221,33 @@ describe('projects', () => {
     expect((await http.delete(`/api/projects/${id}`)).status).toBe(204);
     expect((await http.get(`/api/projects/${id}`)).status).toBe(404);
   });
+  it('gives a project back as it was after any entry of its journal', async () => {
+    const { id } = (await http.post('/api/projects').send({ name: 'Was', family: 'european' })).body as { id: string };
+    const command = (n: number, changes: unknown[]) =>
+      http.post(`/api/projects/${id}/commands`).send({ commandId: `was-${id}-${n}`, who: 'Ada', summary: `step ${n}`, changes });
+    const level = (elevation: number) => ({ id: 'L1', kind: 'level', body: { name: 'Floor', elevation } });
+    expect((await command(2, [{ op: 'put', item: level(3000), revision: null }])).status).toBe(200);
+    expect((await command(3, [{ op: 'put', item: level(3300), revision: 2 }])).status).toBe(200);
+    expect((await command(4, [{ op: 'remove', id: 'L1', revision: 3 }])).status).toBe(200);
+    const at = async (version: number) => {
+      const { list } = (await http.get(`/api/projects/${id}/at/${version}`)).body as {
+        list: { id: string; body: { elevation: number } }[];
+      };
+      return list.find((entry) => entry.id === 'L1')?.body.elevation ?? null;
+    };
+    expect([await at(1), await at(2), await at(3), await at(4)]).toEqual([null, 3000, 3300, null]);
+    for (const wrong of ['5', '0']) expect((await http.get(`/api/projects/${id}/at/${wrong}`)).status).toBe(404);
+    expect((await http.get(`/api/projects/${id}/at/x`)).status).toBe(422);
+    expect((await http.get('/api/projects/nobody/at/1')).status).toBe(404);
+  });
   it('gives reactions and members as CSV', async () => {
     const reply = await http.get('/api/projects/quillfern-tool-library/reactions.csv');
     expect(reply.headers['content-type']).toContain('text/csv');
     expect(reply.text).toContain('permanent [kip]');
     expect((await http.get('/api/projects/quillfern-tool-library/members.csv')).text).toContain('W21X62');
+    expect((await http.get('/api/projects/quillfern-tool-library/order.csv')).text).toMatch(/^order,mark/);
+    expect((await http.get('/api/projects/ebbwick-sail-loft/reactions.csv?level=roof')).text).toContain('R1');
+    expect((await http.get('/api/projects/ebbwick-sail-loft/reactions.csv?level=attic')).status).toBe(404);
   });
 });
 

@@ -71,8 +71,9 @@ describe('reaction schedule', () => {
     }
   });
   it('counts a hanger against the cut', () => {
-    const { rows } = reactionsOf(computeProject(ebbwickSailLoft()), 'loft');
+    const { rows } = reactionsOf(computeProject(ebbwickSailLoft()), 'roof');
     const hangers = rows.filter((row) => row.kind === 'hanger');
+    expect(hangers.map((row) => row.mark)).toEqual(['R1', 'R2', 'R3', 'R4']);
     for (const row of hangers) {
       expect(row.byCase['permanent']).toBeLessThan(0);
       // what pulls most on what is above the cut presses least below it

@@ -26,6 +26,7 @@ import {
   readChanges,
   readJournal,
   readProject,
+  readProjectAt,
 } from '../store/projects';
 
 export interface Services {
@@ -81,6 +82,10 @@ export function projectRoutes({ db, live, packager }: Services): Router {
 
   router.get('/:id/journal', async (request, response) => {
     response.json(await readJournal(db, idOf(request), wholeNumber(request.query['limit'], 'limit', 200, 2000)));
+  });
+
+  router.get('/:id/at/:version', async (request, response) => {
+    response.json(await readProjectAt(db, idOf(request), wholeNumber(request.params['version'], 'version', 0, 2 ** 31 - 1)));
   });
 
   router.post('/:id/commands', async (request, response) => {

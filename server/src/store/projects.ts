@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { and, asc, count, desc, eq, gt } from 'drizzle-orm';
-import type { ApiItem, JournalEntry, ProjectChanges, ProjectSnapshot, ProjectSummary } from '@plinth/api';
+import type { ApiItem, JournalEntry, ProjectChanges, ProjectRevision, ProjectSnapshot, ProjectSummary } from '@plinth/api';
 import { defaultBrief, item, type Item } from '@plinth/core';
 import { notFound } from '../errors';
 import type { Database } from './database';
@@ -116,6 +116,33 @@ export async function readChanges(db: Database, id: string, after: number): Prom
       ).map(apiItem);
       const present = new Set(changed.map((entry) => entry.id));
       return { version: project.version, changed, removed: [...touched].filter((itemId) => !present.has(itemId)) };
+    },
+    { isolationLevel: 'repeatable read', accessMode: 'read only' },
+  );
+}
+
+/**
+ * The items of a project as they were after a journal entry: those of now, with every later entry taken back.
+ * @throws HttpError not found when there is no such project or entry
+ */
+export async function readProjectAt(db: Database, id: string, version: number): Promise<ProjectRevision> {
+  return db.transaction(
+    async (tx) => {
+      const [project] = await tx.select().from(projects).where(eq(projects.id, id));
+      if (!project) throw notFound(`project "${id}"`);
+      if (version < 1 || version > project.version) throw notFound(`journal entry ${version}`);
+      const rows = await tx.select().from(items).where(eq(items.project, id));
+      const list = new Map<string, ApiItem>(rows.map((row) => [row.id, apiItem(row)]));
+      const later = await tx
+        .select({ changes: journal.changes })
+        .from(journal)
+        .where(and(eq(journal.project, id), gt(journal.version, version)))
+        .orderBy(desc(journal.version));
+      for (const { changes } of later)
+        for (const { id: itemId, before } of changes)
+          if (before) list.set(itemId, { id: itemId, ...before });
+          else list.delete(itemId);
+      return { version, list: [...list.values()].sort((a, b) => (a.id < b.id ? -1 : 1)) };
     },
     { isolationLevel: 'repeatable read', accessMode: 'read only' },
   );

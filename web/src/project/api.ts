@@ -5,6 +5,7 @@ import type {
   CreateProject,
   JournalEntry,
   ProjectChanges,
+  ProjectRevision,
   ProjectSnapshot,
   ProjectSummary,
 } from '@plinth/api';
@@ -47,6 +48,7 @@ export const api = {
   remove: (id: string) => ask<void>(`/api/projects/${id}`, { method: 'DELETE' }),
   project: (id: string) => ask<ProjectSnapshot>(`/api/projects/${id}`),
   changes: (id: string, after: number) => ask<ProjectChanges>(`/api/projects/${id}/changes?after=${after}`),
+  revision: (id: string, version: number) => ask<ProjectRevision>(`/api/projects/${id}/at/${version}`),
   journal: (id: string) => ask<JournalEntry[]>(`/api/projects/${id}/journal`),
   command: (id: string, command: CommandInput) => post<CommandReply>(`/api/projects/${id}/commands`, command),
   step: (id: string, mode: 'undo' | 'redo', who: string, commandId: string) =>

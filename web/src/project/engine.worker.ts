@@ -2,6 +2,7 @@ import { expose } from 'comlink';
 import {
   BadInput,
   beamDiagram,
+  compareRevisions,
   BeamModel,
   contextOf,
   findSection,
@@ -15,6 +16,7 @@ import {
   type Candidate,
   type Cause,
   type Combination,
+  type Comparison,
   type Drawing,
   type Effect,
   type Entry,
@@ -138,6 +140,16 @@ const engine = {
   /** The reaction schedule of the ground (null) or of a level. */
   reactions(level: string | null): ReactionSchedule {
     return reactionsOf(held(), level);
+  },
+
+  /** What two revisions do not have alike. */
+  compare(before: readonly Item[], after: readonly Item[], part: number): Comparison | { readonly failed: string } {
+    try {
+      return compareRevisions(before, after, part);
+    } catch (error) {
+      if (!(error instanceof PlinthError)) throw error;
+      return { failed: error.message };
+    }
   },
 
   causes(id: string, leave: number | null): Cause[] {

@@ -9,10 +9,11 @@ export function useEdit() {
     /** Changes part of an item's body. */
     patch: <T extends Item>(item: T, change: Partial<T['body']>, summary: string) =>
       store.edit(summary, [{ put: { ...item, body: { ...item.body, ...change } } as Item }]),
-    put: (items: readonly Item[], summary: string) =>
+    put: (items: readonly Item[], summary: string, reason = '') =>
       store.edit(
         summary,
         items.map((item) => ({ put: item })),
+        reason,
       ),
     remove: (ids: readonly string[], summary: string) =>
       store.edit(

@@ -41,6 +41,7 @@ function OpenEnd({ end }: { end: JudgedLooseEnd }) {
     put(
       [{ id: freshId('answer'), kind: 'answer', body: { key: dismissalKey(end), reason, by: whoAmI() } }],
       `Dismissed: ${end.title}`.slice(0, 200),
+      reason,
     );
   const lost = Object.entries(end.byCase).filter(([, value]) => Math.abs(value) > 0.5);
   return (

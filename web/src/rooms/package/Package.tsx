@@ -1,11 +1,10 @@
-import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useLocation } from 'react-router';
 import { caseLabel, formatQuantity, numbersOf, STANDARDS, unitLabel, type RecordedAssumption } from '@plinth/core';
 import { StateWord } from '../../parts/Ladder';
 import { LooseEndList } from './LooseEndList';
+import { Journal } from './Journal';
 import { ReasonForm } from './ReasonForm';
-import { api } from '../../project/api';
 import { useItems, useProject, useProjectState, useView } from '../../project/context';
 import { freshId, useEdit } from '../../project/useEdit';
 import { whoAmI } from '../../project/store';
@@ -239,6 +238,7 @@ function OpenAssumption({ text, reason, list }: Group) {
     put(
       list.map((assumption) => ({ id: freshId('answer'), kind: 'answer', body: { key: assumption.key, reason: why, by: whoAmI() } })),
       `Confirmed: ${text} (${marks.length === 1 ? marks[0] : `${marks.length} places`})`.slice(0, 200),
+      why,
     );
   return (
     <div className="border-b border-rule py-1.5">
@@ -283,36 +283,5 @@ function ConfirmedAssumption({ assumption }: { assumption: RecordedAssumption })
         open again
       </button>
     </li>
-  );
-}
-
-function Journal({ id, version }: { id: string; version: number }) {
-  const { data } = useQuery({ queryKey: ['journal', id, version], queryFn: () => api.journal(id) });
-  return (
-    <section className="mt-6 mb-10 max-w-4xl" aria-label="Journal">
-      <h2 className="label">Journal</h2>
-      <table className="grid-table">
-        <thead>
-          <tr>
-            <th className="num">No.</th>
-            <th>When</th>
-            <th>Who</th>
-            <th>What</th>
-          </tr>
-        </thead>
-        <tbody>
-          {(data ?? []).slice(0, 60).map((entry) => (
-            <tr key={entry.version}>
-              <td className="num text-soft">{entry.version}</td>
-              <td className="text-soft whitespace-nowrap">
-                {new Date(entry.at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
-              </td>
-              <td>{entry.who}</td>
-              <td>{entry.summary}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
   );
 }
