@@ -1,13 +1,12 @@
-import { planLength, type Beam, type Building } from '../building';
+import { type Beam, type Building } from '../building';
 import { PlinthError } from '../error';
-import { caseFromId, isPermanent } from '../load';
 import { steelGrade, type SteelGrade } from '../material';
 import { GRAVITY } from '../quantity';
 import { findSection, type Section } from '../section';
 import { governing, Sheet, unproven, worstVerdict, type Assumption, type Check } from '../sheet';
 import { type Philosophy, type Standard } from '../standard';
 import { type Arrival, type MemberLedger } from '../takedown';
-import { BeamModel, beamActions } from './analysis';
+import { arranged, BeamModel, beamActions } from './analysis';
 import { deflectionChecks } from './deflection';
 import { reducedArrivals, reductionAssumption, reductionOf } from './reduction';
 import { mergeWorst, type MemberDesign, type PhilosophyResult } from './result';
@@ -78,20 +77,15 @@ function standingLoads(ledger: MemberLedger, context: Context): Check[] {
   ];
 }
 
-/** A beam that runs on over a support wants variable load where it harms most, span by span: not written yet. */
-function arrangement(beam: Beam, ledger: MemberLedger, standard: Standard): Check[] {
-  const at = beam.supports.map((support) => support.at);
-  const runsOn = at.length > 2 || Math.min(...at) > 1 || planLength(beam) - Math.max(...at) > 1;
-  const hasVariable = ledger.arrivals.some((arrival) =>
-    Object.entries(arrival.byCase).some(([id, value]) => value !== 0 && !isPermanent(caseFromId(id).nature)),
-  );
-  if (!runsOn || !hasVariable) return [];
+/** A hinged beam of many spans has more arrangements of variable load than are tried. */
+function untried(model: BeamModel, standard: Standard): Check[] {
+  if (model.arrangements() !== null) return [];
   return [
     unproven(
       'Arrangement of variable load',
       standard.arrangementClause,
       'ductile',
-      'all spans are loaded together; variable load on some of them alone may be worse and is not written yet',
+      'a beam with hinges and more than seven spans: all spans are loaded together, and variable load on some of them alone may be worse',
     ),
   ];
 }
@@ -119,7 +113,13 @@ export function checkBeam(
   const model = new BeamModel(beam, arrivals, EI);
   const worst = new Map<string, Check>();
   const combinations = model.distinct(context.combinations(philosophy).strength);
-  const prepared = combinations.map((combination) => ({ combination, ...beamActions(model, combination) }));
+  const sets = model.arrangements() ?? [undefined];
+  const prepared = combinations.flatMap((plain) =>
+    sets.map((loaded) => {
+      const combination = arranged(plain, loaded);
+      return { combination, ...beamActions(model, combination, loaded) };
+    }),
+  );
   for (const { actions } of prepared) mergeWorst(worst, standard.steelBeam({ section, grade, actions }, philosophy));
   if (sheet) {
     // every combination that governs some check is printed whole; the others cannot be worse anywhere
@@ -133,7 +133,7 @@ export function checkBeam(
     beam.role === 'truss'
       ? []
       : deflectionChecks(model, service, takedown.cases, building.brief, ledger.transfer, EI, sheet?.scope('Deflection'));
-  const open = [...standingLoads(ledger, context), ...arrangement(beam, ledger, standard)];
+  const open = [...standingLoads(ledger, context), ...untried(model, standard)];
   for (const check of open) sheet?.verdict(check);
   return [...worst.values(), ...deflections, ...open];
 }

@@ -2,7 +2,7 @@ import type { BeamSolution } from '../beam';
 import type { Beam, Brief } from '../building';
 import { isPermanent, type Combination, type LoadCase } from '../load';
 import { compare, type Check, type Sheet } from '../sheet';
-import type { BeamModel } from './analysis';
+import { arranged, type BeamModel } from './analysis';
 
 interface Span {
   readonly from: number;
@@ -42,11 +42,14 @@ interface Worst {
 function worstOf(model: BeamModel, combinations: readonly Combination[], limit: number): Worst | undefined {
   let worst: Worst | undefined;
   for (const combination of model.distinct(combinations)) {
-    const solution: BeamSolution = model.solve(combination);
-    for (const span of spansOf(model.beam, model.length)) {
-      const { max, min } = solution.extremes('deflection', span.from, span.to);
-      const sag = Math.max(max.value, -min.value);
-      if (!worst || (sag * limit) / span.reference > (worst.sag * limit) / worst.span.reference) worst = { span, sag, combination };
+    for (const loaded of model.arrangements() ?? [undefined]) {
+      const solution: BeamSolution = model.solve(combination, loaded);
+      for (const span of spansOf(model.beam, model.length)) {
+        const { max, min } = solution.extremes('deflection', span.from, span.to);
+        const sag = Math.max(max.value, -min.value);
+        if (!worst || (sag * limit) / span.reference > (worst.sag * limit) / worst.span.reference)
+          worst = { span, sag, combination: arranged(combination, loaded) };
+      }
     }
   }
   return worst;

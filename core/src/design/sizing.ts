@@ -76,7 +76,7 @@ export function trySections(context: Context, id: string, request: SizingRequest
 }
 
 /** Rows that stand open whatever section is tried. */
-const NEVER_WRITTEN = new Set(['Moments from the beams', 'Web under what stands on it', 'Arrangement of variable load']);
+const NEVER_WRITTEN = new Set(['Moments from the beams', 'Web under what stands on it']);
 
 function summary(checks: readonly Check[]): Pick<Candidate, 'utilisation' | 'verdict' | 'governing'> {
   const counted = checks.filter((check) => !NEVER_WRITTEN.has(check.name));

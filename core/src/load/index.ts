@@ -1,5 +1,6 @@
 export * from './nature';
 export * from './reduction';
+export { arrangementName, arrangements } from './pattern';
 export {
   areaLoads,
   buildUpSchema,

@@ -25,5 +25,6 @@ export {
   type Takedown,
 } from './ledger';
 export { why, type Cause } from './why';
+export { piecesOn, spansBetween, type SpanPiece } from './span';
 export { floorsByArrival, floorsOn, type FloorLoad } from './floors';
 export { shapeForce, shapeMoment, type ArrivalShape } from './shape';

@@ -1,5 +1,5 @@
 import type { Building } from '../building';
-import { caseFromId, combineWorst, type Combination } from '../load';
+import { caseFromId, combineWorst, isPermanent, type Combination } from '../load';
 import type { Leave, LooseEnd, MemberLedger } from './ledger';
 
 /**
@@ -15,9 +15,17 @@ export function liftedSupports(
   const ends: LooseEnd[] = [];
   ledger.leaves.forEach((leave, j) => {
     if (leave.to === null || leave.holdsDown || presses(ledger, leave)) return;
-    const shares = ledger.arrivals.flatMap((arrival, i) =>
-      Object.entries(arrival.byCase).map(([id, value]) => ({ loadCase: caseFromId(id), value: value * leave.shares[i]! })),
-    );
+    // permanent load source by source; of variable load what lifts, span by span
+    const shares = [
+      ...ledger.arrivals.flatMap((arrival, i) =>
+        Object.entries(arrival.byCase)
+          .map(([id, value]) => ({ loadCase: caseFromId(id), value: value * leave.shares[i]! }))
+          .filter(({ loadCase }) => isPermanent(loadCase.nature)),
+      ),
+      ...Object.entries(leave.byCase)
+        .map(([id, value]) => ({ loadCase: caseFromId(id), value: value - leave.adverse[id]! }))
+        .filter(({ loadCase }) => !isPermanent(loadCase.nature)),
+    ];
     let worst: { value: number; name: string } | undefined;
     for (const combination of combinations) {
       const value = combineWorst(shares, combination, -1);
@@ -40,7 +48,8 @@ export function liftedSupports(
 }
 
 /** True when nothing that arrives lifts this support: then no combination does. */
-function presses({ arrivals }: MemberLedger, { shares }: Leave): boolean {
+function presses({ arrivals }: MemberLedger, { shares, byCase: handed, adverse }: Leave): boolean {
+  if (handed !== adverse) for (const id in handed) if (handed[id]! < adverse[id]! - 1e-9) return false;
   for (let i = 0; i < arrivals.length; i += 1) {
     const { byCase } = arrivals[i]!;
     for (const id in byCase) if (byCase[id]! * shares[i]! < 0) return false;

@@ -6,6 +6,7 @@ import { shapeForce, type ArrivalShape } from './shape';
 import { LooseEnds, metres } from './looseEnd';
 import type { Node } from './node';
 import { unitReactions } from './reactions';
+import { piecesOn, spansBetween } from './span';
 import { clipShape, mapShape } from './shape';
 import type { Bearer, WallBearer } from './support/found';
 import { cut, footShapes } from './wall/foot';
@@ -30,6 +31,9 @@ export interface Surroundings {
   readonly reach: number;
   readonly storey: number;
 }
+
+/** Of each arrival the reactions under each of its pieces. */
+type Parts = readonly (readonly (readonly number[])[])[];
 
 interface Carried {
   readonly byCase: ByCase;
@@ -182,8 +186,20 @@ class Calculation {
   private beam(hinges: readonly number[], supports: readonly Bearer[]): Leave[] {
     const { node, arrivals } = this;
     let rows: (readonly number[])[];
+    let parts: Parts | null = null;
     try {
-      rows = unitReactions(supports, hinges, node.length, arrivals);
+      const spans = spansBetween(
+        supports.map((support) => support.at),
+        node.length,
+      );
+      if (spans.length > 1) {
+        // variable load may be there on one span and not on the next
+        const pieces = arrivals.map((arrival) => piecesOn(spans, arrival.shape));
+        const found = unitReactions(supports, hinges, node.length, pieces.flat());
+        let n = 0;
+        parts = pieces.map((list) => list.map(() => found[n++]!));
+        rows = parts.map((list) => supports.map((_, j) => list.reduce((sum, row) => sum + row[j]!, 0)));
+      } else rows = unitReactions(supports, hinges, node.length, arrivals);
     } catch (error) {
       if (!(error instanceof PlinthError)) throw error;
       this.loseAll();
@@ -202,7 +218,7 @@ class Calculation {
     }
     return supports.map((support, j) => {
       const shares = rows.map((row) => row[j]!);
-      const { byCase, adverse } = this.atSupport(shares);
+      const { byCase, adverse } = this.atSupport(shares, parts, j);
       const point = pointAlong(node.body as Extract<Node, { kind: 'beam' }>['body'], support.at);
       const to = this.handOver(j, support.by, point, { byCase, adverse });
       if (to === null && (support.by === null || !this.around.target(support.by)))
@@ -213,21 +229,22 @@ class Calculation {
   }
 
   /** What reaches one support, of everything and of what presses alone. */
-  private atSupport(shares: readonly number[]): Carried {
+  private atSupport(shares: readonly number[], parts: Parts | null, j: number): Carried {
     const { arrivals } = this;
     const byCase: Record<string, number> = {};
     let allPress = true;
     for (let i = 0; i < arrivals.length; i += 1) {
       addInto(byCase, arrivals[i]!.byCase, shares[i]!);
       if (shares[i]! < 0 || arrivals[i]!.adverse !== arrivals[i]!.byCase) allPress = false;
+      else if (parts && parts[i]!.some((row) => row[j]! < 0)) allPress = false;
     }
     if (allPress) return { byCase, adverse: byCase };
     const adverse: Record<string, number> = {};
     arrivals.forEach((arrival, i) => {
-      const share = shares[i]!;
-      // where a load lifts this support, what relieves that load presses on it
-      for (const id in arrival.byCase)
-        adverse[id] = (adverse[id] ?? 0) + share * (share >= 0 ? arrival.adverse[id]! : arrival.byCase[id]! - arrival.adverse[id]!);
+      for (const share of parts ? parts[i]!.map((row) => row[j]!) : [shares[i]!])
+        // where a load lifts this support, what relieves that load presses on it
+        for (const id in arrival.byCase)
+          adverse[id] = (adverse[id] ?? 0) + share * (share >= 0 ? arrival.adverse[id]! : arrival.byCase[id]! - arrival.adverse[id]!);
     });
     return { byCase, adverse };
   }

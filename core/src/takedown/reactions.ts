@@ -7,7 +7,7 @@ export function unitReactions(
   supports: readonly { readonly at: number }[],
   hinges: readonly number[],
   length: number,
-  arrivals: readonly Arrival[],
+  arrivals: readonly Pick<Arrival, 'shape'>[],
 ): (readonly number[])[] {
   if (
     supports.length === 2 &&
