@@ -16,4 +16,5 @@ export { footingDrawing } from './footingDrawing';
 export { fitView, planExtent, toPlan, toScreen, zoomed, type PlanView } from './planView';
 export { wallElevation, type WallElevationInput } from './wallElevation';
 export { planDrawing, type PlanInput } from './plan';
+export { gather, gatheredRiver, type Gathering } from './gathered';
 export { riverDrawing, riverLayout, type RiverInput, type RiverNode } from './river';

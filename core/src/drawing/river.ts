@@ -1,8 +1,8 @@
 import { planLength, project, type Building } from '../building';
-import { NATURES, type Nature } from '../load';
 import { formatQuantity } from '../quantity';
 import { addInto, arrivalTotal, pathOf, totalOf, type ByCase, type Leave, type MemberLedger, type Takedown } from '../takedown';
 import { Pencil, type Drawing } from './drawing';
+import { byNature, drawStripes } from './stripes';
 
 export interface RiverInput {
   readonly building: Building;
@@ -30,15 +30,6 @@ const BAR = 8;
 const LEFT = 12;
 const TOP = 34;
 const FOOT = 60;
-
-const natureOf = (caseId: string) => caseId.split('-')[0] as Nature;
-
-/** Sums by nature, times the factor of each case, in the order in which natures are drawn. */
-function byNature(byCase: ByCase, factor: RiverInput['factor']): [Nature, number][] {
-  const sums = new Map<Nature, number>();
-  for (const id in byCase) sums.set(natureOf(id), (sums.get(natureOf(id)) ?? 0) + byCase[id]! * factor(id));
-  return NATURES.filter((nature) => sums.get(nature)).map((nature) => [nature, sums.get(nature)!]);
-}
 
 /**
  * Places every member: levels one below the other, the ground's columns side by side in the order of their place on plan,
@@ -185,26 +176,7 @@ export function riverDrawing(input: RiverInput): Drawing {
   );
 
   const stripes = (id: string, title: string, byCase: ByCase, x1: number, y1: number, x2: number, y2: number) => {
-    const parts = byNature(byCase, factor);
-    const whole = parts.reduce((sum, [, value]) => sum + Math.abs(value), 0) * scale;
-    let offset = -whole / 2;
-    for (const [nature, value] of parts) {
-      const band = Math.abs(value) * scale;
-      const opacity = path && !path.has(id) ? 0.22 : 1;
-      // what lifts is shown in the colour that asks for attention
-      pencil.band({
-        x1: x1 + offset + band / 2,
-        y1,
-        x2: x2 + offset + band / 2,
-        y2,
-        width: Math.max(band, 0.4),
-        fill: value < 0 ? 'accent' : nature,
-        opacity,
-        item: id,
-        title,
-      });
-      offset += band;
-    }
+    drawStripes(pencil, byNature(byCase, factor), scale, [x1, y1, x2, y2], { item: id, title, opacity: path && !path.has(id) ? 0.22 : 1 });
   };
 
   for (const [id, ledger] of takedown.members) {

@@ -1,5 +1,7 @@
 import { useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import {
+  gather,
+  gatheredRiver,
   heaviestOnGround,
   markOf,
   onlyMembers,
@@ -29,7 +31,11 @@ export function River({ views }: { views: ReactNode }) {
   const { takedown: whole } = computed;
   // a large building is shown along one path: that of what is selected, or of what presses hardest on the ground
   const large = whole.members.size > LARGE;
-  const middle = large ? (selected && whole.members.has(selected) ? selected : heaviestOnGround(whole)) : null;
+  const [gathered, setGathered] = useState(true);
+  const opened = selected !== null && whole.members.has(selected) ? selected : null;
+  // a large building is gathered by level and role until a group or a member is opened
+  const isGathered = large && gathered && opened === null;
+  const middle = large && !isGathered ? (opened ?? heaviestOnGround(whole)) : null;
   const takedown = useMemo(() => (middle === null ? whole : onlyMembers(whole, pathOf(whole, middle))), [whole, middle]);
   const { ref, width, height } = useSize<HTMLDivElement>(756, 600);
 
@@ -47,8 +53,8 @@ export function River({ views }: { views: ReactNode }) {
   }, [combinations, show]);
 
   const drawing = useMemo(
-    () => riverDrawing({ building, takedown, selected, factor, width, height }),
-    [building, takedown, selected, factor, width, height],
+    () => (isGathered ? gatheredRiver : riverDrawing)({ building, takedown, selected, factor, width, height }),
+    [building, takedown, selected, factor, width, height, isGathered],
   );
   const natures = [...new Set(takedown.cases.map((loadCase) => loadCase.nature))] as Nature[];
 
@@ -84,6 +90,15 @@ export function River({ views }: { views: ReactNode }) {
       if (next) go(next.id);
     }
   };
+  /** Opens a group at the member that carries most. */
+  const openGroup = (id: string) => {
+    const group = gather({ building, takedown: whole }).find((candidate) => candidate.id === id);
+    if (group) select(group.heaviest);
+  };
+  const groupName = (id: string) => {
+    const [level, role] = id.split('|');
+    return `${role} of ${building.levels.find((entry) => entry.id === level)?.body.name ?? level}`;
+  };
   const go = (id: string) => {
     select(id);
     requestAnimationFrame(() => document.querySelector<SVGElement>(`[data-item="${CSS.escape(id)}"]`)?.focus());
@@ -100,9 +115,23 @@ export function River({ views }: { views: ReactNode }) {
         <h1 className="text-[17px] font-bold">Load river</h1>
         <span className="flex-1 truncate text-[13px] text-soft">
           {middle === null
-            ? 'what reaches the ground, and by which way'
+            ? isGathered
+              ? `${whole.members.size} members gathered: open a bar`
+              : 'what reaches the ground, and by which way'
             : `the path of ${markOf(building, middle)}, ${takedown.members.size} of ${whole.members.size} members`}
         </span>
+        {large && !isGathered ? (
+          <button
+            type="button"
+            className="btn-line text-[13px] whitespace-nowrap"
+            onClick={() => {
+              setGathered(true);
+              select(null);
+            }}
+          >
+            gather all
+          </button>
+        ) : null}
         {views}
         <div className="flex border border-faint text-[13px]" role="group" aria-label="What is shown">
           {choices.map(({ value, label }) => (
@@ -134,7 +163,12 @@ export function River({ views }: { views: ReactNode }) {
         </div>
       </div>
       <div ref={ref} className="min-h-0 flex-1 overflow-hidden">
-        <DrawingView drawing={drawing} onPick={select} nameOf={(id) => markOf(building, id)} onKeyDown={walk} />
+        <DrawingView
+          drawing={drawing}
+          onPick={(id) => (isGathered ? openGroup(id) : select(id))}
+          nameOf={(id) => (isGathered ? groupName(id) : markOf(building, id))}
+          onKeyDown={isGathered ? undefined : walk}
+        />
       </div>
       <div className="flex items-center justify-between pb-2">
         <NatureLegend natures={natures} />
