@@ -4,6 +4,7 @@ export { BeamModel, beamActions, unbracedSegments } from './analysis';
 export { storeyHeight } from './column';
 export { bearingPressure, sizeByBearing, type FootingDesign, type Ground } from './footing';
 export { computeProject, ProjectEngine, sheetFor, type ProjectResult } from './project';
+export { sizeUnsized, type SizedBuilding, type SizedMember, type SizingStep } from './sizeAll';
 export { compareRevisions, type Comparison, type ItemDifference, type ReactionDifference } from './compare';
 export { reactionsOf, type MostAndLeast, type ScheduledReaction, type ReactionSchedule } from './reactions';
 export { lightest, trySections, usualFamilies, type Candidate, type SizingRequest } from './sizing';

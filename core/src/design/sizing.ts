@@ -1,9 +1,12 @@
-import { catalogue } from '../section';
+import type { Column } from '../building';
+import { GRAVITY } from '../quantity';
+import { catalogue, type Section } from '../section';
 import { failureLadder, governing, type Check, type VerdictWord } from '../sheet';
 import { PlinthError } from '../error';
+import type { ByCase, MemberLedger } from '../takedown';
 import { checkBeam, withOwnWeight } from './beam';
 import { type Context } from './context';
-import { checkColumn } from './column';
+import { checkColumn, storeyHeight } from './column';
 import { reducedArrivals, reductionOf } from './reduction';
 
 /** One section tried for a member. */
@@ -65,7 +68,7 @@ export function trySections(context: Context, id: string, request: SizingRequest
     try {
       checks = beam
         ? checkBeam(context, beam, ledger, withOwnWeight(arrivals, section), section, philosophy)
-        : checkColumn(context, column!, ledger, section, philosophy, reduction);
+        : checkColumn(context, column!, columnWithOwnWeight(context, column!, ledger, section), section, philosophy, reduction);
     } catch (error) {
       if (!(error instanceof PlinthError)) throw error;
       return { ...base, utilisation: null, verdict: 'unproven', governing: null };
@@ -73,6 +76,15 @@ export function trySections(context: Context, id: string, request: SizingRequest
     return { ...base, ...summary(checks) };
   });
   return tried.sort((a, b) => a.mass - b.mass || a.depth - b.depth);
+}
+
+/** A column's ledger with its own weight changed to that of a section. */
+function columnWithOwnWeight({ building }: Context, column: Column, ledger: MemberLedger, section: Section): MemberLedger {
+  const own = ledger.arrivals.find((arrival) => arrival.source.type === 'ownWeight');
+  const now = own?.byCase['permanent'] ?? 0;
+  const change = section.mass * GRAVITY * storeyHeight(building, column) - now;
+  const heavier = (values: ByCase): ByCase => ({ ...values, permanent: (values['permanent'] ?? 0) + change });
+  return { ...ledger, sum: heavier(ledger.sum), adverse: heavier(ledger.adverse) };
 }
 
 /** Rows that stand open whatever section is tried. */

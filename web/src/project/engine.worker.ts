@@ -11,6 +11,7 @@ import {
   ProjectEngine,
   reactionsOf,
   sheetFor,
+  sizeUnsized,
   trySections,
   why,
   type Candidate,
@@ -23,7 +24,9 @@ import {
   type Item,
   type ProjectResult,
   type ReactionSchedule,
+  type SizedBuilding,
   type SizingRequest,
+  type SizingStep,
 } from '@plinth/core';
 
 /** What a screen holds of a result: everything but the building, which is assembled again outside. */
@@ -49,6 +52,7 @@ export interface ComputedChange extends Omit<Computed, 'takedown' | 'members' | 
   readonly footings: Delta<ValueOf<Computed['footings']>>;
 }
 
+let stopSizing = false;
 let result: ProjectResult | null = null;
 const items = new Map<string, Item>();
 const project = new ProjectEngine();
@@ -130,6 +134,24 @@ const engine = {
 
   sheet(id: string, philosophy?: string): readonly Entry[] {
     return sheetFor(held(), id, philosophy)?.entries ?? [];
+  },
+
+  /** Sizes all that has no section; tells how far it is after each member. Null when it was stopped. */
+  async sizeAll(onStep: (step: SizingStep) => void): Promise<SizedBuilding | null> {
+    const work = sizeUnsized([...items.values()]);
+    stopSizing = false;
+    for (;;) {
+      const next = work.next();
+      if (next.done) return next.value;
+      onStep(next.value);
+      // a message to stop is read in between
+      await new Promise((resolve) => setTimeout(resolve, 0));
+      if (stopSizing) return null;
+    }
+  },
+
+  stopSizing(): void {
+    stopSizing = true;
   },
 
   candidates(id: string, request: SizingRequest): Candidate[] {

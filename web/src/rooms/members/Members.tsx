@@ -3,6 +3,7 @@ import { formatQuantity, numbersOf, unitLabel, type VerdictWord } from '@plinth/
 import { StateWord, UtilisationBar } from '../../parts/Ladder';
 import { useProject, useView } from '../../project/context';
 import { MemberPanel } from './MemberPanel';
+import { SizeAll } from './SizeAll';
 
 type Filter = 'all' | VerdictWord;
 
@@ -49,6 +50,7 @@ export function MembersRoom() {
           <span className="flex-1 truncate text-[13px] text-soft">
             {rows.length} in the order of calculation; own weight {formatQuantity(mass, 'force', units)}
           </span>
+          <SizeAll />
           <label className="text-[13px] whitespace-nowrap">
             <input type="checkbox" className="accent-oxide" checked={onlyLevel} onChange={(event) => setOnlyLevel(event.target.checked)} />{' '}
             only the level of the plumb
