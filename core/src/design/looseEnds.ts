@@ -1,5 +1,5 @@
-import { planLength, type Building } from '../building';
-import { variableTotal } from '../load';
+import { planLength, type Building, type Panel, type PlanPoint } from '../building';
+import { areaLoads, isPermanent, variableTotal } from '../load';
 import { contains, type LooseEnd, type Takedown } from '../takedown';
 
 /** What a careful reader of the survey would ask, beside what the takedown could not carry. */
@@ -9,6 +9,9 @@ export function surveyLooseEnds(building: Building, takedown: Takedown): LooseEn
     ...floorsWithoutImposed(building),
     ...emptyMasonry(building, takedown),
     ...bypassedWalls(building, takedown),
+    ...thrustingRafters(building, takedown),
+    ...missingOpenings(building),
+    ...twins(building),
   ];
 }
 
@@ -86,5 +89,118 @@ function bypassedWalls(building: Building, { panels }: Takedown): LooseEnd[] {
       });
     }
   }
+  return ends;
+}
+
+/** Pitched panels that lean on each other along an edge with nothing under it: rafters without a ridge beam push their feet apart. */
+function thrustingRafters({ panels, buildUps }: Building, { panels: sharings }: Takedown): LooseEnd[] {
+  const pitched = [...panels].filter(
+    ([id, panel]) =>
+      panel.pitch > 0.02 && panel.span === 'oneWay' && sharings.get(id)?.orphans.some(({ reason }) => reason === 'one support'),
+  );
+  const ends: LooseEnd[] = [];
+  for (let i = 0; i < pitched.length; i += 1)
+    for (let j = i + 1; j < pitched.length; j += 1) {
+      const [[id, a], [other, b]] = [pitched[i]!, pitched[j]!];
+      if (a.level !== b.level || Math.abs(Math.sin(a.direction - b.direction)) > 0.05 || !meetAcross(a, b)) continue;
+      const { run, permanent, variable } = thrustOf(a, buildUps.get(a.buildUp));
+      ends.push({
+        ...end(
+          'thrust',
+          id,
+          `${a.mark} and ${b.mark} lean on each other without a ridge beam`,
+          `Rafters over ${(run / 1000).toFixed(2)} m push their feet outward by about ${permanent.toFixed(1)} kN/m permanent and ${variable.toFixed(1)} kN/m variable, unfactored (w l / 2 tan of the pitch); what they stand on is not proved for that, and their load lands nowhere until something is under the ridge.`,
+          'Put a ridge beam under them, or tie their feet and prove the tie, and let them span to it.',
+        ),
+        key: `thrust:${id}:${other}`,
+      });
+    }
+  return ends;
+}
+
+/** Thrust of a pair of rafters, kN/m: half of a three-hinged arch of the panel's run and pitch, under load per area of plan. */
+function thrustOf(
+  panel: Panel,
+  buildUp: Parameters<typeof areaLoads>[0] | undefined,
+): { run: number; permanent: number; variable: number } {
+  const [c, s] = [Math.cos(panel.direction), Math.sin(panel.direction)];
+  const along = panel.outline.map(({ x, y }) => x * c + y * s);
+  const run = Math.max(...along) - Math.min(...along);
+  let [permanent, variable] = [0, 0];
+  for (const { loadCase, intensity } of buildUp ? areaLoads(buildUp, panel.pitch) : []) {
+    // N/mm2 times mm is N/mm, which is kN/m
+    const thrust = (intensity * run) / (2 * Math.tan(panel.pitch));
+    if (isPermanent(loadCase.nature)) permanent += thrust;
+    else variable += thrust;
+  }
+  return { run, permanent, variable };
+}
+
+/** True when an edge of one runs along an edge of the other, across the span. */
+function meetAcross(a: Panel, b: Panel): boolean {
+  return edgesOf(a.outline).some(([p, q]) => {
+    const length = Math.hypot(q.x - p.x, q.y - p.y);
+    const along = Math.abs((q.x - p.x) * Math.cos(a.direction) + (q.y - p.y) * Math.sin(a.direction));
+    if (length < 500 || along > 0.5 * length) return false;
+    return edgesOf(b.outline).some(([r, t]) => {
+      const away = (u: PlanPoint) => Math.abs((u.x - p.x) * (q.y - p.y) - (u.y - p.y) * (q.x - p.x)) / length;
+      const at = (u: PlanPoint) => ((u.x - p.x) * (q.x - p.x) + (u.y - p.y) * (q.y - p.y)) / length;
+      const [low, high] = [Math.min(at(r), at(t)), Math.max(at(r), at(t))];
+      return Math.max(away(r), away(t)) < 100 && Math.min(length, high) - Math.max(0, low) > 500;
+    });
+  });
+}
+
+function edgesOf(outline: readonly PlanPoint[]): [PlanPoint, PlanPoint][] {
+  return outline.map((p, i) => [p, outline[(i + 1) % outline.length]!]);
+}
+
+const OPENS = /\b(stairs?|staircase|roof ?lights?|skylights?|hatch|lift shaft|void)\b/i;
+
+/** Notes that speak of a stair, a roof light or a void, on a panel that has no opening there. */
+function missingOpenings({ notes, panels }: Building): LooseEnd[] {
+  return notes.flatMap(({ id, body }) => {
+    const word = OPENS.exec(body.text)?.[0];
+    if (!word) return [];
+    const hit = [...panels].find(([, panel]) => panel.level === body.level && contains(panel.outline, body.at));
+    if (!hit || hit[1].openings.some((opening) => contains(opening.outline, body.at))) return [];
+    return [
+      {
+        ...end(
+          'opening',
+          hit[0],
+          `A note on ${hit[1].mark} speaks of a ${word.toLowerCase()}, and there is no opening`,
+          'Floor that is not there is counted as load, and the trimmers beside it get too little.',
+          'Draw the opening in the panel, or move the note.',
+        ),
+        key: `opening:${hit[0]}:${id}`.slice(0, 140),
+      },
+    ];
+  });
+}
+
+/** Posts and pads drawn twice in one place: each would be counted, and load goes to one of them alone. */
+function twins({ columns, hangers, footings }: Building): LooseEnd[] {
+  const seen = new Map<string, { id: string; mark: string }>();
+  const ends: LooseEnd[] = [];
+  const look = (kind: string, id: string, mark: string, at: PlanPoint, where: string) => {
+    const key = `${kind}|${where}|${Math.round(at.x / 50)}|${Math.round(at.y / 50)}`;
+    const first = seen.get(key);
+    if (!first) seen.set(key, { id, mark });
+    else
+      ends.push({
+        ...end(
+          'twin',
+          id,
+          `${mark} stands where ${first.mark} does`,
+          'One of the two bears everything, and the weight of both is counted.',
+          'Take one of them away.',
+        ),
+        key: `twin:${id}:${first.id}`.slice(0, 140),
+      });
+  };
+  for (const [id, { mark, at, base, top }] of columns) look('column', id, mark, at, `${base}|${top}`);
+  for (const [id, { mark, at, base, top }] of hangers) look('hanger', id, mark, at, `${base}|${top}`);
+  for (const [id, { mark, at, level }] of footings) look('pad', id, mark, at, level);
   return ends;
 }

@@ -210,6 +210,7 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
           ]}
         />
         {body.restraint === 'points' ? <PointsField item={item} /> : null}
+        <HingesField item={item} />
         <ReductionField item={item} />
       </section>
       <TextField label="Note" value={body.note} commit={(text) => set({ note: text }, 'note')} />
@@ -291,5 +292,40 @@ function RoundUp({ strip, commit }: { strip: Beam['strips'][number]; commit: (ch
       round up to {say(start)}
       {end === start ? '' : ` and ${say(end)}`}, the exact width on record
     </button>
+  );
+}
+
+/** Where the beam is released in bending: at an inner support the spans beside it become simple. */
+function HingesField({ item }: { item: Of<'beam'> }) {
+  const { patch, quietly } = useEdit();
+  const { body } = item;
+  const set = (hinges: number[]) => patch(item, { hinges }, `${body.mark}: hinges`);
+  return (
+    <div className="mt-2">
+      <h3 className="label">Hinges</h3>
+      {body.hinges.map((at, i) => (
+        <div key={i} className="grid grid-cols-[1fr_auto] items-end gap-2">
+          <QuantityField
+            label={`hinge ${i + 1}, at`}
+            kind="length"
+            value={at}
+            commit={(value) => set(body.hinges.map((old, j) => (j === i ? value : old)))}
+          />
+          <button
+            type="button"
+            className="text-[12px] text-soft hover:text-oxide"
+            onClick={() => quietly(set(body.hinges.filter((_, j) => j !== i)))}
+          >
+            Take away
+          </button>
+        </div>
+      ))}
+      <button type="button" className="btn-line" onClick={() => quietly(set([...body.hinges, planLength(body) / 2]))}>
+        Add a hinge
+      </button>
+      {body.hinges.length === 0 ? (
+        <p className="text-[12px] text-soft">Its ends turn freely; it runs through over inner supports.</p>
+      ) : null}
+    </div>
   );
 }
