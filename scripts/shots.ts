@@ -13,6 +13,8 @@ interface Shot {
   readonly dark?: boolean;
   /** Buttons to press first, by their text. */
   readonly press?: readonly string[];
+  /** What is there after that. */
+  readonly then?: string;
 }
 
 const EBBWICK = '/projects/ebbwick-sail-loft';
@@ -23,6 +25,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'projects', path: '/', wait: 'Ebbwick' },
   { name: 'brief', path: `${EBBWICK}/brief`, wait: 'Load build-ups' },
   { name: 'survey', path: `${EBBWICK}/survey?level=loft&item=TG1`, wait: 'Rests on' },
+  { name: 'model', path: `${EBBWICK}/survey?level=loft&item=TG1`, wait: 'Rests on', press: ['in space'], then: 'drag to turn' },
   { name: 'survey-slip', path: `${EBBWICK}/survey?level=slip&item=sheet-slip`, wait: 'Layers' },
   { name: 'survey-wall', path: `${EBBWICK}/survey?level=loft&item=W1`, wait: 'Point loads spread' },
   { name: 'descent', path: `${EBBWICK}/descent?item=TG1&level=loft`, wait: 'Failure ladder' },
@@ -65,7 +68,12 @@ main(async () => {
       );
       for (const button of shot.press ?? []) {
         await browser.clickText(button);
-        await browser.text('Lightest that carries', 'p');
+        const wanted = shot.then ?? 'Lightest that carries';
+        await browser.until(
+          () => browser.driver.executeScript<string>('return document.body.textContent'),
+          (text) => text.includes(wanted),
+          `${shot.name} never showed "${wanted}"`,
+        );
       }
       await browser.driver.executeAsyncScript(
         'const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(done)))',

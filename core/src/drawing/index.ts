@@ -15,6 +15,7 @@ export { sectionDrawing } from './sectionDrawing';
 export { footingDrawing } from './footingDrawing';
 export { fitView, planExtent, toPlan, toScreen, zoomed, type PlanView } from './planView';
 export { wallElevation, type WallElevationInput } from './wallElevation';
+export { modelOf, type Model, type ModelBox, type ModelFace } from './model';
 export { planDrawing, type PlanInput } from './plan';
 export { gather, gatheredRiver, type Gathering } from './gathered';
 export { riverDrawing, riverLayout, type RiverInput, type RiverNode } from './river';

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { planExtent, type Item, type PlanView } from '@plinth/core';
 import { useItems, useProject, useProjectState, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
@@ -9,6 +9,8 @@ import { copiedItem, makeItem, marksOf, newLoad, onLevel } from './make';
 import { MemberTable, TABLES, type TableKind } from './MemberTable';
 import { PlanBoard } from './PlanBoard';
 import { TableMenu, useScheduleReading } from './TableMenu';
+
+const ModelView = lazy(() => import('./ModelView'));
 
 const ADD: Record<TableKind, string> = {
   beam: 'Add a beam',
@@ -35,6 +37,7 @@ export function SurveyRoom() {
   const [tab, setTab] = useState<TableKind | 'level'>('beam');
   const [several, setSeveral] = useState<ReadonlySet<string>>(new Set());
   const [view, setView] = useState<PlanView | null>(null);
+  const [inSpace, setInSpace] = useState(false);
   const [above, setAbove] = useState(false);
   const [below, setBelow] = useState(false);
   const table: TableKind = tab === 'level' ? 'beam' : tab;
@@ -115,9 +118,23 @@ export function SurveyRoom() {
             ) : null}
           </fieldset>
           <CopyLevel from={shown} />
+          <button
+            type="button"
+            className="btn-line text-[12.5px] whitespace-nowrap"
+            aria-pressed={inSpace}
+            onClick={() => setInSpace(!inSpace)}
+          >
+            {inSpace ? 'plan' : 'in space'}
+          </button>
           <LayDrawing level={shown} centre={centre} laid={(id) => choose([id])} />
         </div>
-        <PlanBoard key={shown} level={shown} ghosts={ghosts} chosen={several} choose={choose} ownView={view} setView={setView} />
+        {inSpace ? (
+          <Suspense fallback={<p className="min-h-0 flex-[6] p-6 text-soft">Setting up the frame…</p>}>
+            <ModelView />
+          </Suspense>
+        ) : (
+          <PlanBoard key={shown} level={shown} ghosts={ghosts} chosen={several} choose={choose} ownView={view} setView={setView} />
+        )}
         <div className="flex items-center border-y border-rule px-4 py-1">
           <div className="flex min-w-0 flex-1 gap-1 overflow-x-auto" role="tablist" aria-label="Schedules">
             {TABS.map(({ kind, title }) => (
