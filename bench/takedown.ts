@@ -1,6 +1,6 @@
 import { setFlagsFromString } from 'node:v8';
 import { runInNewContext } from 'node:vm';
-import { assemble, tallowOf, tallowWharf, TakedownEngine, type Building, type Item, type LiftingRules } from '../core/src';
+import { Assembler, assemble, tallowOf, tallowWharf, TakedownEngine, type Building, type Item, type LiftingRules } from '../core/src';
 import { philosophyOf, STANDARDS } from '../core/src/standard';
 import { figure, median, type Figure } from './figure';
 
@@ -32,8 +32,9 @@ export function takedownFull(): Figure {
 /** The worst of three edits of a building that the engine holds: a column moved, a beam added, a layer changed. */
 export function takedownEdit(): Figure {
   const items = tallowWharf(tallowOf(10_000));
+  const assembler = new Assembler();
   const engine = new TakedownEngine(liftingOf(assemble(items)));
-  engine.run(assemble(items));
+  engine.run(assembler.assemble(items));
   const column = items.findIndex((item) => item.kind === 'column' && item.body.base === 'L20');
   const sample = items.find((item) => item.kind === 'beam' && item.id.startsWith('S-1-1-20'))!;
   const shop = items.findIndex((item) => item.id === 'shop');
@@ -66,7 +67,7 @@ export function takedownEdit(): Figure {
     const times = Array.from({ length: 11 }, (_, n) => {
       const changed = make(n + 1);
       const start = performance.now();
-      engine.run(assemble(changed));
+      engine.run(assembler.assemble(changed));
       return performance.now() - start;
     });
     return { name, time: median(times) };

@@ -1,6 +1,6 @@
-import { BadInput } from '../error';
 import type { BuildUp } from '../load';
-import type { Beam, Body, Brief, Column, ExtraLoad, Footing, Hanger, Item, ItemKind, Panel, PlanPoint, StripFooting, Wall } from './item';
+import { Assembler } from './assembler';
+import type { Beam, Body, Brief, Column, ExtraLoad, Footing, Hanger, Item, Panel, PlanPoint, StripFooting, Wall } from './item';
 
 export interface Named<B> {
   readonly id: string;
@@ -35,42 +35,7 @@ export interface Building {
  * @throws BadInput when there is no brief
  */
 export function assemble(items: readonly Item[]): Building {
-  const byKind = new Map<ItemKind, Item[]>();
-  for (const item of items) {
-    const list = byKind.get(item.kind);
-    if (list) list.push(item);
-    else byKind.set(item.kind, [item]);
-  }
-  const of = <K extends ItemKind>(kind: K) => (byKind.get(kind) ?? []) as unknown as { id: string; body: Body<K> }[];
-  const standing = <B extends { status: string }>(list: { id: string; body: B }[]) => {
-    const members = new Map<string, B>();
-    for (const { id, body } of list) if (body.status !== 'removed') members.set(id, body);
-    return members;
-  };
-  const brief = of('brief')[0]?.body;
-  if (!brief) throw new BadInput('the project has no brief');
-  const levels = [...of('level')].sort((a, b) => b.body.elevation - a.body.elevation);
-  const elevations = new Map(levels.map((level) => [level.id, level.body.elevation]));
-  return {
-    brief,
-    levels,
-    buildUps: new Map(of('buildUp').map((item) => [item.id, item.body])),
-    beams: standing(of('beam')),
-    columns: standing(of('column')),
-    hangers: standing(of('hanger')),
-    walls: standing(of('wall')),
-    footings: standing(of('footing')),
-    stripFootings: standing(of('stripFooting')),
-    panels: standing(of('panel')),
-    gridlines: of('gridline'),
-    drawings: of('drawing'),
-    measurements: of('measurement'),
-    notes: of('note'),
-    loads: of('load'),
-    removed: items.filter((item) => 'status' in item.body && item.body.status === 'removed'),
-    answers: new Map(of('answer').map((item) => [item.body.key, item.body])),
-    elevation: (level) => elevations.get(level) ?? 0,
-  };
+  return new Assembler().assemble(items);
 }
 
 export function planLength(line: { from: PlanPoint; to: PlanPoint }): number {

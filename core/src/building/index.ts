@@ -1,4 +1,5 @@
 export * from './item';
+export { Assembler } from './assembler';
 export { assemble, isOnLevel, levelNameOf, markOf, planLength, pointAlong, project, type Building, type Named } from './building';
 export { onPlan, scaleByRatio, scaledByPoints } from './drawingScale';
 export { measure, roundedUp, type Measured } from './measure';

@@ -1,4 +1,4 @@
-import { assemble, markOf, type Building, type Item } from '../building';
+import { Assembler, markOf, type Building, type Item } from '../building';
 import type { Sheet } from '../sheet';
 import { STANDARDS, philosophyOf, type Philosophy } from '../standard';
 import { TakedownEngine, withFoundSupports, type MemberLedger, type CaseBalance, type LooseEnd, type Takedown } from '../takedown';
@@ -41,6 +41,7 @@ interface Kept<D> {
  * Items are compared by identity of their bodies.
  */
 export class ProjectEngine {
+  private readonly assembler = new Assembler();
   private takedown: { readonly philosophy: Philosophy; readonly engine: TakedownEngine } | null = null;
   private basis: { readonly brief: unknown; readonly levels: string; readonly cases: string } = { brief: null, levels: '', cases: '' };
   private members = new Map<string, Kept<MemberDesign>>();
@@ -48,7 +49,7 @@ export class ProjectEngine {
 
   /** @throws BadInput when the project has no brief, or a philosophy that its family has not */
   run(items: readonly Item[]): ProjectResult {
-    const drawn = assemble(items);
+    const drawn = this.assembler.assemble(items);
     const philosophy = philosophyOf(STANDARDS[drawn.brief.family], drawn.brief.combinationRule);
     if (this.takedown?.philosophy !== philosophy) this.takedown = { philosophy, engine: new TakedownEngine(philosophy.rules.lifting) };
     const takedown = this.takedown.engine.run(drawn);

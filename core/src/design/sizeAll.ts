@@ -1,4 +1,4 @@
-import { assemble, type Item } from '../building';
+import { Assembler, type Item } from '../building';
 import { findSection } from '../section';
 import { philosophyOf, STANDARDS } from '../standard';
 import { TakedownEngine, withFoundSupports } from '../takedown';
@@ -36,7 +36,8 @@ const MOST_PASSES = 8;
  * touched. Yields each member before it is looked at, so that who runs it can show how far it is, and stop.
  */
 export function* sizeUnsized(items: readonly Item[]): Generator<SizingStep, SizedBuilding, void> {
-  const first = assemble(items);
+  const assembler = new Assembler();
+  const first = assembler.assemble(items);
   const engine = new TakedownEngine(philosophyOf(STANDARDS[first.brief.family], first.brief.combinationRule).rules.lifting);
   const open = new Set(
     items.flatMap((item) =>
@@ -55,9 +56,9 @@ export function* sizeUnsized(items: readonly Item[]): Generator<SizingStep, Size
     pass += 1;
     settled = true;
     let done = 0;
-    const order = engine.run(assemble(current)).order.filter((id) => open.has(id));
+    const order = engine.run(assembler.assemble(current)).order.filter((id) => open.has(id));
     for (const id of order) {
-      const drawn = assemble(current);
+      const drawn = assembler.assemble(current);
       const takedown = engine.run(drawn);
       const building = withFoundSupports(drawn, takedown);
       const { mark } = takedown.members.get(id)!;

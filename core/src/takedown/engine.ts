@@ -5,16 +5,16 @@ import type { Arrival, LooseEnd, MemberLedger, Takedown } from './ledger';
 import { liftedSupports } from './lifting';
 import { LooseEnds } from './looseEnd';
 import { elevationOf, updateNodes, type Node } from './node';
-import { calculationOrder, findLoops } from './order';
 import { calculate } from './outcome';
 import type { PanelSharing } from './panel/share';
 import { sharePanels, weighPanel, type PanelLanding, type PanelResult, type SharedPanel } from './panels';
-import { plumbOf } from './plumb';
+import { Plumb } from './plumb';
 import { primaryLoads, type Primary } from './primary';
+import { Route, type Stop } from './route';
 import { BookShelf } from './shelf';
 import { findSupports } from './support/find';
 import type { Bearer, FoundSupports, WallBearer } from './support/found';
-import { levelPlans, samePlan, type LevelPlan } from './support/levelPlan';
+import { LevelSorter, type LevelPlan } from './support/levelPlan';
 
 /** Combinations in which lifting of supports is judged; they come from the family. */
 export type LiftingRules = (cases: readonly LoadCase[]) => Combination[];
@@ -42,16 +42,6 @@ interface MemberState {
   readonly ledger: MemberLedger;
 }
 
-/** Who hands to whom, and the order that follows. */
-interface Route {
-  readonly graph: ReadonlyMap<string, readonly string[]>;
-  /** The members that hand to each, in the order of calculation. */
-  readonly givers: ReadonlyMap<string, readonly string[]>;
-  readonly order: readonly string[];
-  readonly loops: readonly (readonly string[])[];
-  readonly inLoop: ReadonlySet<string>;
-}
-
 const NONE: readonly never[] = [];
 
 /**
@@ -75,7 +65,11 @@ export class TakedownEngine {
   private levelBodies: readonly Building['levels'][number]['body'][] = [];
   private reach = 0;
   private buildUps: ReadonlyMap<string, unknown> = new Map();
-  private route: Route | null = null;
+  private route = new Route();
+  private routed = false;
+  private last: Building | null = null;
+  private sorter = new LevelSorter();
+  private plumb = new Plumb();
   private shelf = new BookShelf();
   /** Loose ends of members, and of those that lift, where there are any. */
   private ends = new Map<string, readonly LooseEnd[]>();
@@ -93,7 +87,7 @@ export class TakedownEngine {
     this.weighPanels(building, touched);
     this.readNodes(building);
     const loadEnds = this.placeLoads(building);
-    const { order, inLoop } = this.route!;
+    const { order, inLoop } = this.route;
     const fresh: string[] = [];
     for (const id of order) {
       if (!this.stale.has(id)) continue;
@@ -121,7 +115,11 @@ export class TakedownEngine {
     this.bearers = new Map();
     this.loads = new Map();
     this.areas = new Map();
-    this.route = null;
+    this.route = new Route();
+    this.routed = false;
+    this.last = null;
+    this.sorter = new LevelSorter();
+    this.plumb = new Plumb();
     this.shelf = new BookShelf();
     this.ends = new Map();
     this.lifting = new Map();
@@ -132,9 +130,9 @@ export class TakedownEngine {
     const { reach } = this;
     const next = new Map<string, LevelState>();
     const touched: { readonly state: LevelState; readonly old: LevelState | undefined }[] = [];
-    for (const plan of levelPlans(building)) {
+    for (const plan of this.sorter.sort(building)) {
       const old = this.levels.get(plan.id);
-      if (old && samePlan(old.plan, plan)) {
+      if (old?.plan === plan) {
         next.set(plan.id, old);
         continue;
       }
@@ -180,6 +178,7 @@ export class TakedownEngine {
     const changed = !sameAreas(areas, this.areas);
     this.areas = areas;
     for (const level of moved || changed ? this.levels.values() : touched) {
+      let weighedAny = touched.includes(level);
       for (const { id, body } of level.plan.panels) {
         const panel = level.shared.get(id)!;
         const buildUp = building.buildUps.get(body.buildUp);
@@ -190,8 +189,9 @@ export class TakedownEngine {
         this.panels.set(id, weighed);
         this.sharings.set(id, weighed.sharing);
         this.shelf.set(`panel ${id}`, weighed.book);
+        weighedAny = true;
       }
-      this.layPanels(level);
+      if (weighedAny) this.layPanels(level);
     }
     if (moved) for (const [id, { node }] of this.members) if (node.kind === 'beam' && node.body.strips.length > 0) this.stale.add(id);
   }
@@ -211,20 +211,61 @@ export class TakedownEngine {
 
   /** Members as they are now; a changed one is stale, and so are those that hand something to it. */
   private readNodes(building: Building): void {
-    const { changed, gone } = updateNodes(this.nodes, building);
-    let route = this.route === null || gone.length > 0;
+    const { route, stale } = this;
+    const { changed, gone } = updateNodes(this.nodes, building, this.last);
+    this.last = building;
+    const moved = new Set<string>();
     for (const [id, old] of changed) {
       const { mark, kind } = this.nodes.get(id)!;
-      this.stale.add(id);
-      for (const giver of this.route?.givers.get(id) ?? NONE) this.stale.add(giver);
-      if (old?.mark !== mark || old.kind !== kind) route = true;
+      stale.add(id);
+      for (const giver of route.givers.get(id) ?? NONE) stale.add(giver);
+      if (!old || old.mark !== mark || old.kind !== kind || elevationOf(building, old) !== elevationOf(building, this.nodes.get(id)!))
+        moved.add(id);
     }
     for (const id of gone) {
-      for (const giver of this.route?.givers.get(id) ?? NONE) this.stale.add(giver);
+      for (const giver of route.givers.get(id) ?? NONE) stale.add(giver);
       this.forget(id);
+      stale.delete(id);
     }
-    if (!route) for (const id of this.stale) if (!sameLists(this.route!.graph.get(id) ?? NONE, this.targetsOf(id))) route = true;
-    if (route) this.findRoute(building);
+    const stopOf = (id: string) => {
+      const node = this.nodes.get(id)!;
+      return { mark: node.mark, elevation: elevationOf(building, node), targets: this.targetsOf(id) };
+    };
+    for (const id of stale) if (this.nodes.has(id) && !sameLists(route.graph.get(id) ?? NONE, this.targetsOf(id))) moved.add(id);
+    if (this.routed && moved.size === 0 && gone.length === 0) return;
+    // those that were handed something before are calculated again
+    for (const id of moved) this.loosen(id);
+    const touched = this.routed && moved.size < 500 ? route.update(moved, gone, stopOf) : null;
+    if (touched) {
+      for (const id of touched) if (this.nodes.has(id)) stale.add(id);
+      return;
+    }
+    this.rebuildRoute(stopOf);
+  }
+
+  /** The route from nothing, with all that then is another than before stale. */
+  private rebuildRoute(stopOf: (id: string) => Stop): void {
+    const last = this.route;
+    const route = new Route();
+    route.rebuild(this.nodes.keys(), stopOf);
+    if (this.routed) {
+      for (const [id, targets] of route.graph) if (!sameLists(last.graph.get(id) ?? NONE, targets)) this.loosen(id);
+      for (const id of [...route.inLoop, ...last.inLoop]) if (route.inLoop.has(id) !== last.inLoop.has(id)) this.loosen(id);
+      // arrivals stand in the order of those that bring them: where that changed they are gathered again
+      for (const [target, list] of route.givers) if (!sameLists(last.givers.get(target) ?? NONE, list)) this.stale.add(target);
+    } else for (const id of route.graph.keys()) this.stale.add(id);
+    this.route = route;
+    this.routed = true;
+  }
+
+  /** A member that hands on otherwise is calculated again, with those that it handed to. */
+  private loosen(id: string): void {
+    this.stale.add(id);
+    for (const to of this.members.get(id)?.handedTo.keys() ?? NONE) this.stale.add(to);
+  }
+
+  private *plans(): Generator<LevelPlan> {
+    for (const { plan } of this.levels.values()) yield plan;
   }
 
   private forget(id: string): void {
@@ -240,45 +281,6 @@ export class TakedownEngine {
     const targets: string[] = [];
     for (const { by } of this.bearers.get(id) ?? NONE) if (by !== null && this.nodes.has(by) && !targets.includes(by)) targets.push(by);
     return targets;
-  }
-
-  /** Who hands to whom. Where that changed, those that were handed something before are calculated again. */
-  private findRoute(building: Building): void {
-    const { nodes } = this;
-    const last = this.route;
-    const graph = new Map<string, readonly string[]>();
-    const loose = (id: string) => {
-      this.stale.add(id);
-      for (const to of this.members.get(id)?.handedTo.keys() ?? NONE) this.stale.add(to);
-    };
-    for (const id of nodes.keys()) {
-      const targets = this.targetsOf(id);
-      const old = last?.graph.get(id);
-      if (old && sameLists(old, targets)) graph.set(id, old);
-      else {
-        graph.set(id, targets);
-        loose(id);
-      }
-    }
-    const loops = findLoops(graph);
-    const inLoop = new Set(loops.flat());
-    for (const id of [...inLoop, ...(last?.inLoop ?? NONE)]) if (inLoop.has(id) !== (last?.inLoop.has(id) ?? false)) loose(id);
-    const order = calculationOrder(
-      graph,
-      inLoop,
-      (id) => elevationOf(building, nodes.get(id)!),
-      (id) => nodes.get(id)!.mark,
-    );
-    const givers = new Map<string, string[]>();
-    for (const id of order)
-      for (const target of graph.get(id)!) {
-        const list = givers.get(target);
-        if (list) list.push(id);
-        else givers.set(target, [id]);
-      }
-    // arrivals stand in the order of those that bring them: where that changed they are gathered again
-    if (last) for (const [target, list] of givers) if (!sameLists(last.givers.get(target) ?? NONE, list)) this.stale.add(target);
-    this.route = { graph, givers, order, loops, inLoop };
   }
 
   /** Extra loads by the member that they act on. @returns loose ends of those that act on nothing */
@@ -323,7 +325,7 @@ export class TakedownEngine {
 
   private calculate(building: Building, id: string, inLoop: boolean): void {
     const node = this.nodes.get(id)!;
-    const route = this.route!;
+    const { route } = this;
     const old = this.members.get(id);
     const loads = this.loads.get(id) ?? NONE;
     const panels = this.landingsOn(node);
@@ -366,7 +368,7 @@ export class TakedownEngine {
   }
 
   private summary(building: Building, loadEnds: readonly LooseEnd[], fresh: readonly string[]): Takedown {
-    const { order, loops } = this.route!;
+    const { order, loops } = this.route;
     const { ledgers, sharings: panels, bearers } = this;
     const balance = this.shelf.cases();
     const cases = balance.map((line) => line.loadCase);
@@ -378,9 +380,18 @@ export class TakedownEngine {
     for (const { supports } of this.levels.values()) note(supports.doubts.map(doubtEnd));
     for (const panel of this.panels.values()) if (panel.looseEnds.length > 0) note(panel.looseEnds);
     for (const loop of loops) looseEnds.push(this.loopEnd(loop));
-    if (this.ends.size > 0) for (const id of order) note(this.ends.get(id));
-    if (this.lifting.size > 0) for (const id of order) note(this.lifting.get(id));
-    return { cases, members: ledgers, order, looseEnds, balance, plumb: plumbOf(building, ledgers), bearers, panels };
+    for (const id of this.route.sorted(this.ends.keys())) note(this.ends.get(id));
+    for (const id of this.route.sorted(this.lifting.keys())) note(this.lifting.get(id));
+    return {
+      cases,
+      members: ledgers,
+      order,
+      looseEnds,
+      balance,
+      plumb: this.plumb.read(building, this.plans(), ledgers, fresh),
+      bearers,
+      panels,
+    };
   }
 
   /** Judges lifting of the members just calculated, or of all when there are other combinations. */

@@ -23,16 +23,21 @@ export type NodeKind = MemberLedger['kind'];
 
 /**
  * Brings nodes up to the members of a building, in place; those whose body has not changed stay the very same.
+ * @param before the building that they stand for now; null: none
  * @returns what changed: new and changed members with what they were before, and those that are gone
  */
 export function updateNodes(
   nodes: Map<string, Node>,
   building: Building,
+  before: Building | null,
 ): { changed: [id: string, before: Node | undefined][]; gone: string[] } {
   const changed: [string, Node | undefined][] = [];
   let count = 0;
-  const take = <K extends NodeKind>(kind: K, members: ReadonlyMap<string, Extract<Node, { kind: K }>['body']>) => {
+  let same = true;
+  const take = <K extends NodeKind>(kind: K, part: keyof Building, members: ReadonlyMap<string, Extract<Node, { kind: K }>['body']>) => {
     count += members.size;
+    if (before && before[part] === members) return;
+    same = false;
     for (const [id, body] of members) {
       const old = nodes.get(id);
       if (old && old.body === body) continue;
@@ -42,12 +47,13 @@ export function updateNodes(
     }
   };
   const { beams, columns, walls, hangers, footings, stripFootings } = building;
-  take('beam', beams);
-  take('column', columns);
-  take('wall', walls);
-  take('hanger', hangers);
-  take('footing', footings);
-  take('stripFooting', stripFootings);
+  take('beam', 'beams', beams);
+  take('column', 'columns', columns);
+  take('wall', 'walls', walls);
+  take('hanger', 'hangers', hangers);
+  take('footing', 'footings', footings);
+  take('stripFooting', 'stripFootings', stripFootings);
+  if (same) return { changed, gone: [] };
   const gone: string[] = [];
   if (nodes.size !== count)
     for (const id of nodes.keys())

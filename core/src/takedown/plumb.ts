@@ -1,30 +1,50 @@
 import type { Building } from '../building';
 import { addInto, type MemberLedger, type PlumbLevel } from './ledger';
+import type { LevelPlan } from './support/levelPlan';
 
-/** Force through a cut just below each level, case by case; a hanger pulls on what is above the cut and is counted against it. */
-export function plumbOf(building: Building, ledgers: ReadonlyMap<string, MemberLedger>): PlumbLevel[] {
-  const { levels, columns, walls, hangers, footings, stripFootings, elevation } = building;
-  const cuts = levels.map(({ id, body }) => ({
-    level: id,
-    name: body.name,
-    elevation: body.elevation,
-    byCase: {} as Record<string, number>,
-  }));
-  const rank = new Map(levels.map(({ id }, i) => [id, i]));
-  /** Adds a member to every cut from that of its top down to above its base. */
-  const through = (id: string, member: { readonly base: string; readonly top: string }, sign: number) => {
-    const sum = ledgers.get(id)?.sum;
-    const base = elevation(member.base);
-    if (sum)
-      for (let i = rank.get(member.top) ?? cuts.length; i < cuts.length && cuts[i]!.elevation > base; i += 1)
-        addInto(cuts[i]!.byCase, sum, sign);
-  };
-  for (const members of [columns, walls]) for (const [id, member] of members) through(id, member, 1);
-  for (const [id, hanger] of hangers) through(id, hanger, -1);
-  for (const members of [footings, stripFootings])
-    for (const [id, { level }] of members) {
-      const sum = ledgers.get(id)?.sum;
-      if (sum) for (let i = rank.get(level) ?? cuts.length; i < cuts.length; i += 1) addInto(cuts[i]!.byCase, sum);
+/**
+ * Force through a cut just below each level, case by case; a hanger pulls on what is above the cut and is counted against it. A level is
+ * added up again only when something that its cut goes through was calculated, came or went.
+ */
+export class Plumb {
+  private readonly kept = new Map<string, { readonly plan: LevelPlan; readonly byCase: Readonly<Record<string, number>> }>();
+
+  /** @param fresh members that were calculated since the last time */
+  read(building: Building, plans: Iterable<LevelPlan>, ledgers: ReadonlyMap<string, MemberLedger>, fresh: readonly string[]): PlumbLevel[] {
+    const { levels, columns, walls, hangers, elevation } = building;
+    const stale = new Set<string>();
+    const rank = new Map(levels.map(({ id }, i) => [id, i]));
+    for (const id of fresh) {
+      const post = columns.get(id) ?? walls.get(id);
+      if (post) for (let i = rank.get(post.top) ?? Infinity; i < (rank.get(post.base) ?? 0); i += 1) stale.add(levels[i]!.id);
     }
-  return cuts;
+    const planOf = new Map([...plans].map((plan) => [plan.id, plan]));
+    // what stands on the ground above a cut goes through it too
+    const above: Record<string, number> = {};
+    return levels.map(({ id, body }) => {
+      const plan = planOf.get(id)!;
+      let posts = this.kept.get(id);
+      if (!posts || posts.plan !== plan || stale.has(id)) {
+        const byCase: Record<string, number> = {};
+        for (const list of [plan.columnsBelow, plan.wallsBelow])
+          for (const entry of list) {
+            const sum = ledgers.get(entry.id)?.sum;
+            if (sum) addInto(byCase, sum);
+          }
+        this.kept.set(id, (posts = { plan, byCase }));
+      }
+      for (const list of [plan.footings, plan.stripFootings])
+        for (const entry of list) {
+          const sum = ledgers.get(entry.id)?.sum;
+          if (sum) addInto(above, sum);
+        }
+      const byCase = { ...posts.byCase };
+      addInto(byCase, above);
+      for (const [hangerId, hanger] of hangers) {
+        const sum = ledgers.get(hangerId)?.sum;
+        if (sum && elevation(hanger.top) >= body.elevation && elevation(hanger.base) < body.elevation) addInto(byCase, sum, -1);
+      }
+      return { level: id, name: body.name, elevation: body.elevation, byCase };
+    });
+  }
 }

@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import { assemble, PlinthError, readItem, withFoundSupports, type Building, type Change, type Item } from '@plinth/core';
+import { Assembler, PlinthError, readItem, withFoundSupports, type Building, type Change, type Item } from '@plinth/core';
 import type { ApiItem, CommandReply, ProjectSnapshot } from '@plinth/api';
 import { api, ServerError } from './api';
 import type { Computed, ComputedChange, Delta, Engine } from './engine.worker';
@@ -37,6 +37,7 @@ export class ProjectStore {
   /** Bodies that the worker holds, and what it has made of them. */
   private readonly given = new Map<string, unknown>();
   private held: Computed | null = null;
+  private readonly assembler = new Assembler();
   private again = false;
   private unsent = 0;
 
@@ -133,7 +134,7 @@ export class ProjectStore {
         }
         this.held = merged(this.held, reply);
         if (this.again) continue;
-        const building = withFoundSupports(assemble([...items.values()] as unknown as Item[]), this.held.takedown);
+        const building = withFoundSupports(this.assembler.assemble([...items.values()] as unknown as Item[]), this.held.takedown);
         this.set({ failed: null, computed: this.held, building });
       } while (this.again);
     } finally {

@@ -32,49 +32,145 @@ export interface LevelPlan {
   readonly panels: readonly OnPoint<Panel>[];
 }
 
-type Mutable<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer E)[] ? E[] : T[K] };
+type ListName = Exclude<keyof LevelPlan, 'id' | 'elevation'>;
+type Lists = Map<string, object[]>;
 
-/** Sorts the building into its levels, each with what bears or is borne there. Levels come from the top down. */
-export function levelPlans(building: Building): LevelPlan[] {
-  const plans = new Map<string, Mutable<LevelPlan>>();
-  for (const { id, body } of building.levels)
-    plans.set(id, {
-      id,
-      elevation: body.elevation,
-      beams: [],
-      wallsBelow: [],
-      columnsBelow: [],
-      wallsAbove: [],
-      columnsAbove: [],
-      hangersBelow: [],
-      hangersAbove: [],
-      footings: [],
-      stripFootings: [],
-      panels: [],
-    });
-  const rank = new Map(building.levels.map(({ id }, i) => [id, i]));
-  for (const [id, body] of building.beams) plans.get(body.level)?.beams.push(onLine(id, body));
-  for (const [id, body] of building.columns) {
-    const entry = onPoint(id, body);
-    plans.get(body.base)?.columnsAbove.push(entry);
-    for (let i = rank.get(body.top) ?? Infinity; i < (rank.get(body.base) ?? 0); i += 1)
-      plans.get(building.levels[i]!.id)!.columnsBelow.push(entry);
+/** Which lists of a level each kind of member fills. */
+const LISTS_OF: Record<MemberPart, readonly ListName[]> = {
+  beams: ['beams'],
+  walls: ['wallsBelow', 'wallsAbove'],
+  columns: ['columnsBelow', 'columnsAbove'],
+  hangers: ['hangersBelow', 'hangersAbove'],
+  footings: ['footings'],
+  stripFootings: ['stripFootings'],
+  panels: ['panels'],
+};
+type MemberPart = 'beams' | 'walls' | 'columns' | 'hangers' | 'footings' | 'stripFootings' | 'panels';
+const PARTS = Object.keys(LISTS_OF) as MemberPart[];
+const EMPTY: readonly never[] = [];
+
+/**
+ * Sorts the building into its levels, each with what bears or is borne there; levels come from the top down. Kinds of which the building
+ * still has the very same map are not sorted again, and a level on which nothing changed stays the very same plan.
+ */
+export class LevelSorter {
+  private maps = new Map<MemberPart, ReadonlyMap<string, Member>>();
+  private lists = new Map<ListName, Lists>();
+  private plans = new Map<string, LevelPlan>();
+
+  sort(building: Building): LevelPlan[] {
+    const changed = new Set<ListName>();
+    for (const part of PARTS) {
+      const before = this.maps.get(part);
+      if (before === building[part]) continue;
+      this.maps.set(part, building[part]);
+      const levels = before ? changedLevels(building, before, building[part]) : null;
+      const now = sortPart(building, part, levels);
+      for (const name of LISTS_OF[part]) {
+        changed.add(name);
+        const old = this.lists.get(name);
+        const next = now.get(name) ?? new Map<string, object[]>();
+        // levels that were not sorted again keep their lists
+        if (old && levels) for (const [level, list] of old) if (!levels.has(level)) next.set(level, list);
+        this.lists.set(name, next);
+      }
+    }
+    const plans = new Map<string, LevelPlan>();
+    for (const { id, body } of building.levels) {
+      const old = this.plans.get(id);
+      const at = (name: ListName) => (this.lists.get(name)?.get(id) ?? EMPTY) as readonly object[];
+      const same =
+        old?.elevation === body.elevation && [...changed].every((name) => old[name] === at(name) || sameList(old[name], at(name)));
+      plans.set(
+        id,
+        same
+          ? old
+          : ({ id, elevation: body.elevation, ...Object.fromEntries(LISTS.map((name) => [name, at(name)])) } as unknown as LevelPlan),
+      );
+    }
+    this.plans = plans;
+    return [...plans.values()];
   }
-  for (const [id, body] of building.walls) {
-    const entry = onLine(id, body);
-    plans.get(body.base)?.wallsAbove.push(entry);
-    for (let i = rank.get(body.top) ?? Infinity; i < (rank.get(body.base) ?? 0); i += 1)
-      plans.get(building.levels[i]!.id)!.wallsBelow.push(entry);
+}
+
+type Member = { readonly level: string } | { readonly base: string; readonly top: string };
+
+/** Levels on which members of a kind were changed, came or went. */
+function changedLevels({ levels }: Building, before: ReadonlyMap<string, Member>, after: ReadonlyMap<string, Member>): Set<string> {
+  const found = new Set<string>();
+  const rank = new Map(levels.map(({ id }, i) => [id, i]));
+  const note = (member: Member) => {
+    if ('level' in member) {
+      found.add(member.level);
+      return;
+    }
+    const [from, to] = [rank.get(member.top) ?? 0, rank.get(member.base) ?? levels.length - 1];
+    for (let i = Math.min(from, to); i <= Math.max(from, to); i += 1) found.add(levels[i]!.id);
+  };
+  let kept = 0;
+  for (const [id, member] of after) {
+    const old = before.get(id);
+    if (old !== undefined) kept += 1;
+    if (old === member) continue;
+    note(member);
+    if (old) note(old);
   }
-  for (const [id, body] of building.hangers) {
-    const entry = onPoint(id, body);
-    plans.get(body.base)?.hangersBelow.push(entry);
-    plans.get(body.top)?.hangersAbove.push(entry);
+  if (kept !== before.size) for (const [id, member] of before) if (!after.has(id)) note(member);
+  return found;
+}
+
+/** The members of one kind by list and level. @param only levels that are sorted; null: all */
+function sortPart({ levels, ...building }: Building, part: MemberPart, only: ReadonlySet<string> | null): Map<ListName, Lists> {
+  const found = new Map<ListName, Lists>();
+  const add = (name: ListName, level: string, entry: object) => {
+    if (only && !only.has(level)) return;
+    let lists = found.get(name);
+    if (!lists) found.set(name, (lists = new Map()));
+    const list = lists.get(level);
+    if (list) list.push(entry);
+    else lists.set(level, [entry]);
+  };
+  const rank = new Map(levels.map(({ id }, i) => [id, i]));
+  /** Every level from that of a member's top down to above its base. */
+  const below = (name: ListName, { base, top }: { base: string; top: string }, entry: object) => {
+    for (let i = rank.get(top) ?? Infinity; i < (rank.get(base) ?? 0); i += 1) add(name, levels[i]!.id, entry);
+  };
+  switch (part) {
+    case 'beams':
+      for (const [id, body] of building.beams) if (!only || only.has(body.level)) add('beams', body.level, onLine(id, body));
+      break;
+    case 'columns':
+      for (const [id, body] of building.columns) {
+        const entry = onPoint(id, body);
+        add('columnsAbove', body.base, entry);
+        below('columnsBelow', body, entry);
+      }
+      break;
+    case 'walls':
+      for (const [id, body] of building.walls) {
+        const entry = onLine(id, body);
+        add('wallsAbove', body.base, entry);
+        below('wallsBelow', body, entry);
+      }
+      break;
+    case 'hangers':
+      for (const [id, body] of building.hangers) {
+        const entry = onPoint(id, body);
+        add('hangersBelow', body.base, entry);
+        add('hangersAbove', body.top, entry);
+      }
+      break;
+    case 'footings':
+      for (const [id, body] of building.footings) add('footings', body.level, onPoint(id, body));
+      break;
+    case 'stripFootings':
+      for (const [id, body] of building.stripFootings) add('stripFootings', body.level, onLine(id, body));
+      break;
+    case 'panels':
+      for (const [id, body] of building.panels) if (!only || only.has(body.level)) add('panels', body.level, onPoint(id, body));
+      break;
   }
-  for (const [id, body] of building.footings) plans.get(body.level)?.footings.push(onPoint(id, body));
-  for (const [id, body] of building.stripFootings) plans.get(body.level)?.stripFootings.push(onLine(id, body));
-  for (const [id, body] of building.panels) plans.get(body.level)?.panels.push(onPoint(id, body));
-  return [...plans.values()];
+  return found;
 }
 
 const entries = new WeakMap<object, OnPoint<object>>();
@@ -90,11 +186,6 @@ function onLine<B extends { readonly from: PlanPoint; readonly to: PlanPoint }>(
   let entry = entries.get(body);
   if (entry?.id !== id) entries.set(body, (entry = { id, body, line: segment(body) } as OnPoint<object>));
   return entry as OnLine<B>;
-}
-
-/** True when two plans of a level hold the very same items, so that whatever was found on one holds for the other. */
-export function samePlan(a: LevelPlan, b: LevelPlan): boolean {
-  return a.elevation === b.elevation && LISTS.every((list) => sameList(a[list], b[list]));
 }
 
 const LISTS = [
