@@ -1,4 +1,4 @@
-import type { Beam, Building, ExtraLoad, Named } from '../building';
+import type { Building, ExtraLoad, Named } from '../building';
 import type { Combination, LoadCase } from '../load';
 import { doubtEnd } from './doubts';
 import type { Arrival, LooseEnd, MemberLedger, Takedown } from './ledger';
@@ -11,9 +11,10 @@ import { sharePanels, weighPanel, type PanelLanding, type PanelResult, type Shar
 import { Plumb } from './plumb';
 import { primaryLoads, type Primary } from './primary';
 import { Route, type Stop } from './route';
+import { areaLoadsOf, sameAreas, sameBearing, sameLists, sameLoads, sameMaps, type Bearers } from './same';
 import { BookShelf } from './shelf';
 import { findSupports } from './support/find';
-import type { Bearer, FoundSupports, WallBearer } from './support/found';
+import type { FoundSupports } from './support/found';
 import { LevelSorter, type LevelPlan } from './support/levelPlan';
 
 /** Combinations in which lifting of supports is judged; they come from the family. */
@@ -28,8 +29,6 @@ interface LevelState {
   /** What its panels put on each member. */
   landings: ReadonlyMap<string, readonly PanelLanding[]>;
 }
-
-type Bearers = readonly (Bearer | WallBearer)[];
 
 /** A member as it was last calculated, with what it had from elsewhere. */
 interface MemberState {
@@ -426,24 +425,6 @@ export function takeDown(building: Building, lifting: LiftingRules): Takedown {
   return new TakedownEngine(lifting).run(building);
 }
 
-/** The building with the supports that were found standing where the named ones stood: what design and drawings read. */
-export function withFoundSupports(building: Building, takedown: Pick<Takedown, 'bearers'>): Building {
-  const beams = new Map<string, Beam>();
-  for (const [id, beam] of building.beams)
-    beams.set(id, beam.supportsFound ? placed(beam, (takedown.bearers.get(id) ?? []) as readonly Bearer[]) : beam);
-  return { ...building, beams };
-}
-
-const placedBeams = new WeakMap<Beam, { bearers: readonly Bearer[]; beam: Beam }>();
-
-function placed(beam: Beam, bearers: readonly Bearer[]): Beam {
-  const known = placedBeams.get(beam);
-  if (known && sameBearing(known.bearers, bearers)) return known.beam;
-  const made = { ...beam, supports: bearers.map(({ at, by, holdsDown }) => ({ at, by, holdsDown })) };
-  placedBeams.set(beam, { bearers, beam: made });
-  return made;
-}
-
 const CAN_LIFT: ReadonlySet<MemberLedger['kind']> = new Set(['beam', 'footing', 'stripFooting']);
 
 function bearingIds({ beams, posts, walls }: FoundSupports): string[] {
@@ -452,54 +433,4 @@ function bearingIds({ beams, posts, walls }: FoundSupports): string[] {
 
 function storeyOf(building: Building, { body }: Node): number {
   return 'base' in body ? Math.abs(building.elevation(body.top) - building.elevation(body.base)) : 0;
-}
-
-function sameLists<T>(a: readonly T[], b: readonly T[]): boolean {
-  if (a === b) return true;
-  if (a.length !== b.length) return false;
-  for (let i = 0; i < a.length; i += 1) if (a[i] !== b[i]) return false;
-  return true;
-}
-
-/** Extra loads on parts of panels, by panel. */
-function areaLoadsOf({ loads }: Building): Map<string, readonly Named<ExtraLoad>[]> {
-  const byPanel = new Map<string, Named<ExtraLoad>[]>();
-  for (const load of loads) {
-    if (load.body.type !== 'area') continue;
-    const list = byPanel.get(load.body.on);
-    if (list) list.push(load);
-    else byPanel.set(load.body.on, [load]);
-  }
-  return byPanel;
-}
-
-function sameAreas(a: ReadonlyMap<string, readonly Named<ExtraLoad>[]>, b: ReadonlyMap<string, readonly Named<ExtraLoad>[]>): boolean {
-  if (a.size !== b.size) return false;
-  for (const [id, list] of a) if (!sameLoads(list, b.get(id) ?? NONE)) return false;
-  return true;
-}
-
-function sameLoads(a: readonly Named<ExtraLoad>[], b: readonly Named<ExtraLoad>[]): boolean {
-  return a.length === b.length && a.every((load, i) => load.body === b[i]!.body && load.id === b[i]!.id);
-}
-
-function sameBearing(a: Bearers, b: Bearers): boolean {
-  if (a.length !== b.length) return false;
-  for (let i = 0; i < a.length; i += 1) {
-    const [one, two] = [a[i]!, b[i]!];
-    if (one.by !== two.by || one.rule !== two.rule) return false;
-    if (
-      'at' in one
-        ? !('at' in two) || one.at !== two.at || one.holdsDown !== two.holdsDown
-        : !('from' in two) || one.from !== two.from || one.to !== two.to
-    )
-      return false;
-  }
-  return true;
-}
-
-function sameMaps(a: ReadonlyMap<string, unknown>, b: ReadonlyMap<string, unknown>): boolean {
-  if (a.size !== b.size) return false;
-  for (const [id, value] of a) if (b.get(id) !== value) return false;
-  return true;
 }

@@ -1,4 +1,5 @@
-export { takeDown, TakedownEngine, withFoundSupports, type LiftingRules } from './engine';
+export { takeDown, TakedownEngine, type LiftingRules } from './engine';
+export { withFoundSupports } from './foundSupports';
 export { REACH } from './outcome';
 export { heaviestOnGround, onlyMembers, pathOf } from './path';
 export { NAMED, type Bearer, type WallBearer } from './support/found';

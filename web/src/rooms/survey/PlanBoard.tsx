@@ -1,18 +1,14 @@
 import { useEffect, useMemo, useRef, useState, type PointerEvent, type WheelEvent } from 'react';
 import {
-  contains,
   fitView,
   formatQuantity,
-  isOnLevel,
   markOf,
   parseQuantity,
   planDrawing,
-  regionOf,
   scaledByPoints,
   toPlan,
   toScreen,
   zoomed,
-  type Item,
   type PlanPoint,
   type PlanView,
 } from '@plinth/core';
@@ -21,8 +17,9 @@ import { DrawingView } from '../../parts/DrawingView';
 import { SaveSvg } from '../../parts/SaveSvg';
 import { useSize } from '../../parts/useSize';
 import { useProject, useProjectState, useView } from '../../project/context';
-import { freshId, nextMark, useEdit } from '../../project/useEdit';
-import { makeItem, memberNear, movedItem, newLoad, splitAcross } from './make';
+import { useEdit } from '../../project/useEdit';
+import { isLine, measured, selectedLines } from './boardGeometry';
+import { useBoardEdits } from './useBoardEdits';
 import { Overlay, type Rubber } from './Overlay';
 import { segmentsOf, useOpened } from './drawings';
 import { Underlay } from './Underlay';
@@ -61,7 +58,7 @@ export function PlanBoard({
   const { building, computed, units } = useProject();
   const { items } = useProjectState();
   const { selected } = useView();
-  const { put, remove, quietly } = useEdit();
+  const { put, quietly } = useEdit();
   const { ref, width, height } = useSize<HTMLDivElement>(788, 380);
   const [tool, setTool] = useState<SurveyTool>(TOOLS[0]!);
   const [points, setPoints] = useState<readonly PlanPoint[]>([]);
@@ -97,6 +94,8 @@ export function PlanBoard({
     [building, level, selected, chosen, transfers, width, height, view, ghosts, drawings.length],
   );
 
+  const edits = useBoardEdits({ level, drawings, chosen, choose, reach: CATCH / view.scale });
+
   const place = (event: { clientX: number; clientY: number }): [number, number] => {
     const frame = ref.current!.getBoundingClientRect();
     return [event.clientX - frame.left, event.clientY - frame.top];
@@ -115,21 +114,13 @@ export function PlanBoard({
     setPoints([]);
     setTyped(null);
     if (tool.id === 'measure') return;
-    if (tool.id === 'opening') return addOpening(done);
-    if (tool.id === 'areaLoad') return addAreaLoad(done);
-    if (tool.id === 'note') return addNote(done[0]!);
-    if (tool.id === 'split') return split(done[0]!, done[1]!);
+    if (tool.id === 'opening') return edits.addOpening(done);
+    if (tool.id === 'areaLoad') return edits.addAreaLoad(done);
+    if (tool.id === 'note') return edits.addNote(done[0]!);
+    if (tool.id === 'split') return edits.split(done[0]!, done[1]!, () => setTool(TOOLS[0]!));
     if (tool.id === 'scale') return beginScaling(done[0]!, done[1]!);
     if (tool.id === 'select') return;
-    const kind = tool.id === 'rectangle' ? 'panel' : tool.id;
-    const corners = tool.id === 'rectangle' ? rectangle(done[0]!, done[1]!) : done;
-    if (kind === 'panel' && building.buildUps.size === 0) {
-      toast.error('A panel needs a load build-up: write one in Brief.');
-      return;
-    }
-    const item = makeItem(building, kind, level, corners);
-    const name = 'mark' in item.body ? item.body.mark : 'label' in item.body ? item.body.label : '';
-    quietly(put([item], `${name} drawn`).then(() => choose([item.id])));
+    edits.draw(tool.id, done);
   };
 
   /** The drawing to be scaled: the one that is selected, or the only one. */
@@ -158,91 +149,6 @@ export function PlanBoard({
     } catch (error) {
       toast.error((error as Error).message);
     }
-  };
-
-  /** The panel of this level inside which a rectangle lies. */
-  const panelAround = (corners: readonly PlanPoint[]) =>
-    [...building.panels].find(([, panel]) => panel.level === level && corners.every((c) => contains(panel.outline, inward(c, corners))));
-
-  const addAreaLoad = (done: readonly PlanPoint[]) => {
-    const outline = rectangle(done[0]!, done[1]!);
-    const hit = panelAround(outline);
-    if (!hit) {
-      toast.error('An area load lies inside a panel of this level: none was found there.');
-      return;
-    }
-    const item = newLoad(building, hit[0]);
-    if (item?.kind !== 'load') return;
-    const load: Item = { ...item, body: { ...item.body, label: 'area load', type: 'area', outline } };
-    quietly(put([load], `Area load on ${hit[1].mark}`).then(() => choose([load.id])));
-  };
-
-  /** The member under the place of a note is what it is about. */
-  const addNote = (at: PlanPoint) => {
-    const near = memberNear(building, level, at, CATCH / view.scale);
-    const note: Item = { id: freshId('note'), kind: 'note', body: { text: 'note', level, at, on: near } };
-    quietly(put([note], near ? `Note pinned to ${markOf(building, near)}` : 'Note pinned').then(() => choose([note.id])));
-  };
-
-  const split = (from: PlanPoint, to: PlanPoint) => {
-    const chosenOnes = chosenItems();
-    const all = () =>
-      [...items.values()]
-        .map(({ id, kind, body }) => ({ id, kind, body }) as Item)
-        .filter(
-          (item) =>
-            item.kind !== 'gridline' && isOnLevel(building, item.body, level) && !('status' in item.body && item.body.status === 'removed'),
-        );
-    try {
-      const pieces = splitAcross(building, chosenOnes.length > 0 ? chosenOnes : all(), { from, to });
-      if (pieces.length === 0) toast.error('The line crosses nothing that can be split.');
-      else
-        quietly(
-          put(pieces, `Split along a line: ${pieces.filter((piece) => piece.kind !== 'load').length} pieces`).then(() =>
-            setTool(TOOLS[0]!),
-          ),
-        );
-    } catch (error) {
-      toast.error((error as Error).message);
-    }
-  };
-
-  const keepMeasurement = () => {
-    const first = points[0]!;
-    const closed = points.length > 3 && Math.hypot(first.x - points.at(-1)!.x, first.y - points.at(-1)!.y) < 1;
-    const drawing = drawings.length === 1 ? drawings[0] : drawings.find(({ id }) => id === selected);
-    const names = building.measurements.map(({ body }) => body.name);
-    const item: Item = {
-      id: freshId('measurement'),
-      kind: 'measurement',
-      body: {
-        name: nextMark('M', names),
-        level,
-        points: closed ? points.slice(0, -1) : [...points],
-        closed,
-        source: drawing ? `${drawing.body.name} (${drawing.body.scaleSource})`.slice(0, 200) : '',
-        pitch: 0,
-        note: '',
-      },
-    };
-    setPoints([]);
-    quietly(put([item], `Measurement ${item.body.name} kept`).then(() => choose([item.id])));
-  };
-
-  const addOpening = (done: readonly PlanPoint[]) => {
-    const corners = rectangle(done[0]!, done[1]!);
-    const hit = panelAround(corners);
-    if (!hit) {
-      toast.error('An opening lies inside a panel of this level: none was found there.');
-      return;
-    }
-    const [id, panel] = hit;
-    quietly(
-      put(
-        [{ id, kind: 'panel', body: { ...panel, openings: [...panel.openings, { label: '', outline: corners }] } }],
-        `Opening in ${panel.mark}`,
-      ).then(() => choose([id])),
-    );
   };
 
   const add = (point: PlanPoint) => {
@@ -339,70 +245,23 @@ export function PlanBoard({
     }
   };
 
+  const isInBox =
+    ([x1, y1, x2, y2]: readonly [number, number, number, number]) =>
+    (p: PlanPoint) => {
+      const [x, y] = toScreen(view, width, height, p);
+      return x >= Math.min(x1, x2) && x <= Math.max(x1, x2) && y >= Math.min(y1, y2) && y <= Math.max(y1, y2);
+    };
+
   const up = () => {
     const held = drag.current;
     drag.current = null;
     if (held?.kind === 'box') {
-      if (held.moved && box) choose(inBox(box));
+      if (held.moved && box) choose(edits.allInside(isInBox(box)));
       else choose([]);
       setBox(null);
-    } else if (held?.moved && offset && (held.kind === 'move' || held.kind === 'end')) moveChosen(held, offset);
+    } else if (held?.moved && offset && (held.kind === 'move' || held.kind === 'end'))
+      edits.moveChosen(held.kind === 'end' ? held.end! : null, offset);
     setOffset(null);
-  };
-
-  const chosenItems = (): Item[] => {
-    const ids = chosen.size > 0 ? [...chosen] : selected ? [selected] : [];
-    return ids.flatMap((id) => {
-      const stored = items.get(id);
-      return stored ? [{ id, kind: stored.kind, body: stored.body } as Item] : [];
-    });
-  };
-
-  const moveChosen = (held: Drag, [dx, dy]: readonly [number, number]) => {
-    const list = chosenItems();
-    if (held.kind === 'end') {
-      const item = list[0];
-      if (!item || !isLine(item.body)) return;
-      const { x, y } = item.body[held.end!];
-      const body = { ...item.body, [held.end!]: { x: x + dx, y: y + dy } };
-      quietly(put([{ ...item, body } as Item], `${nameOf(item)}: end moved`));
-    } else if (list.length > 0)
-      quietly(
-        put(
-          list.map((item) => movedItem(item, dx, dy)),
-          list.length === 1 ? `${nameOf(list[0]!)} moved` : `${list.length} items moved`,
-        ),
-      );
-  };
-
-  const inBox = ([x1, y1, x2, y2]: readonly [number, number, number, number]): string[] => {
-    const inside = (p: PlanPoint) => {
-      const [x, y] = toScreen(view, width, height, p);
-      return x >= Math.min(x1, x2) && x <= Math.max(x1, x2) && y >= Math.min(y1, y2) && y <= Math.max(y1, y2);
-    };
-    const found: string[] = [];
-    const lines = [building.beams, building.walls, building.stripFootings];
-    for (const members of lines)
-      for (const [id, member] of members)
-        if (isOnLevel(building, member, level) && inside(member.from) && inside(member.to)) found.push(id);
-    for (const members of [building.columns, building.hangers, building.footings])
-      for (const [id, member] of members) if (isOnLevel(building, member, level) && inside(member.at)) found.push(id);
-    for (const [id, panel] of building.panels) if (panel.level === level && panel.outline.every(inside)) found.push(id);
-    for (const { id, body } of building.measurements) if (body.level === level && body.points.every(inside)) found.push(id);
-    for (const { id, body } of building.notes) if (body.level === level && inside(body.at)) found.push(id);
-    return found;
-  };
-
-  const nudge = (dx: number, dy: number) => {
-    const list = chosenItems();
-    if (list.length === 0) return;
-    const step = units === 'SI' ? 50 : 25.4;
-    quietly(
-      put(
-        list.map((item) => movedItem(item, dx * step, dy * step)),
-        'moved by the arrow keys',
-      ),
-    );
   };
 
   useEffect(() => {
@@ -418,20 +277,14 @@ export function PlanBoard({
         } else if (tool.id !== 'select') setTool(TOOLS[0]!);
         else choose([]);
       } else if (event.key === 'Enter' && points.length >= 3 && tool.points === 0) finish(points);
-      else if (event.key === 'Delete' && chosenItems().length > 0) {
-        const list = chosenItems();
-        quietly(
-          remove(
-            list.map((item) => item.id),
-            list.length === 1 ? `${nameOf(list[0]!)} removed` : `${list.length} items removed`,
-          ).then(() => choose([])),
-        );
+      else if (event.key === 'Delete' && edits.chosenItems().length > 0) {
+        edits.removeChosen();
       } else if (points.length > 0 && /^[0-9.'"]$/.test(event.key)) {
         event.preventDefault();
         setTyped(event.key);
       } else if (event.shiftKey && event.key.startsWith('Arrow')) {
         event.preventDefault();
-        nudge(
+        edits.nudge(
           event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0,
           event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0,
         );
@@ -520,7 +373,7 @@ export function PlanBoard({
           rubber={rubber}
           box={box}
           offset={offset}
-          lines={selectedLines(chosenItems())}
+          lines={selectedLines(edits.chosenItems())}
           length={length}
         />
         {typed !== null ? (
@@ -549,7 +402,14 @@ export function PlanBoard({
           {tool.id === 'measure' && points.length > 1 ? <b className="text-ink">{measured(points, length, units)}</b> : tool.hint}
         </span>
         {tool.id === 'measure' && points.length > 1 ? (
-          <button type="button" className="btn-line" onClick={keepMeasurement}>
+          <button
+            type="button"
+            className="btn-line"
+            onClick={() => {
+              setPoints([]);
+              edits.keepMeasurement(points);
+            }}
+          >
             Keep it
           </button>
         ) : null}
@@ -575,44 +435,3 @@ const SNAP_WORD: Record<Snap['kind'], string> = {
   grid: 'on the grid',
   free: 'free',
 };
-
-function isLine(body: unknown): body is { from: PlanPoint; to: PlanPoint } {
-  const from = (body as { from?: unknown } | undefined)?.from;
-  return typeof from === 'object' && from !== null;
-}
-
-function nameOf({ body }: Item): string {
-  return 'mark' in body ? body.mark : 'label' in body ? body.label : 'name' in body ? body.name : 'text' in body ? 'Note' : 'item';
-}
-
-/** Corners of a rectangle between two opposite ones. */
-function rectangle(a: PlanPoint, b: PlanPoint): PlanPoint[] {
-  return [a, { x: b.x, y: a.y }, b, { x: a.x, y: b.y }];
-}
-
-/** A corner moved a millimetre towards the middle, so that one on the edge counts as inside. */
-function inward(corner: PlanPoint, corners: readonly PlanPoint[]): PlanPoint {
-  const x = corners.reduce((sum, c) => sum + c.x, 0) / corners.length;
-  const y = corners.reduce((sum, c) => sum + c.y, 0) / corners.length;
-  return { x: corner.x + Math.sign(x - corner.x), y: corner.y + Math.sign(y - corner.y) };
-}
-
-/** Lines and corners of what is being moved. */
-function selectedLines(items: readonly Item[]): PlanPoint[][] {
-  return items.map(({ body }) => {
-    if (isLine(body)) return [body.from, body.to];
-    if ('outline' in body && body.outline.length > 0) return [...body.outline, body.outline[0]!];
-    if ('points' in body) return [...body.points];
-    return 'at' in body && typeof body.at === 'object' ? [body.at] : [];
-  });
-}
-
-/** A chain in words: each length, the sum, and the area when it is closed. */
-function measured(points: readonly PlanPoint[], length: (mm: number) => string, units: 'SI' | 'US'): string {
-  const parts = points.slice(1).map((p, i) => Math.hypot(p.x - points[i]!.x, p.y - points[i]!.y));
-  const sum = parts.reduce((a, b) => a + b, 0);
-  const [first, last] = [points[0]!, points.at(-1)!];
-  const closed = points.length > 3 && Math.hypot(first.x - last.x, first.y - last.y) < 1;
-  const chain = parts.length > 1 ? `${parts.map(length).join(' + ')} = ${length(sum)}` : length(sum);
-  return closed ? `${chain}; area ${formatQuantity(regionOf(points.slice(0, -1)).area, 'floorArea', units)}` : chain;
-}

@@ -1,0 +1,182 @@
+import { contains, isOnLevel, markOf, type Item, type LaidDrawing, type Named, type PlanPoint } from '@plinth/core';
+import { toast } from 'sonner';
+import { useProject, useProjectState, useView } from '../../project/context';
+import { freshId, nextMark, useEdit } from '../../project/useEdit';
+import { inward, isLine, nameOf, rectangle } from './boardGeometry';
+import { makeItem, memberNear, movedItem, newLoad, splitAcross, type PlacedKind } from './make';
+
+/** What is done to the building from the plan of a level: drawing, moving, splitting, removing. Each is one command. */
+export function useBoardEdits({
+  level,
+  drawings,
+  chosen,
+  choose,
+  reach,
+}: {
+  level: string;
+  drawings: readonly Named<LaidDrawing>[];
+  chosen: ReadonlySet<string>;
+  choose: (ids: readonly string[]) => void;
+  /** How near the pencil catches, mm. */
+  reach: number;
+}) {
+  const { building, units } = useProject();
+  const { items } = useProjectState();
+  const { selected } = useView();
+  const { put, remove, quietly } = useEdit();
+
+  const draw = (tool: PlacedKind | 'rectangle', done: readonly PlanPoint[]) => {
+    const kind = tool === 'rectangle' ? 'panel' : tool;
+    const corners = tool === 'rectangle' ? rectangle(done[0]!, done[1]!) : done;
+    if (kind === 'panel' && building.buildUps.size === 0) {
+      toast.error('A panel needs a load build-up: write one in Brief.');
+      return;
+    }
+    const item = makeItem(building, kind, level, corners);
+    const name = 'mark' in item.body ? item.body.mark : 'label' in item.body ? item.body.label : '';
+    quietly(put([item], `${name} drawn`).then(() => choose([item.id])));
+  };
+
+  /** The panel of this level inside which a rectangle lies. */
+  const panelAround = (corners: readonly PlanPoint[]) =>
+    [...building.panels].find(([, panel]) => panel.level === level && corners.every((c) => contains(panel.outline, inward(c, corners))));
+
+  const addAreaLoad = (done: readonly PlanPoint[]) => {
+    const outline = rectangle(done[0]!, done[1]!);
+    const hit = panelAround(outline);
+    if (!hit) {
+      toast.error('An area load lies inside a panel of this level: none was found there.');
+      return;
+    }
+    const item = newLoad(building, hit[0]);
+    if (item?.kind !== 'load') return;
+    const load: Item = { ...item, body: { ...item.body, label: 'area load', type: 'area', outline } };
+    quietly(put([load], `Area load on ${hit[1].mark}`).then(() => choose([load.id])));
+  };
+
+  /** The member under the place of a note is what it is about. */
+  const addNote = (at: PlanPoint) => {
+    const near = memberNear(building, level, at, reach);
+    const note: Item = { id: freshId('note'), kind: 'note', body: { text: 'note', level, at, on: near } };
+    quietly(put([note], near ? `Note pinned to ${markOf(building, near)}` : 'Note pinned').then(() => choose([note.id])));
+  };
+
+  const split = (from: PlanPoint, to: PlanPoint, done: () => void) => {
+    const chosenOnes = chosenItems();
+    const all = () =>
+      [...items.values()]
+        .map(({ id, kind, body }) => ({ id, kind, body }) as Item)
+        .filter(
+          (item) =>
+            item.kind !== 'gridline' && isOnLevel(building, item.body, level) && !('status' in item.body && item.body.status === 'removed'),
+        );
+    try {
+      const pieces = splitAcross(building, chosenOnes.length > 0 ? chosenOnes : all(), { from, to });
+      if (pieces.length === 0) toast.error('The line crosses nothing that can be split.');
+      else quietly(put(pieces, `Split along a line: ${pieces.filter((piece) => piece.kind !== 'load').length} pieces`).then(done));
+    } catch (error) {
+      toast.error((error as Error).message);
+    }
+  };
+
+  const keepMeasurement = (points: readonly PlanPoint[]) => {
+    const first = points[0]!;
+    const closed = points.length > 3 && Math.hypot(first.x - points.at(-1)!.x, first.y - points.at(-1)!.y) < 1;
+    const drawing = drawings.length === 1 ? drawings[0] : drawings.find(({ id }) => id === selected);
+    const names = building.measurements.map(({ body }) => body.name);
+    const item: Item = {
+      id: freshId('measurement'),
+      kind: 'measurement',
+      body: {
+        name: nextMark('M', names),
+        level,
+        points: closed ? points.slice(0, -1) : [...points],
+        closed,
+        source: drawing ? `${drawing.body.name} (${drawing.body.scaleSource})`.slice(0, 200) : '',
+        pitch: 0,
+        note: '',
+      },
+    };
+    quietly(put([item], `Measurement ${item.body.name} kept`).then(() => choose([item.id])));
+  };
+
+  const addOpening = (done: readonly PlanPoint[]) => {
+    const corners = rectangle(done[0]!, done[1]!);
+    const hit = panelAround(corners);
+    if (!hit) {
+      toast.error('An opening lies inside a panel of this level: none was found there.');
+      return;
+    }
+    const [id, panel] = hit;
+    quietly(
+      put(
+        [{ id, kind: 'panel', body: { ...panel, openings: [...panel.openings, { label: '', outline: corners }] } }],
+        `Opening in ${panel.mark}`,
+      ).then(() => choose([id])),
+    );
+  };
+
+  const chosenItems = (): Item[] => {
+    const ids = chosen.size > 0 ? [...chosen] : selected ? [selected] : [];
+    return ids.flatMap((id) => {
+      const stored = items.get(id);
+      return stored ? [{ id, kind: stored.kind, body: stored.body } as Item] : [];
+    });
+  };
+
+  const moveChosen = (end: 'from' | 'to' | null, [dx, dy]: readonly [number, number]) => {
+    const list = chosenItems();
+    if (end) {
+      const item = list[0];
+      if (!item || !isLine(item.body)) return;
+      const { x, y } = item.body[end];
+      const body = { ...item.body, [end]: { x: x + dx, y: y + dy } };
+      quietly(put([{ ...item, body } as Item], `${nameOf(item)}: end moved`));
+    } else if (list.length > 0)
+      quietly(
+        put(
+          list.map((item) => movedItem(item, dx, dy)),
+          list.length === 1 ? `${nameOf(list[0]!)} moved` : `${list.length} items moved`,
+        ),
+      );
+  };
+
+  /** Everything of the level that lies wholly inside. */
+  const allInside = (inside: (p: PlanPoint) => boolean): string[] => {
+    const found: string[] = [];
+    const lines = [building.beams, building.walls, building.stripFootings];
+    for (const members of lines)
+      for (const [id, member] of members)
+        if (isOnLevel(building, member, level) && inside(member.from) && inside(member.to)) found.push(id);
+    for (const members of [building.columns, building.hangers, building.footings])
+      for (const [id, member] of members) if (isOnLevel(building, member, level) && inside(member.at)) found.push(id);
+    for (const [id, panel] of building.panels) if (panel.level === level && panel.outline.every(inside)) found.push(id);
+    for (const { id, body } of building.measurements) if (body.level === level && body.points.every(inside)) found.push(id);
+    for (const { id, body } of building.notes) if (body.level === level && inside(body.at)) found.push(id);
+    return found;
+  };
+
+  const nudge = (dx: number, dy: number) => {
+    const list = chosenItems();
+    if (list.length === 0) return;
+    const step = units === 'SI' ? 50 : 25.4;
+    quietly(
+      put(
+        list.map((item) => movedItem(item, dx * step, dy * step)),
+        'moved by the arrow keys',
+      ),
+    );
+  };
+
+  const removeChosen = () => {
+    const list = chosenItems();
+    quietly(
+      remove(
+        list.map((item) => item.id),
+        list.length === 1 ? `${nameOf(list[0]!)} removed` : `${list.length} items removed`,
+      ).then(() => choose([])),
+    );
+  };
+
+  return { draw, addOpening, addAreaLoad, addNote, split, keepMeasurement, chosenItems, moveChosen, allInside, nudge, removeChosen };
+}
