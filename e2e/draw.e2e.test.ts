@@ -175,7 +175,7 @@ describe('a building drawn from nothing', () => {
     writeFileSync(path, onePage());
     await (await browser.field('Drawing to lay')).sendKeys(path);
     // A3 at 1:100
-    await browser.waitForText('aside', '42.00 m by 29.71 m');
+    await browser.waitForText('aside', '42.00 m by 29.70 m');
     await browser.until(
       () => browser.driver.executeScript<number>('return document.querySelectorAll("[data-testid=underlay] image").length'),
       (count) => count === 2,
