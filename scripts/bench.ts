@@ -1,7 +1,7 @@
 import { beamSolve, projectCompute } from '../bench/core';
 import type { Figure } from '../bench/figure';
 import { takedownEdit, takedownFull, takedownGrowth, takedownMemory } from '../bench/takedown';
-import { appEdit, demoRestart, firstRoute } from '../bench/web';
+import { appEdit, demoRestart, firstRoute, takedownScreen } from '../bench/web';
 import { buildWeb } from './build';
 import { Cluster } from './cluster';
 import { main, Plain } from './system';
@@ -13,6 +13,7 @@ const BENCHES: Readonly<Record<string, () => Figure | Promise<Figure>>> = {
   'takedown.edit': takedownEdit,
   'takedown.growth': takedownGrowth,
   'takedown.memory': takedownMemory,
+  'takedown.screen': takedownScreen,
   'web.firstRoute': firstRoute,
   'app.edit': appEdit,
   'demo.restart': demoRestart,

@@ -1,4 +1,5 @@
 import { Assembler, markOf, type Building, type Item } from '../building';
+import { BadInput } from '../error';
 import type { Sheet } from '../sheet';
 import { STANDARDS, philosophyOf, type Philosophy } from '../standard';
 import { TakedownEngine, withFoundSupports, type MemberLedger, type CaseBalance, type LooseEnd, type Takedown } from '../takedown';
@@ -21,6 +22,8 @@ export interface ProjectResult {
   readonly balance: readonly CaseBalance[];
   readonly looseEnds: readonly JudgedLooseEnd[];
   readonly assumptions: readonly RecordedAssumption[];
+  /** Members and footings whose design is still to be made: they are missing above. */
+  readonly pending: number;
 }
 
 /** Takes down and designs a whole project. @throws BadInput when it has no brief, or a philosophy that its family has not */
@@ -36,6 +39,14 @@ interface Kept<D> {
   readonly design: D;
 }
 
+/** A design that is to be made. */
+interface Todo {
+  readonly kind: 'beam' | 'column' | 'footing';
+  readonly id: string;
+  readonly ledger: MemberLedger;
+  readonly body: unknown;
+}
+
 /**
  * Computes a project again and again as it is edited: members whose ledger, body and basis have not changed keep their design.
  * Items are compared by identity of their bodies.
@@ -47,8 +58,13 @@ export class ProjectEngine {
   private members = new Map<string, Kept<MemberDesign>>();
   private footings = new Map<string, Kept<FootingDesign>>();
 
-  /** @throws BadInput when the project has no brief, or a philosophy that its family has not */
-  run(items: readonly Item[]): ProjectResult {
+  private work: { readonly context: Context; readonly todo: Todo[] } | null = null;
+
+  /**
+   * @param isOver says when there is no time left: designs that are not made then are left out, and made by `goOn`
+   * @throws BadInput when the project has no brief, or a philosophy that its family has not
+   */
+  run(items: readonly Item[], isOver: () => boolean = () => false): ProjectResult {
     const drawn = this.assembler.assemble(items);
     const philosophy = philosophyOf(STANDARDS[drawn.brief.family], drawn.brief.combinationRule);
     if (this.takedown?.philosophy !== philosophy) this.takedown = { philosophy, engine: new TakedownEngine(philosophy.rules.lifting) };
@@ -59,27 +75,43 @@ export class ProjectEngine {
     const levels = building.levels.map(({ id, body }) => `${id}:${body.elevation}`).join();
     if (this.basis.brief !== building.brief || this.basis.cases !== cases || this.basis.levels !== levels)
       this.basis = { brief: building.brief, levels, cases };
+    const todo: Todo[] = [];
     const keep = <D>(
+      kind: Todo['kind'],
       before: ReadonlyMap<string, Kept<D>>,
       bodies: ReadonlyMap<string, unknown>,
       now: Map<string, Kept<D>>,
-      make: (id: string) => D,
     ) => {
       for (const [id, body] of bodies) {
         const ledger = takedown.members.get(id)!;
         const old = before.get(id);
-        const same = old && old.ledger === ledger && old.body === body && old.basis === this.basis;
-        now.set(id, same ? old : { ledger, body, basis: this.basis, design: make(id) });
+        if (old && old.ledger === ledger && old.body === body && old.basis === this.basis) now.set(id, old);
+        else todo.push({ kind, id, ledger, body });
       }
     };
     const members = new Map<string, Kept<MemberDesign>>();
-    keep(this.members, building.beams, members, (id) => designBeam(context, id));
-    keep(this.members, building.columns, members, (id) => designColumn(context, id));
+    keep('beam', this.members, building.beams, members);
+    keep('column', this.members, building.columns, members);
     const footings = new Map<string, Kept<FootingDesign>>();
-    keep(this.footings, building.footings, footings, (id) => designFooting(context, id).design);
+    keep('footing', this.footings, building.footings, footings);
     this.members = members;
     this.footings = footings;
-    return gather(building, takedown, designsOf(members), designsOf(footings));
+    // the last is taken first
+    this.work = { context, todo: todo.reverse() };
+    return this.goOn(isOver);
+  }
+
+  /** Makes the designs that were left out, as far as there is time. @throws BadInput before the first run */
+  goOn(isOver: () => boolean): ProjectResult {
+    if (!this.work) throw new BadInput('nothing has been computed yet');
+    const { context, todo } = this.work;
+    while (todo.length > 0 && !isOver()) {
+      const { kind, id, ledger, body } = todo.pop()!;
+      const { basis } = this;
+      if (kind === 'footing') this.footings.set(id, { ledger, body, basis, design: designFooting(context, id).design });
+      else this.members.set(id, { ledger, body, basis, design: kind === 'beam' ? designBeam(context, id) : designColumn(context, id) });
+    }
+    return gather(context.building, context.takedown, designsOf(this.members), designsOf(this.footings), todo.length);
   }
 }
 
@@ -92,8 +124,10 @@ function gather(
   takedown: Takedown,
   members: ReadonlyMap<string, MemberDesign>,
   footings: ReadonlyMap<string, FootingDesign>,
+  pending: number,
 ): ProjectResult {
   return {
+    pending,
     building,
     takedown,
     members,
@@ -193,6 +227,8 @@ function dismissed(building: Building, ends: readonly LooseEnd[]): JudgedLooseEn
   });
 }
 
+const recorded = new WeakMap<object, { readonly item: string; readonly answers: unknown; readonly list: readonly RecordedAssumption[] }>();
+
 /** Every assumption of the project with its answer, keyed by item. Overall stability is open until somebody answers it. */
 function assumptionsOf(
   building: Building,
@@ -200,17 +236,26 @@ function assumptionsOf(
   footings: ReadonlyMap<string, FootingDesign>,
 ): RecordedAssumption[] {
   const list: RecordedAssumption[] = [];
-  const add = (item: string | null, key: string, text: string, reason: string) => {
+  const { answers } = building;
+  const write = (item: string | null, key: string, text: string, reason: string): RecordedAssumption => {
     const full = `${item ?? 'project'}:${key}`;
-    const answer = building.answers.get(full);
-    list.push({
+    const answer = answers.get(full);
+    return {
       item,
       key: full,
       mark: item === null ? 'project' : markOf(building, item),
       text,
       reason,
       answer: answer ? { reason: answer.reason, by: answer.by } : null,
-    });
+    };
+  };
+  const add = (...of: Parameters<typeof write>) => list.push(write(...of));
+  /** Those of one body or design: the very same objects as long as it and the answers are. */
+  const addAll = (item: string, source: object, taken: () => readonly { key: string; text: string; reason: string }[]) => {
+    let known = recorded.get(source);
+    if (known?.answers !== answers || known.item !== item)
+      recorded.set(source, (known = { item, answers, list: taken().map(({ key, text, reason }) => write(item, key, text, reason)) }));
+    for (const assumption of known.list) list.push(assumption);
   };
   add(
     null,
@@ -225,7 +270,7 @@ function assumptionsOf(
       'Hangers, their ends and what holds them are proved elsewhere.',
       'They are taken down here, not designed: tension, fixings and robustness need a check of their own.',
     );
-  for (const [id, wall] of building.walls) for (const { key, text, reason } of wallAssumptions(wall)) add(id, key, text, reason);
+  for (const [id, wall] of building.walls) addAll(id, wall, () => wallAssumptions(wall));
   for (const id of building.stripFootings.keys())
     add(
       id,
@@ -233,8 +278,7 @@ function assumptionsOf(
       'The strip footing is proved elsewhere.',
       'Its load is taken down and listed; width, thickness and settlement are not checked here.',
     );
-  for (const [id, panel] of building.panels) for (const { key, text, reason } of panelAssumptions(panel)) add(id, key, text, reason);
-  for (const source of [members, footings])
-    for (const [id, design] of source) for (const { key, text, reason } of design.assumptions) add(id, key, text, reason);
+  for (const [id, panel] of building.panels) addAll(id, panel, () => panelAssumptions(panel));
+  for (const source of [members, footings]) for (const [id, design] of source) addAll(id, design, () => design.assumptions);
   return list;
 }

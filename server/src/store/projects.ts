@@ -36,6 +36,8 @@ export async function listProjects(db: Database): Promise<ProjectSummary[]> {
   return rows.map(({ project, total }) => summaryOf(project, total));
 }
 
+const BATCH = 5000;
+
 /** Stores a new project with its items as journal entry 1. Keeps `id` when one is given and free. */
 export async function insertProject(
   db: Database,
@@ -48,7 +50,11 @@ export async function insertProject(
   const brief = list.find((entry): entry is Extract<Item, { kind: 'brief' }> => entry.kind === 'brief')!;
   return db.transaction(async (tx) => {
     const [row] = await tx.insert(projects).values({ id, name, family: brief.body.family, version: 1 }).returning();
-    await tx.insert(items).values(list.map((entry) => ({ project: id, id: entry.id, kind: entry.kind, body: entry.body, revision: 1 })));
+    // a statement takes 65,535 values at most
+    for (let n = 0; n < list.length; n += BATCH)
+      await tx
+        .insert(items)
+        .values(list.slice(n, n + BATCH).map((entry) => ({ project: id, id: entry.id, kind: entry.kind, body: entry.body, revision: 1 })));
     await tx.insert(journal).values({
       project: id,
       version: 1,

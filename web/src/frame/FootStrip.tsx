@@ -35,6 +35,7 @@ export function FootStrip() {
       <Link to={`/projects/${project}/package#assumptions`} className={open ? '' : 'text-soft'}>
         {open} assumption{open === 1 ? '' : 's'} open
       </Link>
+      {computed.pending > 0 ? <span className="text-soft">{computed.pending} still to be checked</span> : null}
       <span role="status" className={save === 'saved' ? 'text-good' : 'font-semibold text-oxide'}>
         {save}
       </span>

@@ -24,6 +24,7 @@ import {
   type Item,
   type ProjectResult,
   type ReactionSchedule,
+  type RecordedAssumption,
   type SizedBuilding,
   type SizingRequest,
   type SizingStep,
@@ -42,7 +43,7 @@ type Takedown = ProjectResult['takedown'];
 type ValueOf<M> = M extends ReadonlyMap<string, infer V> ? V : never;
 
 /** What crosses from the worker: large parts as what changed in them. */
-export interface ComputedChange extends Omit<Computed, 'takedown' | 'members' | 'footings'> {
+export interface ComputedChange extends Omit<Computed, 'takedown' | 'members' | 'footings' | 'assumptions'> {
   readonly takedown: Omit<Takedown, 'members' | 'bearers' | 'panels'> & {
     readonly members: Delta<ValueOf<Takedown['members']>>;
     readonly bearers: Delta<ValueOf<Takedown['bearers']>>;
@@ -50,6 +51,7 @@ export interface ComputedChange extends Omit<Computed, 'takedown' | 'members' | 
   };
   readonly members: Delta<ValueOf<Computed['members']>>;
   readonly footings: Delta<ValueOf<Computed['footings']>>;
+  readonly assumptions: Delta<RecordedAssumption>;
 }
 
 let stopSizing = false;
@@ -63,6 +65,7 @@ const sent = {
   panels: new Map<string, unknown>(),
   designs: new Map<string, unknown>(),
   footings: new Map<string, unknown>(),
+  assumptions: new Map<string, unknown>(),
 };
 
 function deltaOf<V>(last: Map<string, unknown>, now: ReadonlyMap<string, V>): Delta<V> {
@@ -103,6 +106,36 @@ function warmUp(): void {
   }, 30);
 }
 
+/** Large buildings are designed bit by bit: so many ms at once, first the loads alone. */
+const FIRST = 40;
+const NEXT = 80;
+const LARGE = 2000;
+
+/** Says when the time is over; never for a building that is designed in one go. */
+function over(ms: number): () => boolean {
+  if (items.size < LARGE) return () => false;
+  const end = performance.now() + ms;
+  return () => performance.now() > end;
+}
+
+/** What changed in a result since it was sent last. */
+function change({ takedown, members, footings, balance, looseEnds, assumptions, pending }: ProjectResult): ComputedChange {
+  return {
+    takedown: {
+      ...takedown,
+      members: deltaOf(sent.members, takedown.members),
+      bearers: deltaOf(sent.bearers, takedown.bearers),
+      panels: deltaOf(sent.panels, takedown.panels),
+    },
+    members: deltaOf(sent.designs, members),
+    footings: deltaOf(sent.footings, footings),
+    balance,
+    looseEnds,
+    assumptions: deltaOf(sent.assumptions, new Map(assumptions.map((assumption) => [assumption.key, assumption]))),
+    pending,
+  };
+}
+
 /** The engine beside the screen: it holds the project as computed last and answers questions about it. */
 const engine = {
   /** Takes changed items in, takes down and designs what they touch. Gives the reason in words when it cannot. */
@@ -110,26 +143,19 @@ const engine = {
     for (const id of removed) items.delete(id);
     for (const item of changed) items.set(item.id, item);
     try {
-      result = project.run([...items.values()]);
+      result = project.run([...items.values()], over(FIRST));
     } catch (error) {
       if (!(error instanceof PlinthError)) throw error;
       return { failed: error.message };
     }
     if (warmings === 0) warmUp();
-    const { takedown, members, footings, balance, looseEnds, assumptions } = result;
-    return {
-      takedown: {
-        ...takedown,
-        members: deltaOf(sent.members, takedown.members),
-        bearers: deltaOf(sent.bearers, takedown.bearers),
-        panels: deltaOf(sent.panels, takedown.panels),
-      },
-      members: deltaOf(sent.designs, members),
-      footings: deltaOf(sent.footings, footings),
-      balance,
-      looseEnds,
-      assumptions,
-    };
+    return change(result);
+  },
+
+  /** Makes designs that were left out for want of time; what has come of it since. */
+  goOn(): ComputedChange {
+    result = project.goOn(over(NEXT));
+    return change(result);
   },
 
   sheet(id: string, philosophy?: string): readonly Entry[] {

@@ -134,11 +134,24 @@ export class ProjectStore {
         }
         this.held = merged(this.held, reply);
         if (this.again) continue;
-        const building = withFoundSupports(this.assembler.assemble([...items.values()] as unknown as Item[]), this.held.takedown);
-        this.set({ failed: null, computed: this.held, building });
+        this.show(items);
+        if (this.held.pending > 0) await this.designOn(items);
       } while (this.again);
     } finally {
       this.computing = false;
+    }
+  }
+
+  private show(items: ReadonlyMap<string, ApiItem>): void {
+    const building = withFoundSupports(this.assembler.assemble([...items.values()] as unknown as Item[]), this.held!.takedown);
+    this.set({ failed: null, computed: this.held, building });
+  }
+
+  /** The designs of a large building come bit by bit; an edit that comes meanwhile goes first. */
+  private async designOn(items: ReadonlyMap<string, ApiItem>): Promise<void> {
+    while (this.held!.pending > 0 && !this.again) {
+      this.held = merged(this.held, await this.engine.goOn());
+      if (!this.again) this.show(items);
     }
   }
 
@@ -227,6 +240,7 @@ function merged(held: Computed | null, change: ComputedChange): Computed {
     },
     members: applied(held?.members, change.members),
     footings: applied(held?.footings, change.footings),
+    assumptions: listed(held?.assumptions, change.assumptions),
   };
 }
 
@@ -236,6 +250,12 @@ function applied<V>(held: ReadonlyMap<string, V> | undefined, { set, gone }: Del
   for (const id of gone) next.delete(id);
   for (const [id, value] of set) next.set(id, value);
   return next;
+}
+
+/** A list whose entries have keys, brought up to what changed. */
+function listed<V extends { readonly key: string }>(held: readonly V[] | undefined, delta: Delta<V>): readonly V[] {
+  if (held && delta.set.length === 0 && delta.gone.length === 0) return held;
+  return [...applied(new Map((held ?? []).map((entry) => [entry.key, entry])), delta).values()];
 }
 
 const WHO = 'plinth.who';

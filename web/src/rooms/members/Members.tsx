@@ -1,13 +1,12 @@
 import { useState } from 'react';
 import { formatQuantity, numbersOf, unitLabel, type VerdictWord } from '@plinth/core';
 import { StateWord, UtilisationBar } from '../../parts/Ladder';
+import { LongTable } from '../../parts/LongTable';
 import { useProject, useView } from '../../project/context';
 import { MemberPanel } from './MemberPanel';
 import { SizeAll } from './SizeAll';
 
 type Filter = 'all' | VerdictWord;
-
-const intoView = (row: HTMLTableRowElement | null) => row?.scrollIntoView({ block: 'nearest' });
 
 /** Schedule of beams and columns in the order of calculation, with what governs each. */
 export function MembersRoom() {
@@ -71,75 +70,81 @@ export function MembersRoom() {
             </select>
           </label>
         </div>
-        <div className="mt-1 min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label="Schedule of members">
-          <table className="grid-table">
-            <thead>
-              <tr>
-                <th className="num">No.</th>
-                <th>Mark</th>
-                <th>Level</th>
-                <th>Section</th>
-                <th>Grade</th>
-                <th className="num">Load [{unitLabel('force', units)}]</th>
-                <th>Governs</th>
-                <th className="w-28">
-                  <span className="sr-only">Bar</span>
-                </th>
-                <th className="num">Utilisation</th>
-                <th>State</th>
+        {computed.pending > 0 ? (
+          <p className="text-[13px] text-soft">{computed.pending} members and pads are still being checked…</p>
+        ) : null}
+        <LongTable
+          label="Schedule of members"
+          count={shown.length}
+          chosen={shown.findIndex(({ member }) => member.id === selected)}
+          head={
+            <tr>
+              <th className="num">No.</th>
+              <th>Mark</th>
+              <th>Level</th>
+              <th>Section</th>
+              <th>Grade</th>
+              <th className="num">Load [{unitLabel('force', units)}]</th>
+              <th>Governs</th>
+              <th className="w-28">
+                <span className="sr-only">Bar</span>
+              </th>
+              <th className="num">Utilisation</th>
+              <th>State</th>
+            </tr>
+          }
+          row={(index, measure) => {
+            const { member, ledger } = shown[index]!;
+            return (
+              <tr
+                key={member.id}
+                ref={measure}
+                data-index={index}
+                aria-selected={member.id === selected}
+                onClick={() => select(member.id)}
+                className="cursor-pointer"
+              >
+                <td className="num text-soft">{numbersOf(computed.takedown).get(ledger.id) || '—'}</td>
+                <td className="whitespace-nowrap">
+                  <button type="button" className="font-semibold" onClick={() => select(member.id)}>
+                    {member.mark}
+                  </button>
+                  {ledger.transfer && member.kind === 'beam' ? <span className="ml-1 text-[12px] text-soft">transfer</span> : null}
+                </td>
+                <td className="text-soft">{building.levels.find((entry) => entry.id === levelOf(member.id))?.body.name}</td>
+                <td className="whitespace-nowrap">
+                  {member.section ?? <span className="text-soft">{building.beams.get(member.id)?.role === 'truss' ? 'truss' : '—'}</span>}
+                </td>
+                <td className="text-soft">{member.grade ?? ''}</td>
+                <td className="num">
+                  {formatQuantity(
+                    Object.values(ledger.sum).reduce((sum, value) => sum + value, 0),
+                    'force',
+                    units,
+                    { bare: true, figures: 4 },
+                  )}
+                </td>
+                <td>
+                  {member.governing ? (
+                    member.governing.name
+                  ) : (
+                    <span className="block max-w-[200px] truncate text-[12px] text-soft" title={member.reason ?? ''}>
+                      {member.reason}
+                    </span>
+                  )}
+                </td>
+                <td className="align-middle!">
+                  <UtilisationBar value={member.governing?.utilisation ?? null} state={member.verdict} />
+                </td>
+                <td className="num font-semibold">{member.governing?.utilisation?.toFixed(2) ?? '—'}</td>
+                <td>
+                  <StateWord state={member.verdict} />
+                </td>
               </tr>
-            </thead>
-            <tbody>
-              {shown.map(({ member, ledger }) => (
-                <tr
-                  key={member.id}
-                  ref={member.id === selected ? intoView : undefined}
-                  aria-selected={member.id === selected}
-                  onClick={() => select(member.id)}
-                  className="cursor-pointer"
-                >
-                  <td className="num text-soft">{numbersOf(computed.takedown).get(ledger.id) || '—'}</td>
-                  <td className="whitespace-nowrap">
-                    <button type="button" className="font-semibold" onClick={() => select(member.id)}>
-                      {member.mark}
-                    </button>
-                    {ledger.transfer && member.kind === 'beam' ? <span className="ml-1 text-[12px] text-soft">transfer</span> : null}
-                  </td>
-                  <td className="text-soft">{building.levels.find((entry) => entry.id === levelOf(member.id))?.body.name}</td>
-                  <td className="whitespace-nowrap">
-                    {member.section ?? <span className="text-soft">{building.beams.get(member.id)?.role === 'truss' ? 'truss' : '—'}</span>}
-                  </td>
-                  <td className="text-soft">{member.grade ?? ''}</td>
-                  <td className="num">
-                    {formatQuantity(
-                      Object.values(ledger.sum).reduce((sum, value) => sum + value, 0),
-                      'force',
-                      units,
-                      { bare: true, figures: 4 },
-                    )}
-                  </td>
-                  <td>
-                    {member.governing ? (
-                      member.governing.name
-                    ) : (
-                      <span className="block max-w-[200px] truncate text-[12px] text-soft" title={member.reason ?? ''}>
-                        {member.reason}
-                      </span>
-                    )}
-                  </td>
-                  <td className="align-middle!">
-                    <UtilisationBar value={member.governing?.utilisation ?? null} state={member.verdict} />
-                  </td>
-                  <td className="num font-semibold">{member.governing?.utilisation?.toFixed(2) ?? '—'}</td>
-                  <td>
-                    <StateWord state={member.verdict} />
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          {shown.length === 0 ? <p className="py-3 text-soft">No member is in this state.</p> : null}
-        </div>
+            );
+          }}
+        />
+        {shown.length === 0 ? <p className="py-3 text-soft">No member is in this state.</p> : null}
       </div>
       <MemberPanel />
     </>

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { useLocation } from 'react-router';
 import { caseLabel, formatQuantity, numbersOf, STANDARDS, unitLabel, type RecordedAssumption } from '@plinth/core';
 import { StateWord } from '../../parts/Ladder';
+import { LongTable } from '../../parts/LongTable';
 import { LooseEndList } from './LooseEndList';
 import { Journal } from './Journal';
 import { ReasonForm } from './ReasonForm';
@@ -17,6 +18,7 @@ export function PackageRoom() {
   const { hash } = useLocation();
   const standard = STANDARDS[brief.family];
   const force = (value: number) => formatQuantity(value, 'force', units, { bare: true });
+  const listed = computed.takedown.order.filter((memberId) => computed.members.has(memberId) || computed.footings.has(memberId));
   const open = computed.assumptions.filter((assumption) => !assumption.answer);
   const confirmed = computed.assumptions.filter((assumption) => assumption.answer);
   useEffect(() => {
@@ -90,10 +92,13 @@ export function PackageRoom() {
         ) : null}
       </section>
 
-      <section className="mt-6 max-w-5xl" aria-label="Schedule">
+      <section className={`print-flow mt-6 flex max-w-5xl flex-col ${listed.length > 60 ? 'h-[620px]' : ''}`} aria-label="Schedule">
         <h2 className="label">Schedule</h2>
-        <table className="grid-table">
-          <thead>
+        <LongTable
+          label="Schedule of members and pads"
+          count={listed.length}
+          chosen={-1}
+          head={
             <tr>
               <th className="num">No.</th>
               <th>Mark</th>
@@ -106,39 +111,37 @@ export function PackageRoom() {
                 <span className="sr-only">Sheet</span>
               </th>
             </tr>
-          </thead>
-          <tbody>
-            {computed.takedown.order.map((memberId) => {
-              const design = computed.members.get(memberId) ?? computed.footings.get(memberId);
-              if (!design) return null;
-              const pad = computed.footings.get(memberId);
-              return (
-                <tr key={memberId}>
-                  <td className="num text-soft">{numbersOf(computed.takedown).get(memberId) || '—'}</td>
-                  <td className="font-semibold">{design.mark}</td>
-                  <td>
-                    {pad
-                      ? pad.width
-                        ? `${formatQuantity(pad.width, 'length', units, { figures: 3, bare: true })} × ${formatQuantity(pad.length, 'length', units, { figures: 3 })}`
-                        : '—'
-                      : ((design as { section: string | null }).section ?? '—')}
-                  </td>
-                  <td>{design.governing?.name ?? design.reason}</td>
-                  <td className="text-soft">{design.governing?.clause}</td>
-                  <td className="num font-semibold">{design.governing?.utilisation?.toFixed(2) ?? '—'}</td>
-                  <td>
-                    <StateWord state={design.verdict} />
-                  </td>
-                  <td className="no-print">
-                    <button type="button" className="btn-line" aria-label={`Sheet of ${design.mark}`} onClick={() => openSheet(memberId)}>
-                      sheet
-                    </button>
-                  </td>
-                </tr>
-              );
-            })}
-          </tbody>
-        </table>
+          }
+          row={(index, measure) => {
+            const memberId = listed[index]!;
+            const design = (computed.members.get(memberId) ?? computed.footings.get(memberId))!;
+            const pad = computed.footings.get(memberId);
+            return (
+              <tr key={memberId} ref={measure} data-index={index}>
+                <td className="num text-soft">{numbersOf(computed.takedown).get(memberId) || '—'}</td>
+                <td className="font-semibold">{design.mark}</td>
+                <td>
+                  {pad
+                    ? pad.width
+                      ? `${formatQuantity(pad.width, 'length', units, { figures: 3, bare: true })} × ${formatQuantity(pad.length, 'length', units, { figures: 3 })}`
+                      : '—'
+                    : ((design as { section: string | null }).section ?? '—')}
+                </td>
+                <td>{design.governing?.name ?? design.reason}</td>
+                <td className="text-soft">{design.governing?.clause}</td>
+                <td className="num font-semibold">{design.governing?.utilisation?.toFixed(2) ?? '—'}</td>
+                <td>
+                  <StateWord state={design.verdict} />
+                </td>
+                <td className="no-print">
+                  <button type="button" className="btn-line" aria-label={`Sheet of ${design.mark}`} onClick={() => openSheet(memberId)}>
+                    sheet
+                  </button>
+                </td>
+              </tr>
+            );
+          }}
+        />
         {building.beams.size + building.columns.size + building.footings.size === 0 ? <p className="text-soft">No member yet.</p> : null}
       </section>
       <Journal id={id} version={version} />
@@ -213,6 +216,9 @@ function Exports({ id }: { id: string }) {
   );
 }
 
+/** Marks that are named one by one. */
+const NAMED = 60;
+
 interface Group {
   readonly text: string;
   readonly reason: string;
@@ -246,7 +252,7 @@ function OpenAssumption({ text, reason, list }: Group) {
         <b className="font-semibold">{text}</b> <span className="text-soft">{reason}</span>
       </p>
       <p className="text-[13px] text-soft">
-        {marks.join(', ')}{' '}
+        {marks.length > NAMED ? `${marks.slice(0, NAMED).join(', ')} and ${marks.length - NAMED} more` : marks.join(', ')}{' '}
         {writing ? null : (
           <button type="button" className="btn-line no-print" onClick={() => setWriting(true)}>
             Confirm…
