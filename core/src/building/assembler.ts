@@ -105,3 +105,11 @@ function kindsThatDiffer(before: readonly Item[], after: readonly Item[]): Set<I
   for (; j < after.length; j += 1) kinds.add(after[j]!.kind);
   return kinds;
 }
+
+/**
+ * Sorts items into a building. Levels come from the top down.
+ * @throws BadInput when there is no brief
+ */
+export function assemble(items: readonly Item[]): Building {
+  return new Assembler().assemble(items);
+}

@@ -1,5 +1,4 @@
 import type { BuildUp } from '../load';
-import { Assembler } from './assembler';
 import type { Beam, Body, Brief, Column, ExtraLoad, Footing, Hanger, Item, Panel, PlanPoint, StripFooting, Wall } from './item';
 
 export interface Named<B> {
@@ -28,14 +27,6 @@ export interface Building {
   readonly removed: readonly Item[];
   readonly answers: ReadonlyMap<string, Body<'answer'>>;
   readonly elevation: (level: string) => number;
-}
-
-/**
- * Sorts items into a building. Levels come from the top down.
- * @throws BadInput when there is no brief
- */
-export function assemble(items: readonly Item[]): Building {
-  return new Assembler().assemble(items);
 }
 
 export function planLength(line: { from: PlanPoint; to: PlanPoint }): number {

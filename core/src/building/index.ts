@@ -1,6 +1,6 @@
 export * from './item';
-export { Assembler } from './assembler';
-export { assemble, isOnLevel, levelNameOf, markOf, planLength, pointAlong, project, type Building, type Named } from './building';
+export { assemble, Assembler } from './assembler';
+export { isOnLevel, levelNameOf, markOf, planLength, pointAlong, project, type Building, type Named } from './building';
 export { onPlan, scaleByRatio, scaledByPoints } from './drawingScale';
 export { measure, roundedUp, type Measured } from './measure';
 export {

@@ -263,6 +263,8 @@ export const loadSchema = z.object({
   use: z.enum(USES).optional().describe('use of an imposed load'),
   at: quantity('length', 'point load: from the start of the member', { min: 0 }).default(0),
   force: quantity('force', 'point load, downward').default(0),
+  east: quantity('force', 'point load, horizontal part towards the east').default(0),
+  north: quantity('force', 'point load, horizontal part towards the north').default(0),
   from: quantity('length', 'line load: start', { min: 0 }).default(0),
   to: quantity('length', 'line load: end', { min: 0 }).default(0),
   intensity: quantity('lineLoad', 'line load, downward').default(0),

@@ -96,3 +96,27 @@ describe('members in one place', () => {
     expect(kinds([pad('F1', 0), pad('F2', 1500)])).not.toContain('twin');
   });
 });
+
+describe('horizontal load', () => {
+  const posts = [
+    item('footing', 'F', { mark: 'F1', at: { x: 0, y: 0 }, level: 'L0' }),
+    item('column', 'C', { mark: 'C1', at: { x: 0, y: 0 }, base: 'L0', top: 'L1', by: 'F', ownWeight: 1 }),
+    item('load', 'w1', { label: 'wind on the gable', on: 'C', type: 'point', nature: 'wind', east: '12 kN', north: '-3 kN' }),
+    item('load', 'w2', { label: 'wind on the side', on: 'C', type: 'point', nature: 'wind', east: '2 kN' }),
+  ];
+  it('is counted by case, and nothing resists it until somebody says what does', () => {
+    const open = computeProject([...base, ...posts]);
+    expect(open.takedown.horizontal).toEqual([{ loadCase: { id: 'wind', nature: 'wind' }, east: 14_000, north: -3000 }]);
+    expect(open.looseEnds.find(({ key }) => key === 'horizontal:brief')!.title).toContain('wind 14.0 kN east, -3.0 kN north');
+    const answered = computeProject([
+      ...base,
+      ...posts,
+      item('answer', 'a', { key: 'project:stability', reason: 'Masonry boxes at both ends.', by: 'Ada' }),
+    ]);
+    expect(answered.looseEnds.some(({ key }) => key.startsWith('horizontal'))).toBe(false);
+  });
+  it('changes nothing that goes down', () => {
+    const sums = (items: readonly Item[]) => computeProject([...base, ...items]).takedown.members.get('F')!.sum;
+    expect(sums(posts)).toEqual(sums(posts.slice(0, 2)));
+  });
+});

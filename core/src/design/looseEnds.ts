@@ -1,5 +1,5 @@
 import { planLength, type Building, type Panel, type PlanPoint } from '../building';
-import { areaLoads, isPermanent, variableTotal } from '../load';
+import { areaLoads, caseLabel, isPermanent, variableTotal } from '../load';
 import { contains, type LooseEnd, type Takedown } from '../takedown';
 
 /** What a careful reader of the survey would ask, beside what the takedown could not carry. */
@@ -12,6 +12,7 @@ export function surveyLooseEnds(building: Building, takedown: Takedown): LooseEn
     ...thrustingRafters(building, takedown),
     ...missingOpenings(building),
     ...twins(building),
+    ...unresisted(building, takedown),
   ];
 }
 
@@ -153,6 +154,22 @@ function meetAcross(a: Panel, b: Panel): boolean {
 
 function edgesOf(outline: readonly PlanPoint[]): [PlanPoint, PlanPoint][] {
   return outline.map((p, i) => [p, outline[(i + 1) % outline.length]!]);
+}
+
+/** Horizontal load while nobody has said what resists it. */
+function unresisted({ answers }: Building, { horizontal }: Takedown): LooseEnd[] {
+  if (horizontal.length === 0 || answers.has('project:stability')) return [];
+  const say = (value: number) => `${(value / 1000).toFixed(1)} kN`;
+  const sums = horizontal.map(({ loadCase, east, north }) => `${caseLabel(loadCase)} ${say(east)} east, ${say(north)} north`);
+  return [
+    end(
+      'horizontal',
+      'brief',
+      `Horizontal load has nothing that is said to resist it: ${sums.join('; ')}`,
+      'It is counted, and not taken down: what braces the building, and what that puts on its columns and footings, is not calculated here.',
+      'Confirm overall stability in Package with what resists it in each direction, and prove that apart.',
+    ),
+  ];
 }
 
 const OPENS = /\b(stairs?|staircase|roof ?lights?|skylights?|hatch|lift shaft|void)\b/i;

@@ -2,6 +2,7 @@ import type { Building, ExtraLoad, Named } from '../building';
 import type { Combination, LoadCase } from '../load';
 import { doubtEnd } from './doubts';
 import type { Arrival, LooseEnd, MemberLedger, Takedown } from './ledger';
+import { horizontalOf } from './horizontal';
 import { liftedSupports } from './lifting';
 import { LooseEnds } from './looseEnd';
 import { elevationOf, updateNodes, type Node } from './node';
@@ -387,6 +388,7 @@ export class TakedownEngine {
       order,
       looseEnds,
       balance,
+      horizontal: horizontalOf(building),
       plumb: this.plumb.read(building, this.plans(), ledgers, fresh),
       bearers,
       panels,

@@ -18,6 +18,7 @@ export {
   type BalanceLine,
   type ByCase,
   type CaseBalance,
+  type HorizontalLoad,
   type Leave,
   type LooseEnd,
   type MemberLedger,

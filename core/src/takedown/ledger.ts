@@ -85,6 +85,13 @@ export interface CaseBalance {
   readonly gap: BalanceLine;
 }
 
+/** Horizontal load of one case, N: it is applied and counted; what resists it is not calculated here. */
+export interface HorizontalLoad {
+  readonly loadCase: LoadCase;
+  readonly east: number;
+  readonly north: number;
+}
+
 /** The force through a cut just below a level, hangers counted against it. */
 export interface PlumbLevel {
   readonly level: string;
@@ -100,6 +107,8 @@ export interface Takedown {
   readonly order: readonly string[];
   readonly looseEnds: readonly LooseEnd[];
   readonly balance: readonly CaseBalance[];
+  /** Horizontal load by case, where there is any. */
+  readonly horizontal: readonly HorizontalLoad[];
   readonly plumb: readonly PlumbLevel[];
   /** What each member rests on, found or named. */
   readonly bearers: ReadonlyMap<string, readonly (Bearer | WallBearer)[]>;

@@ -67,6 +67,7 @@ export function PackageRoom() {
           </tbody>
         </table>
         {computed.balance.length === 0 ? <p className="text-soft">Nothing is applied yet.</p> : null}
+        <Horizontal />
       </section>
 
       <section id="loose-ends" className="mt-6 max-w-5xl scroll-mt-4" aria-label="Loose ends">
@@ -213,6 +214,26 @@ function Exports({ id }: { id: string }) {
         order, CSV
       </a>
     </div>
+  );
+}
+
+/** Horizontal load is counted, and resisted by what somebody has named. */
+function Horizontal() {
+  const { building, computed, units } = useProject();
+  const force = (value: number) => formatQuantity(value, 'force', units);
+  const answer = building.answers.get('project:stability');
+  const { horizontal } = computed.takedown;
+  return (
+    <p className="mt-1 text-[13px]">
+      <b className="font-semibold">Horizontal</b>:{' '}
+      {horizontal.length === 0
+        ? 'none is applied here.'
+        : horizontal.map(({ loadCase, east, north }) => `${caseLabel(loadCase)} ${force(east)} east, ${force(north)} north`).join('; ') +
+          '.'}{' '}
+      <span className={answer ? 'text-soft' : 'text-oxide'}>
+        {answer ? `Resisted by: ${answer.reason} (${answer.by}); not calculated here.` : 'What resists wind and sway has not been said.'}
+      </span>
+    </p>
   );
 }
 

@@ -4,7 +4,7 @@ import { caseLabel, caseOf, formatQuantity, markOf, measure, planLength, unitLab
 import { QuantityField, SelectField, TextField } from '../../parts/fields';
 import { useItems, useProject, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
-import { supportOptions } from './place';
+import { hasStatus, supportOptions, type StatusFilter } from './place';
 
 export const TABLES = [
   { kind: 'beam', title: 'Beams' },
@@ -51,13 +51,15 @@ const markOfItem = (item: Member) =>
   'mark' in item.body ? item.body.mark : 'name' in item.body ? item.body.name : 'text' in item.body ? item.body.text : item.body.label;
 
 /** All members of one kind, those of the shown level first; cells are edited in place. */
-export function MemberTable({ kind, level }: { kind: TableKind; level: string }) {
+export function MemberTable({ kind, level, status }: { kind: TableKind; level: string; status: StatusFilter }) {
   const { units } = useProject();
   const { selected, select } = useView();
   const items = useItems(kind) as Member[];
   const { remove, quietly } = useEdit();
   const here = (item: Member) => (kind === 'load' || kind === 'gridline' || levelOf(item).includes(level) ? 0 : 1);
-  const sorted = [...items].sort((a, b) => here(a) - here(b) || markOfItem(a).localeCompare(markOfItem(b), 'en', { numeric: true }));
+  const sorted = items
+    .filter((item) => hasStatus(item.body, status))
+    .sort((a, b) => here(a) - here(b) || markOfItem(a).localeCompare(markOfItem(b), 'en', { numeric: true }));
   const body = useRef<HTMLTableSectionElement>(null);
   const rows = useVirtualizer({
     count: sorted.length,

@@ -19,6 +19,7 @@ import { useSize } from '../../parts/useSize';
 import { useProject, useProjectState, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 import { isLine, measured, selectedLines } from './boardGeometry';
+import { ofStatus, type StatusFilter } from './place';
 import { useBoardEdits } from './useBoardEdits';
 import { Overlay, type Rubber } from './Overlay';
 import { segmentsOf, useOpened } from './drawings';
@@ -46,6 +47,7 @@ export function PlanBoard({
   choose,
   ownView,
   setView,
+  status,
 }: {
   level: string;
   ghosts: readonly string[];
@@ -54,6 +56,8 @@ export function PlanBoard({
   /** What is looked at; null: the whole plan, whatever comes to it. */
   ownView: PlanView | null;
   setView: (view: PlanView | null) => void;
+  /** Which items are drawn. */
+  status: StatusFilter;
 }) {
   const { building, computed, units } = useProject();
   const { items } = useProjectState();
@@ -80,7 +84,7 @@ export function PlanBoard({
   const drawing = useMemo(
     () =>
       planDrawing({
-        building,
+        building: ofStatus(building, status),
         level,
         selected,
         alsoSelected: chosen,
@@ -91,7 +95,7 @@ export function PlanBoard({
         ghosts,
         overDrawing: drawings.length > 0,
       }),
-    [building, level, selected, chosen, transfers, width, height, view, ghosts, drawings.length],
+    [building, level, selected, chosen, transfers, width, height, view, ghosts, drawings.length, status],
   );
 
   const edits = useBoardEdits({ level, drawings, chosen, choose, reach: CATCH / view.scale });

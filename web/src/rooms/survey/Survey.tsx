@@ -7,6 +7,7 @@ import { Inspector } from './Inspector';
 import { LayDrawing } from './LayDrawing';
 import { copiedItem, makeItem, marksOf, newLoad, onLevel } from './make';
 import { MemberTable, TABLES, type TableKind } from './MemberTable';
+import type { StatusFilter } from './place';
 import { PlanBoard } from './PlanBoard';
 import { TableMenu, useScheduleReading } from './TableMenu';
 
@@ -37,6 +38,7 @@ export function SurveyRoom() {
   const [tab, setTab] = useState<TableKind | 'level'>('beam');
   const [several, setSeveral] = useState<ReadonlySet<string>>(new Set());
   const [view, setView] = useState<PlanView | null>(null);
+  const [status, setStatus] = useState<StatusFilter>('every');
   const [inSpace, setInSpace] = useState(false);
   const [above, setAbove] = useState(false);
   const [below, setBelow] = useState(false);
@@ -117,6 +119,17 @@ export function SurveyRoom() {
               </label>
             ) : null}
           </fieldset>
+          <select
+            className="field w-24 text-[12.5px]"
+            aria-label="Items shown"
+            value={status}
+            onChange={(event) => setStatus(event.target.value as StatusFilter)}
+          >
+            <option value="every">all items</option>
+            <option value="new">new</option>
+            <option value="existing">existing</option>
+            <option value="removed">removed</option>
+          </select>
           <CopyLevel from={shown} />
           <button
             type="button"
@@ -133,7 +146,16 @@ export function SurveyRoom() {
             <ModelView />
           </Suspense>
         ) : (
-          <PlanBoard key={shown} level={shown} ghosts={ghosts} chosen={several} choose={choose} ownView={view} setView={setView} />
+          <PlanBoard
+            key={shown}
+            level={shown}
+            ghosts={ghosts}
+            chosen={several}
+            choose={choose}
+            ownView={view}
+            setView={setView}
+            status={status}
+          />
         )}
         <div className="flex items-center border-y border-rule px-4 py-1">
           <div className="flex min-w-0 flex-1 gap-1 overflow-x-auto" role="tablist" aria-label="Schedules">
@@ -170,7 +192,7 @@ export function SurveyRoom() {
             read(pasted);
           }}
         >
-          {tab === 'level' ? <Levels /> : <MemberTable kind={tab} level={shown} />}
+          {tab === 'level' ? <Levels /> : <MemberTable kind={tab} level={shown} status={status} />}
         </div>
       </div>
       <Inspector several={several} />

@@ -265,6 +265,8 @@ export function newLoad(building: Building, on: string | null): Item | null {
       use: 'A',
       at: 0,
       force: 0,
+      east: 0,
+      north: 0,
       from: 0,
       to: 0,
       intensity: 0,

@@ -26,3 +26,29 @@ export function supportOptions(building: Building, self: string, kinds: readonly
   );
   return [{ value: '', label: 'nothing' }, ...options.sort((a, b) => a.label.localeCompare(b.label, 'en', { numeric: true }))];
 }
+
+/** Which items are shown: of every status, or of one. */
+export type StatusFilter = 'every' | 'new' | 'existing' | 'removed';
+
+/** What has no status, such as a gridline, is shown always. */
+export function hasStatus(body: object, wanted: StatusFilter): boolean {
+  return wanted === 'every' || !('status' in body) || body.status === wanted;
+}
+
+/** The building with only those members of it that have a status: what the plan draws. */
+export function ofStatus(building: Building, wanted: StatusFilter): Building {
+  if (wanted === 'every') return building;
+  const some = <B extends object>(members: ReadonlyMap<string, B>) => new Map([...members].filter(([, body]) => hasStatus(body, wanted)));
+  const { beams, columns, hangers, walls, footings, stripFootings, panels } = building;
+  return {
+    ...building,
+    beams: some(beams),
+    columns: some(columns),
+    hangers: some(hangers),
+    walls: some(walls),
+    footings: some(footings),
+    stripFootings: some(stripFootings),
+    panels: some(panels),
+    removed: wanted === 'removed' ? building.removed : [],
+  };
+}

@@ -61,6 +61,8 @@ export function LoadForm({ item }: { item: Of<'load'> }) {
         <div className="grid grid-cols-2 gap-3">
           <QuantityField label="at" kind="length" value={body.at} commit={(at) => set({ at }, 'moved')} />
           <QuantityField label="Force, downward" kind="force" value={body.force} commit={(force) => set({ force }, 'force')} />
+          <QuantityField label="horizontal, east" kind="force" value={body.east} commit={(east) => set({ east }, 'horizontal force')} />
+          <QuantityField label="horizontal, north" kind="force" value={body.north} commit={(north) => set({ north }, 'horizontal force')} />
         </div>
       ) : (
         <div className="grid grid-cols-3 gap-3">

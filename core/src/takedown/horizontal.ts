@@ -1,0 +1,15 @@
+import type { Building } from '../building';
+import { caseOf, compareCases } from '../load';
+import type { HorizontalLoad } from './ledger';
+
+/** Horizontal parts of extra loads, summed by case. */
+export function horizontalOf({ loads }: Building): HorizontalLoad[] {
+  const sums = new Map<string, { loadCase: ReturnType<typeof caseOf>; east: number; north: number }>();
+  for (const { body } of loads) {
+    if (body.type !== 'point' || (body.east === 0 && body.north === 0)) continue;
+    const loadCase = caseOf(body.nature, body.use);
+    const sum = sums.get(loadCase.id) ?? { loadCase, east: 0, north: 0 };
+    sums.set(loadCase.id, { loadCase, east: sum.east + body.east, north: sum.north + body.north });
+  }
+  return [...sums.values()].sort((a, b) => compareCases(a.loadCase, b.loadCase));
+}
