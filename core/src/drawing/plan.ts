@@ -401,11 +401,11 @@ export function planDrawing(input: PlanInput): Drawing {
   plan.walls();
   plan.beams();
   plan.posts();
+  drawNotes(plan);
   drawLoads(plan);
   plan.lineMarks();
   plan.panelNames();
   drawMeasurements(plan);
-  drawNotes(plan);
   plan.scaleBar();
   const name = input.building.levels.find((entry) => entry.id === input.level)?.body.name ?? '';
   return { width: input.width, height: input.height, title: `Plan of ${name}, to scale`, marks: plan.pencil.marks };

@@ -414,10 +414,10 @@ const jottings: Item[] = [
   item('note', 'note-hoist', {
     text: 'Hoist runs along HB1: check its bottom flange apart',
     level: 'loft',
-    at: { x: 3600, y: 7300 },
+    at: { x: 3600, y: 5900 },
     on: 'HB1',
   }),
-  item('note', 'note-screen', { text: 'Do the joists stop on this screen?', level: 'loft', at: { x: 600, y: 5150 }, on: 'W3' }),
+  item('note', 'note-screen', { text: 'Do the joists stop on this screen?', level: 'loft', at: { x: 600, y: 3700 }, on: 'W3' }),
   item('note', 'note-landing', { text: 'Landing door opens out', level: 'loft', at: { x: 16_700, y: 5500 }, on: null }),
   item('measurement', 'measured-band', {
     name: 'band of loft floor',

@@ -95,13 +95,13 @@ export function SurveyRoom() {
   return (
     <>
       <div className="flex min-w-0 flex-1 flex-col">
-        <div className="flex items-baseline gap-4 px-4 pt-1.5">
+        <div className="flex items-baseline gap-2 px-4 pt-1.5">
           <h1 className="text-[17px] font-bold whitespace-nowrap">
             Survey <span className="ml-2 text-[13px] font-normal text-soft">plan of {levelName}</span>
           </h1>
           <span className="flex-1" />
           <LevelSteps shown={shown} over={over} under={under} />
-          <fieldset className="flex gap-2 text-[12.5px] whitespace-nowrap">
+          <fieldset className="flex gap-1.5 text-[12.5px] whitespace-nowrap">
             <legend className="sr-only">Seen through: the level above, the level below</legend>
             <span aria-hidden="true" className="text-soft">
               see
@@ -120,7 +120,7 @@ export function SurveyRoom() {
             ) : null}
           </fieldset>
           <select
-            className="field w-24 text-[12.5px]"
+            className="field w-[86px] shrink-0 text-[12.5px]"
             aria-label="Items shown"
             value={status}
             onChange={(event) => setStatus(event.target.value as StatusFilter)}
@@ -217,7 +217,7 @@ function LevelSteps({ shown, over, under }: { shown: string; over: string | unde
       >
         ▲
       </button>
-      <select className="field w-32" value={shown} onChange={(event) => showLevel(event.target.value)} aria-label="Level shown">
+      <select className="field w-24" value={shown} onChange={(event) => showLevel(event.target.value)} aria-label="Level shown">
         {building.levels.map(({ id, body }) => (
           <option key={id} value={id}>
             {body.name}
@@ -257,13 +257,13 @@ function CopyLevel({ from }: { from: string }) {
   const isEmpty = panels.length === 0 && building.beams.size === 0;
   return (
     <select
-      className="field w-36 text-[12.5px]"
+      className="field w-[104px] shrink-0 text-[12.5px]"
       value=""
       disabled={isEmpty}
       aria-label="Copy this level to"
       onChange={(event) => copy(event.target.value)}
     >
-      <option value="">Copy level to…</option>
+      <option value="">Copy level…</option>
       {others.map(({ id, body }) => (
         <option key={id} value={id}>
           {body.name}
