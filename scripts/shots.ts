@@ -35,7 +35,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'ground', path: `${EBBWICK}/ground?item=F-C1&level=formation`, wait: 'Failure ladder' },
   { name: 'package', path: `${EBBWICK}/package`, wait: 'Journal' },
   { name: 'members-us', path: `${QUILLFERN}/members?item=SB2`, wait: 'Ladder, ASD' },
-  { name: 'descent-tall', path: `${TALLOW}/descent`, wait: 'members gathered' },
+  { name: 'descent-tall', path: `${TALLOW}/descent`, wait: 'gathered: open' },
   { name: 'descent-path', path: `${TALLOW}/descent?item=C-0-1-0`, wait: 'the path of' },
   { name: 'survey-tall', path: `${TALLOW}/survey?level=L2&item=P-1-0-2`, wait: 'Rests on' },
   { name: 'descent-dark', path: `${EBBWICK}/descent?item=P3`, wait: 'Failure ladder', dark: true },

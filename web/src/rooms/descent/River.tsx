@@ -116,7 +116,7 @@ export function River({ views }: { views: ReactNode }) {
         <span className="flex-1 truncate text-[13px] text-soft">
           {middle === null
             ? isGathered
-              ? `${whole.members.size} members gathered: open a bar`
+              ? 'gathered: open a bar'
               : 'what reaches the ground, and by which way'
             : `the path of ${markOf(building, middle)}, ${takedown.members.size} of ${whole.members.size} members`}
         </span>
@@ -148,7 +148,7 @@ export function River({ views }: { views: ReactNode }) {
           <label>
             <span className="sr-only">A combination</span>
             <select
-              className={`max-w-[150px] bg-transparent px-1 py-0.5 ${combinations.some((c) => c.id === show) ? 'font-semibold' : 'text-soft'}`}
+              className={`max-w-[120px] bg-transparent px-1 py-0.5 ${combinations.some((c) => c.id === show) ? 'font-semibold' : 'text-soft'}`}
               value={combinations.some((c) => c.id === show) ? show : ''}
               onChange={(event) => setShow(event.target.value || 'all')}
             >

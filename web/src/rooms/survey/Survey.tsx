@@ -96,7 +96,7 @@ export function SurveyRoom() {
     <>
       <div className="flex min-w-0 flex-1 flex-col">
         <div className="flex items-baseline gap-2 px-4 pt-1.5">
-          <h1 className="text-[17px] font-bold whitespace-nowrap">
+          <h1 className="min-w-0 truncate text-[17px] font-bold">
             Survey <span className="ml-2 text-[13px] font-normal text-soft">plan of {levelName}</span>
           </h1>
           <span className="flex-1" />
