@@ -83,9 +83,17 @@ function extremes(
   }
   for (const combination of forLeast) {
     const value = combineRelieving(byCase, adverse, combination);
-    if (!least || value < least.value) least = { value, combination: combination.name };
+    if (!least || value < least.value) least = { value, combination: leastName(combination) };
   }
   return most && least ? { most, least } : null;
+}
+
+/** A combination as the least is reckoned from it: its own name has the factors of what presses. */
+function leastName({ name, favourablePermanent }: Combination): string {
+  const title = name.split(':')[0]!;
+  return favourablePermanent === undefined
+    ? `${title}: variable load only where it lifts`
+    : `${title}: ${favourablePermanent} times permanent load that presses, variable load only where it lifts`;
 }
 
 /** The members that hand load to the ground, or those that a cut just below a level goes through. */
