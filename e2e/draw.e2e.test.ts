@@ -6,6 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { defaultBrief, item, writeProjectFile } from '@plinth/core';
 import type { RunningServer } from '../server/src';
 import { startApp } from './app';
+import { clickAt, drawOn, saved as savedIn, type Place } from './board';
 import { Browser } from './browser';
 
 /** A building of two storeys with a transfer beam, drawn with the mouse on the plan. */
@@ -39,33 +40,11 @@ describe('a building drawn from nothing', () => {
     await app?.close();
   });
 
-  const saved = () => browser.waitForText('footer', /\bsaved/);
+  const saved = () => savedIn(browser);
   const undone = async () => {
     await browser.driver.actions().keyDown(Key.CONTROL).sendKeys('z').keyUp(Key.CONTROL).perform();
   };
-  /** Picks a tool by its key, then clicks places given in metres on plan. */
-  const draw = async (key: string, ...places: readonly (readonly [number, number])[]) => {
-    await browser.driver.executeScript('document.activeElement?.blur()');
-    await browser.driver.actions().sendKeys(key).perform();
-    for (const place of places) await clickAt(place);
-    await saved();
-  };
-  /** The empty plan shows 10 m by 8 m about its middle; what is drawn changes that, so places are found on a view that is held. */
-  const clickAt = async ([x, y]: readonly [number, number]) => {
-    const [sx, sy] = await browser.driver.executeScript<[number, number]>(
-      `const plan = document.querySelector('[data-testid=plan]');
-       const { left, top, width, height } = plan.getBoundingClientRect();
-       const { x, y, scale } = JSON.parse(plan.dataset.view);
-       return [left + width / 2 + (arguments[0] * 1000 - x) * scale, top + height / 2 - (arguments[1] * 1000 - y) * scale];`,
-      x,
-      y,
-    );
-    await browser.driver
-      .actions({ async: true })
-      .move({ x: Math.round(sx), y: Math.round(sy), duration: 0 })
-      .click()
-      .perform();
-  };
+  const draw = (key: string, ...places: readonly Place[]) => drawOn(browser, key, ...places);
   const level = async (name: string) => browser.choose('Level shown', name);
   const number = (text: string) => Number(text.replaceAll('\u2009', ''));
 
@@ -146,8 +125,8 @@ describe('a building drawn from nothing', () => {
     // 6 m of it are found to be 3 m in truth: half as large
     await browser.driver.executeScript('document.activeElement?.blur()');
     await browser.driver.actions().sendKeys('k').perform();
-    await clickAt([1, 1]);
-    await clickAt([7, 1]);
+    await clickAt(browser, [1, 1]);
+    await clickAt(browser, [7, 1]);
     await browser.type('True distance of the two points', '3 m');
     await browser.waitForText('aside', '21.00 m by 15.75 m');
     await browser.waitForText('aside', 'two points 3.000 m apart');

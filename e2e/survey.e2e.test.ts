@@ -7,6 +7,7 @@ import { defaultBrief, item, writeProjectFile, type Item } from '@plinth/core';
 import { writeDxf } from '@plinth/core/dxf';
 import type { RunningServer } from '../server/src';
 import { startApp } from './app';
+import { drawOn, saved as savedIn, type Place } from './board';
 import { Browser } from './browser';
 
 /** What a surveyor does beside drawing: schedules, DXF, measuring, notes, splitting and joining, looking at it in space. */
@@ -88,29 +89,8 @@ describe('a survey', () => {
   }
   const stored = async () => ((await (await fetch(project)).json()) as { list: Stored[] }).list;
   const count = async (kind: string) => (await stored()).filter((entry) => entry.kind === kind).length;
-  const saved = () => browser.waitForText('footer', /\bsaved/);
-  const blur = () => browser.driver.executeScript('document.activeElement?.blur()');
-  const clickAt = async ([x, y]: readonly [number, number]) => {
-    const [sx, sy] = await browser.driver.executeScript<[number, number]>(
-      `const plan = document.querySelector('[data-testid=plan]');
-       const { left, top, width, height } = plan.getBoundingClientRect();
-       const { x, y, scale } = JSON.parse(plan.dataset.view);
-       return [left + width / 2 + (arguments[0] * 1000 - x) * scale, top + height / 2 - (arguments[1] * 1000 - y) * scale];`,
-      x,
-      y,
-    );
-    await browser.driver
-      .actions({ async: true })
-      .move({ x: Math.round(sx), y: Math.round(sy), duration: 0 })
-      .click()
-      .perform();
-  };
-  const draw = async (key: string, ...places: readonly (readonly [number, number])[]) => {
-    await blur();
-    await browser.driver.actions().sendKeys(key).perform();
-    for (const place of places) await clickAt(place);
-    await saved();
-  };
+  const saved = () => savedIn(browser);
+  const draw = (key: string, ...places: readonly Place[]) => drawOn(browser, key, ...places);
   const paste = (text: string) =>
     browser.driver.executeScript(
       `const data = new DataTransfer();

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { BadInput } from '../error';
-import { ITEM_SCHEMAS, itemSchema, referencesOf, type Item } from './item';
+import { ITEM_SCHEMAS, itemName, itemSchema, referencesOf, type Item } from './item';
 
 /** One change of one item: put writes it (revision null: it is new), remove takes it away. */
 export const changeSchema = z.discriminatedUnion('op', [
@@ -40,19 +40,21 @@ export function readItem(raw: unknown): Item {
  */
 export function requireConsistent(items: ReadonlyMap<string, Item>): void {
   let briefs = 0;
-  const name = (item: Item) => ('mark' in item.body ? item.body.mark : 'name' in item.body ? item.body.name : item.id);
   for (const item of items.values()) {
     if (item.kind === 'brief') briefs += 1;
     for (const { field, id } of referencesOf(item)) {
       const target = items.get(id);
       if (!target)
         throw new BadInput(
-          `${name(item)} refers to "${id}", which is not in the project (it may be in use elsewhere: free it first)`,
+          `${itemName(item)} refers to "${id}", which is not in the project (it may be in use elsewhere: free it first)`,
           field,
         );
       const wanted = KINDS_OF_REFERENCE[field.replace(/\.\d+\./, '.')];
       if (wanted && !wanted.includes(target.kind))
-        throw new BadInput(`${name(item)}: ${name(target)} is a ${target.kind}, but a ${wanted.join(' or ')} is wanted here`, field);
+        throw new BadInput(
+          `${itemName(item)}: ${itemName(target)} is a ${target.kind}, but a ${wanted.join(' or ')} is wanted here`,
+          field,
+        );
     }
   }
   if (briefs !== 1) throw new BadInput('a project has exactly one brief');

@@ -2,7 +2,7 @@ export * from './item';
 export { assemble, Assembler } from './assembler';
 export { isOnLevel, levelNameOf, markOf, planLength, pointAlong, project, type Building, type Named } from './building';
 export { onPlan, scaleByRatio, scaledByPoints } from './drawingScale';
-export { measure, roundedUp, type Measured } from './measure';
+export { measure, roundedUp, shortWay, type Measured } from './measure';
 export {
   beside,
   crossingAt,

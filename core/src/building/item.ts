@@ -407,3 +407,9 @@ export function referencesOf(item: Item): { field: string; id: string }[] {
   }
   return found;
 }
+
+/** What an item is called: its mark, name or label, the words of a note; failing all its id. */
+export function itemName({ id, body }: { readonly id: string; readonly body: object }): string {
+  const { mark, name, label, text } = body as { mark?: string; name?: string; label?: string; text?: string };
+  return mark ?? name ?? label ?? text ?? id;
+}

@@ -1,9 +1,7 @@
-import type { Item, ItemKind } from '../building';
-import { isPermanent, caseFromId } from '../load';
-import type { ByCase, Takedown } from '../takedown';
-import { takeDown } from '../takedown';
-import { assemble } from '../building';
+import { assemble, itemName, type Item, type ItemKind } from '../building';
+import { caseFromId, isPermanent } from '../load';
 import { philosophyOf, STANDARDS } from '../standard';
+import { takeDown, type ByCase } from '../takedown';
 
 /** An item that two revisions do not have alike. */
 export interface ItemDifference {
@@ -77,7 +75,7 @@ interface Handed {
 function reactionsBetween(items: readonly Item[]): Map<string, Handed> {
   const building = assemble(items);
   const { rules } = philosophyOf(STANDARDS[building.brief.family], building.brief.combinationRule);
-  const takedown: Takedown = takeDown(building, rules.lifting);
+  const takedown = takeDown(building, rules.lifting);
   const found = new Map<string, Handed>();
   for (const [id, { mark, leaves }] of takedown.members)
     for (const leave of leaves) {
@@ -100,7 +98,7 @@ function differences(before: readonly Item[], after: readonly Item[]): ItemDiffe
   const list: ItemDifference[] = [];
   for (const item of after) {
     const old = was.get(item.id);
-    const base = { id: item.id, kind: item.kind, name: nameOf(item) };
+    const base = { id: item.id, kind: item.kind, name: itemName(item) };
     if (!old) list.push({ ...base, change: 'added', fields: [] });
     else {
       const fields = fieldsThatDiffer(old.body, item.body);
@@ -108,12 +106,8 @@ function differences(before: readonly Item[], after: readonly Item[]): ItemDiffe
     }
   }
   for (const item of before)
-    if (!is.has(item.id)) list.push({ id: item.id, kind: item.kind, name: nameOf(item), change: 'removed', fields: [] });
+    if (!is.has(item.id)) list.push({ id: item.id, kind: item.kind, name: itemName(item), change: 'removed', fields: [] });
   return list.sort((a, b) => a.kind.localeCompare(b.kind) || a.name.localeCompare(b.name, 'en', { numeric: true }));
-}
-
-function nameOf({ id, body }: Item): string {
-  return 'mark' in body ? body.mark : 'name' in body ? body.name : 'label' in body ? body.label : 'text' in body ? body.text : id;
 }
 
 function fieldsThatDiffer(before: object, after: object): ItemDifference['fields'] {

@@ -1,6 +1,6 @@
 import type { Building, Item, PlanPoint } from '../../building';
-import { isOnLevel, item } from '../../building';
-import type { DxfDrawing } from './read';
+import { isOnLevel, item, shortWay } from '../../building';
+import type { DxfDrawing, DxfText } from './read';
 import { writeDxf, type DxfSheet } from './write';
 
 /** Layers of a plan as it is written, by kind of item; the same names are understood when a DXF is read as members. */
@@ -105,8 +105,14 @@ export function membersOfDxf(
   const items: Item[] = [];
   const left: string[] = [];
   const mm = ({ x, y }: PlanPoint): PlanPoint => ({ x: x * scale, y: y * scale });
+  const texts = new Map<string, DxfText[]>();
+  for (const text of dxf.texts) {
+    const list = texts.get(text.layer);
+    if (list) list.push(text);
+    else texts.set(text.layer, [text]);
+  }
   const textAt = (layer: string, at: PlanPoint): string | null =>
-    dxf.texts.find((text) => text.layer === layer && Math.hypot(mm(text.at).x - at.x, mm(text.at).y - at.y) < 1)?.text ?? null;
+    texts.get(layer)?.find((text) => Math.hypot(text.at.x * scale - at.x, text.at.y * scale - at.y) < 1)?.text ?? null;
   let skipped = 0;
   for (const { layer, points, closed, centre } of dxf.lines) {
     const kind = kinds[layer];
@@ -156,10 +162,4 @@ export function membersOfDxf(
   if (other.length > 0) left.push(`layers ${other.join(', ')}`);
   for (const [kind, count] of Object.entries(dxf.unread)) left.push(`${count} of ${kind}`);
   return { items, left };
-}
-
-function shortWay(outline: readonly PlanPoint[]): number {
-  const xs = outline.map((p) => p.x);
-  const ys = outline.map((p) => p.y);
-  return Math.max(...xs) - Math.min(...xs) <= Math.max(...ys) - Math.min(...ys) ? 0 : Math.PI / 2;
 }

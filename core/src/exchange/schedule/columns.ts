@@ -1,4 +1,4 @@
-import type { Building, Item } from '../../building';
+import type { Building } from '../../building';
 import { BadInput } from '../../error';
 import { NATURES, USES } from '../../load';
 import { DISPLAY, parseQuantity, type Kind, type UnitSystem } from '../../quantity';
@@ -223,9 +223,3 @@ export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
     identity,
   ],
 };
-
-/** What a row is known by: its mark, or its label. */
-export function nameOf(item: Item): string {
-  const { mark: byMark, label } = item.body as { mark?: string; label?: string };
-  return byMark ?? label ?? item.id;
-}

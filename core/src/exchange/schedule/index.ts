@@ -1,9 +1,9 @@
 import Papa from 'papaparse';
-import { readItem, type Building, type Item } from '../../building';
+import { itemName, readItem, type Building, type Item } from '../../building';
 import { BadInput, PlinthError } from '../../error';
 import { DISPLAY } from '../../quantity';
 import { writeCsv } from '../csv';
-import { COLUMNS, nameOf, SCHEDULED, type Body, type Column, type Names, type ScheduledKind } from './columns';
+import { COLUMNS, SCHEDULED, type Body, type Column, type Names, type ScheduledKind } from './columns';
 
 export { SCHEDULED, type ScheduledKind } from './columns';
 
@@ -40,7 +40,7 @@ const titleOf = ({ title, kind }: Column, names: Pick<Names, 'units'>) => {
 };
 
 function namesFor(building: Building, items: readonly Item[]): Names {
-  const members = new Map(items.filter(({ kind }) => kind !== 'load' && kind !== 'gridline').map((item) => [nameOf(item), item.id]));
+  const members = new Map(items.filter(({ kind }) => kind !== 'load' && kind !== 'gridline').map((item) => [itemName(item), item.id]));
   return { building, units: building.brief.units, member: (mark) => members.get(mark) };
 }
 
@@ -50,7 +50,7 @@ export function scheduleRows(building: Building, items: readonly Item[], kind: S
   const columns = COLUMNS[kind];
   const rows = items
     .filter((item) => item.kind === kind)
-    .sort((a, b) => nameOf(a).localeCompare(nameOf(b), 'en', { numeric: true }))
+    .sort((a, b) => itemName(a).localeCompare(itemName(b), 'en', { numeric: true }))
     .map((item) => columns.map((column) => (column.title === 'id' ? item.id : column.write(item.body as Body, names))));
   return [columns.map((column) => titleOf(column, names)), ...rows];
 }
@@ -110,7 +110,7 @@ export function readSchedule(
   const names = namesFor(building, items);
   const ofKind = items.filter((item) => item.kind === kind);
   const idAt = heads.findIndex((head) => head?.column.title === 'id');
-  const known = new Map(idAt >= 0 ? ofKind.map((item) => [item.id, item]) : ofKind.map((item) => [nameOf(item), item]));
+  const known = new Map(idAt >= 0 ? ofKind.map((item) => [item.id, item]) : ofKind.map((item) => [itemName(item), item]));
   const seen = new Map<string, number>();
   const found: Item[] = [];
   const faults: ScheduleFault[] = [];

@@ -5,23 +5,9 @@ import { shapeForce, shapeMoment } from '../shape';
 import { segment } from '../support/line';
 import { contains, isConvex, regionOf, tidyRing } from './polygon';
 import type { Bearing, PanelShape, PanelSharing } from './share';
+import { line, P, panel, rectangle } from './sample.test.data';
 import { sharePanel } from './sharePanel';
 
-const P = (x: number, y: number): PlanPoint => ({ x, y });
-const line = (id: string, x1: number, y1: number, x2: number, y2: number, rank = 0): Bearing => ({
-  id,
-  rank,
-  line: segment({ from: P(x1, y1), to: P(x2, y2) }),
-});
-const rectangle = (x1: number, y1: number, x2: number, y2: number) => [P(x1, y1), P(x2, y1), P(x2, y2), P(x1, y2)];
-const panel = (outline: PlanPoint[], more: Partial<PanelShape> = {}): PanelShape => ({
-  outline,
-  openings: [],
-  span: 'oneWay',
-  direction: 0,
-  continuity: 'simple',
-  ...more,
-});
 const share = (p: PanelShape, bearings: readonly Bearing[]) => sharePanel(p, bearings, 200);
 const areaOn = (sharing: PanelSharing, id: string) =>
   sharing.shares.filter((s) => s.member === id).reduce((sum, s) => sum + shapeForce(s.shape), 0) / 1e6;

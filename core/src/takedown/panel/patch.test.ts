@@ -3,25 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { assemble, defaultBrief, item, type Item, type PlanPoint } from '../../building';
 import { takeDown, TakedownEngine } from '..';
 import { shapeForce, shapeMoment } from '../shape';
-import { segment } from '../support/line';
-import type { Bearing, PanelShape, PanelSharing } from './share';
+import type { PanelSharing } from './share';
+import { line, P, panel, rectangle } from './sample.test.data';
 import { sharePanel, sharePatch } from './sharePanel';
 
-const P = (x: number, y: number): PlanPoint => ({ x, y });
-const line = (id: string, x1: number, y1: number, x2: number, y2: number): Bearing => ({
-  id,
-  rank: 0,
-  line: segment({ from: P(x1, y1), to: P(x2, y2) }),
-});
-const rectangle = (x1: number, y1: number, x2: number, y2: number) => [P(x1, y1), P(x2, y1), P(x2, y2), P(x1, y2)];
-const panel = (outline: PlanPoint[], more: Partial<PanelShape> = {}): PanelShape => ({
-  outline,
-  openings: [],
-  span: 'oneWay',
-  direction: 0,
-  continuity: 'simple',
-  ...more,
-});
 const on = (sharing: PanelSharing, id: string) =>
   sharing.shares.filter((s) => s.member === id).reduce((sum, s) => sum + shapeForce(s.shape), 0) / 1e6;
 const lost = (sharing: PanelSharing) => sharing.orphans.reduce((sum, o) => sum + o.region.area, 0) / 1e6;

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { caseLabel, formatQuantity, levelNameOf, markOf, numbersOf, unitLabel } from '@plinth/core';
+import { KIND_WORD } from '../../parts/kindWord';
 import { LongTable } from '../../parts/LongTable';
 import { useProject, useProjectState, useView } from '../../project/context';
 
@@ -60,13 +61,7 @@ export function Order({ views }: { views: ReactNode }) {
                 </button>
               </td>
               <td className={ledger.transfer ? 'font-semibold text-oxide' : 'text-soft'}>
-                {ledger.transfer
-                  ? 'transfer beam'
-                  : ledger.kind === 'footing'
-                    ? 'pad'
-                    : ledger.kind === 'stripFooting'
-                      ? 'strip footing'
-                      : ledger.kind}
+                {ledger.transfer ? 'transfer beam' : KIND_WORD[ledger.kind]}
               </td>
               <td>{levelNameOf(building, ledger.id)}</td>
               {cases.map((loadCase) => (

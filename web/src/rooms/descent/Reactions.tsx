@@ -1,5 +1,6 @@
 import { useEffect, useState, type ReactNode } from 'react';
 import { caseLabel, formatQuantity, unitLabel, type MostAndLeast, type ReactionSchedule } from '@plinth/core';
+import { KIND_WORD } from '../../parts/kindWord';
 import { LongTable } from '../../parts/LongTable';
 import { useProject, useProjectState, useStore, useView } from '../../project/context';
 
@@ -114,7 +115,7 @@ export function Reactions({ views }: { views: ReactNode }) {
                     {row.mark}
                   </button>
                 </td>
-                <td className="text-soft">{KINDS[row.kind]}</td>
+                <td className="text-soft">{KIND_WORD[row.kind]}</td>
                 <td className="num">{formatQuantity(row.at.x, 'position', units, { bare: true })}</td>
                 <td className="num">{formatQuantity(row.at.y, 'position', units, { bare: true })}</td>
                 {cases.map((loadCase) => (
@@ -146,15 +147,6 @@ export function Reactions({ views }: { views: ReactNode }) {
     </div>
   );
 }
-
-const KINDS = {
-  beam: 'beam',
-  column: 'column',
-  wall: 'wall',
-  hanger: 'hanger',
-  footing: 'pad',
-  stripFooting: 'strip footing',
-} as const;
 
 /** A value and, on the mouse, the combination that gives it; red where it lifts. */
 function Extreme({

@@ -1,6 +1,18 @@
 import { useEffect, useRef } from 'react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { caseLabel, caseOf, formatQuantity, markOf, measure, planLength, unitLabel, type Beam, type Item, type Kind } from '@plinth/core';
+import {
+  caseLabel,
+  caseOf,
+  formatQuantity,
+  itemName,
+  markOf,
+  measure,
+  planLength,
+  unitLabel,
+  type Beam,
+  type Item,
+  type Kind,
+} from '@plinth/core';
 import { QuantityField, SelectField, TextField } from '../../parts/fields';
 import { useItems, useProject, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
@@ -47,9 +59,6 @@ function Spacer({ height }: { height: number }) {
   return height > 0 ? <tr aria-hidden="true" style={{ height }} /> : null;
 }
 
-const markOfItem = (item: Member) =>
-  'mark' in item.body ? item.body.mark : 'name' in item.body ? item.body.name : 'text' in item.body ? item.body.text : item.body.label;
-
 /** All members of one kind, those of the shown level first; cells are edited in place. */
 export function MemberTable({ kind, level, status }: { kind: TableKind; level: string; status: StatusFilter }) {
   const { units } = useProject();
@@ -59,7 +68,7 @@ export function MemberTable({ kind, level, status }: { kind: TableKind; level: s
   const here = (item: Member) => (kind === 'load' || kind === 'gridline' || levelOf(item).includes(level) ? 0 : 1);
   const sorted = items
     .filter((item) => hasStatus(item.body, status))
-    .sort((a, b) => here(a) - here(b) || markOfItem(a).localeCompare(markOfItem(b), 'en', { numeric: true }));
+    .sort((a, b) => here(a) - here(b) || itemName(a).localeCompare(itemName(b), 'en', { numeric: true }));
   const body = useRef<HTMLTableSectionElement>(null);
   const rows = useVirtualizer({
     count: sorted.length,
@@ -149,7 +158,7 @@ export function MemberTable({ kind, level, status }: { kind: TableKind; level: s
                   className="text-soft hover:text-oxide"
                   onClick={(event) => {
                     event.stopPropagation();
-                    quietly(remove([item.id], `${markOfItem(item)} removed`));
+                    quietly(remove([item.id], `${itemName(item)} removed`));
                   }}
                 >
                   Remove
@@ -207,7 +216,7 @@ function TakenBy({
 function Cells({ item }: { item: Member }) {
   const { building, computed, units } = useProject();
   const { patch } = useEdit();
-  const name = markOfItem(item);
+  const name = itemName(item);
   const levels = building.levels.map((entry) => ({ value: entry.id, label: entry.body.name }));
   const coordinate = (value: number, label: string, commit: (value: number) => Promise<void>) => (
     <td className="num w-16">

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type * as DxfDoor from '@plinth/core/dxf';
 import type { DxfDrawing, LayerKinds, PlanKind } from '@plinth/core/dxf';
 import { Question } from '../../parts/Question';
@@ -31,25 +31,30 @@ export function ReadDxf({ dxf, level, close }: { dxf: DxfDrawing; level: string;
       setKinds(opened.suggestedKinds(dxf.layers.map(({ name }) => name)));
     });
   }, [dxf]);
-  if (!door) return null;
-  const marks = marksOf(building);
-  const labels = building.gridlines.map(({ body }) => body.label);
-  const { items, left } = door.membersOfDxf(
-    dxf,
-    kinds,
-    scale,
-    { level, storey: storeyAt(building, level), buildUp: building.buildUps.keys().next().value ?? null },
-    {
-      id: (kind) => freshId(kind),
-      mark: (kind, wanted) => {
-        const taken = kind === 'gridline' ? labels : marks;
-        const mark =
-          wanted && wanted.length <= 24 && !taken.includes(wanted) ? wanted : nextMark(kind === 'gridline' ? '' : PREFIX[kind], taken);
-        taken.push(mark);
-        return mark;
+  // a large drawing is read again only when something is chosen otherwise
+  const read = useMemo(() => {
+    if (!door) return null;
+    const marks = marksOf(building);
+    const labels = building.gridlines.map(({ body }) => body.label);
+    return door.membersOfDxf(
+      dxf,
+      kinds,
+      scale,
+      { level, storey: storeyAt(building, level), buildUp: building.buildUps.keys().next().value ?? null },
+      {
+        id: (kind) => freshId(kind),
+        mark: (kind, wanted) => {
+          const taken = kind === 'gridline' ? labels : marks;
+          const mark =
+            wanted && wanted.length <= 24 && !taken.includes(wanted) ? wanted : nextMark(kind === 'gridline' ? '' : PREFIX[kind], taken);
+          taken.push(mark);
+          return mark;
+        },
       },
-    },
-  );
+    );
+  }, [door, building, dxf, kinds, scale, level]);
+  if (!read) return null;
+  const { items, left } = read;
   const name = building.levels.find(({ id }) => id === level)?.body.name ?? '';
   return (
     <Question title={`Read a DXF into ${name}`} close={close}>

@@ -6,7 +6,7 @@ import { toast } from 'sonner';
 import { Question } from '../../parts/Question';
 import { saveText } from '../../parts/saveText';
 import { useProject, useProjectState } from '../../project/context';
-import { useEdit } from '../../project/useEdit';
+import { freshId, useEdit } from '../../project/useEdit';
 import { ReadDxf } from './ReadDxf';
 import { readDxfFile } from './drawings';
 import { makeItem, newLoad } from './make';
@@ -29,7 +29,10 @@ export function useScheduleReading(kind: string, level: string) {
     };
     try {
       const all = [...items.values()].map(({ id, kind: of, body }) => ({ id, kind: of, body }) as Item);
-      setFound({ kind, read: readSchedule(building, all, kind, cellsOf(source), { make }) });
+      // every new row starts from the same item, under an id of its own
+      const sample = make();
+      const defaults = { make: () => ({ ...sample, id: freshId(kind) }) };
+      setFound({ kind, read: readSchedule(building, all, kind, cellsOf(source), defaults) });
     } catch (error) {
       toast.error((error as Error).message);
     }

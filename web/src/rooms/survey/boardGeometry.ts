@@ -1,12 +1,8 @@
-import { formatQuantity, regionOf, type Item, type PlanPoint } from '@plinth/core';
+import { formatQuantity, measure, type Item, type PlanPoint } from '@plinth/core';
 
 export function isLine(body: unknown): body is { from: PlanPoint; to: PlanPoint } {
   const from = (body as { from?: unknown } | undefined)?.from;
   return typeof from === 'object' && from !== null;
-}
-
-export function nameOf({ body }: Item): string {
-  return 'mark' in body ? body.mark : 'label' in body ? body.label : 'name' in body ? body.name : 'text' in body ? 'Note' : 'item';
 }
 
 /** Corners of a rectangle between two opposite ones. */
@@ -33,10 +29,14 @@ export function selectedLines(items: readonly Item[]): PlanPoint[][] {
 
 /** A chain in words: each length, the sum, and the area when it is closed. */
 export function measured(points: readonly PlanPoint[], length: (mm: number) => string, units: 'SI' | 'US'): string {
-  const parts = points.slice(1).map((p, i) => Math.hypot(p.x - points[i]!.x, p.y - points[i]!.y));
-  const sum = parts.reduce((a, b) => a + b, 0);
-  const [first, last] = [points[0]!, points.at(-1)!];
-  const closed = points.length > 3 && Math.hypot(first.x - last.x, first.y - last.y) < 1;
+  const closed = isClosed(points);
+  const { parts, length: sum, area } = measure({ points: closed ? points.slice(0, -1) : points, closed, pitch: 0 });
   const chain = parts.length > 1 ? `${parts.map(length).join(' + ')} = ${length(sum)}` : length(sum);
-  return closed ? `${chain}; area ${formatQuantity(regionOf(points.slice(0, -1)).area, 'floorArea', units)}` : chain;
+  return area === null ? chain : `${chain}; area ${formatQuantity(area, 'floorArea', units)}`;
+}
+
+/** True for a chain that ends where it began. */
+export function isClosed(points: readonly PlanPoint[]): boolean {
+  const [first, last] = [points[0]!, points.at(-1)!];
+  return points.length > 3 && Math.hypot(first.x - last.x, first.y - last.y) < 1;
 }

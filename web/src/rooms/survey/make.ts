@@ -5,6 +5,7 @@ import {
   planLength,
   pointAlong,
   project,
+  shortWay,
   splitLine,
   splitPanel,
   type Building,
@@ -164,13 +165,6 @@ export function makeItem(
     case 'gridline':
       return { id, kind, body: { label: gridLabel(building, from, to), from, to } };
   }
-}
-
-/** Floors usually span the short way of their panel. */
-function shortWay(points: readonly PlanPoint[]): number {
-  const xs = points.map((p) => p.x);
-  const ys = points.map((p) => p.y);
-  return Math.max(...xs) - Math.min(...xs) <= Math.max(...ys) - Math.min(...ys) ? 0 : Math.PI / 2;
 }
 
 /** Upright gridlines are lettered, those across are numbered. */

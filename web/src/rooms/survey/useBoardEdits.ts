@@ -1,8 +1,8 @@
-import { contains, isOnLevel, markOf, type Item, type LaidDrawing, type Named, type PlanPoint } from '@plinth/core';
+import { contains, isOnLevel, itemName, markOf, type Item, type LaidDrawing, type Named, type PlanPoint } from '@plinth/core';
 import { toast } from 'sonner';
 import { useProject, useProjectState, useView } from '../../project/context';
 import { freshId, nextMark, useEdit } from '../../project/useEdit';
-import { inward, isLine, nameOf, rectangle } from './boardGeometry';
+import { inward, isClosed, isLine, rectangle } from './boardGeometry';
 import { makeItem, memberNear, movedItem, newLoad, splitAcross, type PlacedKind } from './make';
 
 /** What is done to the building from the plan of a level: drawing, moving, splitting, removing. Each is one command. */
@@ -80,8 +80,7 @@ export function useBoardEdits({
   };
 
   const keepMeasurement = (points: readonly PlanPoint[]) => {
-    const first = points[0]!;
-    const closed = points.length > 3 && Math.hypot(first.x - points.at(-1)!.x, first.y - points.at(-1)!.y) < 1;
+    const closed = isClosed(points);
     const drawing = drawings.length === 1 ? drawings[0] : drawings.find(({ id }) => id === selected);
     const names = building.measurements.map(({ body }) => body.name);
     const item: Item = {
@@ -131,12 +130,12 @@ export function useBoardEdits({
       if (!item || !isLine(item.body)) return;
       const { x, y } = item.body[end];
       const body = { ...item.body, [end]: { x: x + dx, y: y + dy } };
-      quietly(put([{ ...item, body } as Item], `${nameOf(item)}: end moved`));
+      quietly(put([{ ...item, body } as Item], `${itemName(item)}: end moved`));
     } else if (list.length > 0)
       quietly(
         put(
           list.map((item) => movedItem(item, dx, dy)),
-          list.length === 1 ? `${nameOf(list[0]!)} moved` : `${list.length} items moved`,
+          list.length === 1 ? `${itemName(list[0]!)} moved` : `${list.length} items moved`,
         ),
       );
   };
@@ -173,7 +172,7 @@ export function useBoardEdits({
     quietly(
       remove(
         list.map((item) => item.id),
-        list.length === 1 ? `${nameOf(list[0]!)} removed` : `${list.length} items removed`,
+        list.length === 1 ? `${itemName(list[0]!)} removed` : `${list.length} items removed`,
       ).then(() => choose([])),
     );
   };
