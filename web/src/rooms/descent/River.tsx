@@ -113,13 +113,7 @@ export function River({ views }: { views: ReactNode }) {
     <div className="flex min-w-0 flex-1 flex-col px-4 pt-2">
       <div className="flex items-baseline gap-4">
         <h1 className="text-[17px] font-bold">Load river</h1>
-        <span className="flex-1 truncate text-[13px] text-soft">
-          {middle === null
-            ? isGathered
-              ? 'gathered: open a bar'
-              : 'what reaches the ground, and by which way'
-            : `the path of ${markOf(building, middle)}, ${takedown.members.size} of ${whole.members.size} members`}
-        </span>
+        <span className="flex-1" />
         {large && !isGathered ? (
           <button
             type="button"
@@ -162,6 +156,13 @@ export function River({ views }: { views: ReactNode }) {
           </label>
         </div>
       </div>
+      <p className="truncate text-[12.5px] text-soft">
+        {middle === null
+          ? isGathered
+            ? 'gathered: open a bar'
+            : 'what reaches the ground, and by which way'
+          : `the path of ${markOf(building, middle)}, ${takedown.members.size} of ${whole.members.size} members`}
+      </p>
       <div ref={ref} className="min-h-0 flex-1 overflow-hidden">
         <DrawingView
           drawing={drawing}
