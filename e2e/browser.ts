@@ -110,6 +110,15 @@ export class Browser {
     await choice.click();
   }
 
+  /** What the page tells its user and its developer just now: for the words of a failure. */
+  private async said(): Promise<string> {
+    const told = await this.driver.executeScript<string>(
+      `return [...document.querySelectorAll('[data-sonner-toast], [role=status], [role=alert], footer')].map((part) => part.innerText.replace(/\\s+/g, ' ')).join(' | ')`,
+    );
+    const log = await this.driver.manage().logs().get(logging.Type.BROWSER);
+    return `the page says: ${told || 'nothing'}; its log: ${log.map(({ message }) => message).join(' | ') || 'empty'}`;
+  }
+
   /** Waits until a reading of the page is what is wanted; the last reading stands in the failure. */
   async until<T>(read: () => Promise<T>, wanted: (value: T) => boolean, what: string): Promise<T> {
     let last: T | undefined;
@@ -122,8 +131,8 @@ export class Browser {
           return false;
         }
       }, PATIENCE)
-      .catch(() => {
-        throw new Error(`${what}; last seen: ${JSON.stringify(last)}`);
+      .catch(async () => {
+        throw new Error(`${what}; last seen: ${JSON.stringify(last)}; ${await this.said()}`);
       });
     return last as T;
   }

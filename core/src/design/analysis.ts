@@ -117,6 +117,7 @@ export function unbracedSegments(beam: Beam, length: number, solution: BeamSolut
       to,
       quarters: [quarter(1), quarter(2), quarter(3)],
       peak,
+      ends: [solution.at('moment', from), solution.at('moment', to)],
       freeTip: !isHeld(from) || !isHeld(to),
       tensionFlangeHeld: beam.restraint === 'floor',
     });

@@ -42,6 +42,26 @@ export function shapeOutlines(shape: Shape): [number, number][][] {
         [[-x, -y], [x, -y], [x, -f], ...arc(web + r, -f + r, r, 270, 180), ...arc(web + r, f - r, r, 180, 90), [x, f], [x, y], [-x, y]],
       ];
     }
+    case 'tee': {
+      const { h, b, tw, tf, r } = shape;
+      const [x, y, w] = [b / 2, h / 2, tw / 2];
+      const f = -y + tf;
+      return [[[-x, -y], [x, -y], [x, f], ...arc(w + r, f + r, r, 270, 180), [w, y], [-w, y], ...arc(-w - r, f + r, r, 0, -90), [-x, f]]];
+    }
+    case 'angle': {
+      const { h, b, t, r, toe } = shape;
+      const [x, y] = [b / 2, h / 2];
+      return [
+        [
+          [-x, -y],
+          ...arc(-x + t - toe, -y + toe, toe, -90, 0),
+          ...arc(-x + t + r, y - t - r, r, 180, 90),
+          ...arc(x - toe, y - t + toe, toe, -90, 0),
+          [x, y],
+          [-x, y],
+        ],
+      ];
+    }
     case 'box': {
       const rounded = (b: number, h: number, r: number): [number, number][] => [
         ...arc(b / 2 - r, -h / 2 + r, r, -90, 0),

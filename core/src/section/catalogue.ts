@@ -1,22 +1,27 @@
 import { BadInput } from '../error';
+import { metricAngleCsv } from './catalogue/metricAngle.csv';
 import { metricHollowCsv } from './catalogue/metricHollow.csv';
 import { metricRolledCsv } from './catalogue/metricRolled.csv';
+import { usAngleCsv } from './catalogue/usAngle.csv';
 import { usHollowCsv } from './catalogue/usHollow.csv';
+import { usOtherCsv } from './catalogue/usOther.csv';
 import { usRolledCsv } from './catalogue/usRolled.csv';
+import { OWN_EXAMPLE, ownShape } from './own';
 import { sectionProperties } from './properties';
-import type { SectionProperties, Shape } from './shape';
+import type { Product, SectionProperties, Shape } from './shape';
 
 /** One catalogued shape, with the properties computed from its dimensions. */
 export interface Section {
   readonly designation: string;
   readonly family: string;
-  readonly region: 'european' | 'american';
+  /** Where it is rolled; own: made of dimensions that somebody wrote. */
+  readonly region: 'european' | 'american' | 'own';
   readonly shape: Shape;
   readonly properties: SectionProperties;
   /** Published mass, kg/mm: what own weight is taken from. */
   readonly mass: number;
   /** How it is made: which buckling curves and grades apply. */
-  readonly product: 'rolled' | 'hollow' | 'round';
+  readonly product: Product;
 }
 
 /** Density of steel, kg/mm3. */
@@ -47,33 +52,68 @@ function section(row: Row, region: Section['region'], shape: Shape, mass: number
   return { designation: row['designation']!, family: row['family']!, region, shape, properties: sectionProperties(shape), mass, product };
 }
 
+/** An I or channel in inches. */
+function usRolled(row: Row): Section {
+  const shape: Shape = {
+    outline: outlineOf(row),
+    h: num(row, 'd') * INCH,
+    b: num(row, 'bf') * INCH,
+    tw: num(row, 'tw') * INCH,
+    tf: num(row, 'tf') * INCH,
+    r: (num(row, 'kdes') - num(row, 'tf')) * INCH,
+  };
+  return section(row, 'american', shape, num(row, 'mass') * POUND_PER_FOOT);
+}
+
+/** The tee that is half of a W: W18X50 gives WT9X25. */
+function halved(whole: Section): Section[] {
+  const named = /^W([\d.]+)X([\d.]+)$/.exec(whole.designation);
+  if (!named || whole.shape.outline !== 'I') return [];
+  const { h, b, tw, tf, r } = whole.shape;
+  const shape: Shape = { outline: 'tee', h: h / 2, b, tw, tf, r };
+  return [
+    {
+      ...whole,
+      designation: `WT${Number(named[1]) / 2}X${Number(named[2]) / 2}`,
+      family: 'WT',
+      shape,
+      properties: sectionProperties(shape),
+      mass: whole.mass / 2,
+    },
+  ];
+}
+
+function angleRow(row: Row, region: 'european' | 'american', unit: number, mass: number): Section {
+  const shape: Shape = {
+    outline: 'angle',
+    h: num(row, 'h') * unit,
+    b: num(row, 'b') * unit,
+    t: num(row, 't') * unit,
+    r: num(row, 'r') * unit,
+    toe: num(row, 'toe') * unit,
+  };
+  return section(row, region, shape, num(row, 'mass') * mass);
+}
+
+const outlineOf = (row: Row) => row['outline'] as 'I' | 'channel';
+
 function build(): Section[] {
-  const outline = (row: Row) => row['outline'] as 'I' | 'channel';
+  const wide = readCsv(usRolledCsv).map(usRolled);
   return [
     ...readCsv(metricRolledCsv).map((row) =>
       section(
         row,
         'european',
-        { outline: outline(row), h: num(row, 'h'), b: num(row, 'b'), tw: num(row, 'tw'), tf: num(row, 'tf'), r: num(row, 'r') },
+        { outline: outlineOf(row), h: num(row, 'h'), b: num(row, 'b'), tw: num(row, 'tw'), tf: num(row, 'tf'), r: num(row, 'r') },
         num(row, 'mass') / 1000,
       ),
     ),
+    ...readCsv(metricAngleCsv).map((row) => angleRow(row, 'european', 1, 1 / 1000)),
     ...readCsv(metricHollowCsv).map((row) => section(row, 'european', hollowShape(row, 1, num(row, 't'), 1.5, 1), num(row, 'mass') / 1000)),
-    ...readCsv(usRolledCsv).map((row) =>
-      section(
-        row,
-        'american',
-        {
-          outline: outline(row),
-          h: num(row, 'd') * INCH,
-          b: num(row, 'bf') * INCH,
-          tw: num(row, 'tw') * INCH,
-          tf: num(row, 'tf') * INCH,
-          r: (num(row, 'kdes') - num(row, 'tf')) * INCH,
-        },
-        num(row, 'mass') * POUND_PER_FOOT,
-      ),
-    ),
+    ...wide,
+    ...readCsv(usOtherCsv).map(usRolled),
+    ...readCsv(usAngleCsv).map((row) => angleRow(row, 'american', INCH, POUND_PER_FOOT)),
+    ...wide.flatMap(halved),
     // corners of A500: outside radius twice, inside once the design wall
     ...readCsv(usHollowCsv).map((row) =>
       section(row, 'american', hollowShape(row, INCH, DESIGN_WALL * num(row, 'tnom'), 2, 1), num(row, 'mass') * POUND_PER_FOOT),
@@ -83,6 +123,8 @@ function build(): Section[] {
 
 let all: Section[] | undefined;
 let byDesignation: Map<string, Section> | undefined;
+/** Own shapes met so far. */
+const own = new Map<string, Section>();
 
 /** Every catalogued shape, in the order of the catalogue's files. */
 export function catalogue(): readonly Section[] {
@@ -92,10 +134,18 @@ export function catalogue(): readonly Section[] {
 /** @throws BadInput when there is no such designation */
 export function findSection(designation: string): Section {
   byDesignation ??= new Map(catalogue().map((entry) => [entry.designation, entry]));
-  const found = byDesignation.get(designation);
-  if (!found)
-    throw new BadInput(`section "${designation}" is not in the catalogue; write it as UB 457x191x82, SHS 150x150x8 or W16X31`, 'section');
-  return found;
+  const found = byDesignation.get(designation) ?? own.get(designation);
+  if (found) return found;
+  const written = ownShape(designation);
+  if (!written)
+    throw new BadInput(
+      `section "${designation}" is not in the catalogue; write it as UB 457x191x82, SHS 150x150x8 or W16X31, or a shape of your own as ${OWN_EXAMPLE}`,
+      'section',
+    );
+  const properties = sectionProperties(written.shape);
+  const made: Section = { designation, family: 'own', region: 'own', ...written, properties, mass: properties.A * STEEL_DENSITY };
+  own.set(designation, made);
+  return made;
 }
 
 /**

@@ -1,3 +1,5 @@
-export type { BoxShape, ChannelShape, IShape, SectionProperties, Shape, TubeShape } from './shape';
+export type { AngleShape, BoxShape, ChannelShape, IShape, Product, SectionProperties, Shape, TeeShape, TubeShape } from './shape';
 export { sectionProperties } from './properties';
 export { catalogue, findSection, massRatio, STEEL_DENSITY, type Section } from './catalogue';
+export { OWN_EXAMPLE } from './own';
+export { integrate, plasticModulus } from './slices';

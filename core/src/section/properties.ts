@@ -1,18 +1,10 @@
 import { BadInput } from '../error';
+import { angle } from './angle';
+import { fillet } from './fillet';
+import { about } from './principal';
+import { integrate } from './slices';
 import type { BoxShape, ChannelShape, IShape, SectionProperties, Shape, TubeShape } from './shape';
-
-/**
- * The concave fillet that fills a right-angled corner with radius r, measured from that corner along either leg:
- * area, distance of its centroid, second moment about its own centroid.
- * Exact, as the square r x r less the quarter circle.
- */
-function fillet(r: number): { area: number; centroid: number; second: number } {
-  if (r === 0) return { area: 0, centroid: 0, second: 0 };
-  const area = r * r * (1 - Math.PI / 4);
-  const centroid = (r * (5 / 6 - Math.PI / 4)) / (1 - Math.PI / 4);
-  const second = r ** 4 * (1 - (5 * Math.PI) / 16) - area * centroid ** 2;
-  return { area, centroid, second };
-}
+import { tee } from './tee';
 
 function requirePositive(shape: Record<string, unknown>, names: readonly string[]): void {
   for (const name of names) if (!((shape[name] as number) > 0)) throw new BadInput(`${name} must be greater than 0 mm`, name);
@@ -33,7 +25,7 @@ function iSection({ h, b, tw, tf, r }: IShape): SectionProperties {
   const D = ((tf + r) ** 2 + (r + 0.25 * tw) * tw) / (2 * r + tf);
   const It = (2 / 3) * b * tf ** 3 + (hw * tw ** 3) / 3 + 2 * alpha * D ** 4 - 0.42 * tf ** 4;
   const Iw = (Iz * (h - tf) ** 2) / 4;
-  return {
+  return about({
     A,
     Iy,
     Iz,
@@ -49,7 +41,7 @@ function iSection({ h, b, tw, tf, r }: IShape): SectionProperties {
     shearCentre: 0,
     depth: h,
     width: b,
-  };
+  });
 }
 
 function channel({ h, b, tw, tf, r }: ChannelShape): SectionProperties {
@@ -75,7 +67,7 @@ function channel({ h, b, tw, tf, r }: ChannelShape): SectionProperties {
   const h0 = h - tf;
   const e0 = (3 * b0 ** 2 * tf) / (6 * b0 * tf + h0 * tw);
   const Iw = ((h0 ** 2 * b0 ** 3 * tf) / 12) * ((2 * h0 * tw + 3 * b0 * tf) / (h0 * tw + 6 * b0 * tf));
-  return {
+  return about({
     A,
     Iy,
     Iz,
@@ -91,7 +83,7 @@ function channel({ h, b, tw, tf, r }: ChannelShape): SectionProperties {
     shearCentre: -(cz - tw / 2 + e0),
     depth: h,
     width: b,
-  };
+  });
 }
 
 /** Width-wise slices of a channel: where half the area lies to the left, then first moments about that line. */
@@ -126,23 +118,6 @@ function channelMinorPlasticModulus({ h, b, tw, tf, r }: ChannelShape, A: number
   return left + right;
 }
 
-/** Gauss-Legendre over the pieces of [0, end] between the breaks: enough for the smooth pieces it is given. */
-function integrate(f: (x: number) => number, end: number, breaks: readonly number[]): number {
-  const nodes = [0.1834346424956498, 0.525532409916329, 0.7966664774136267, 0.9602898564975363];
-  const weights = [0.362683783378362, 0.3137066458778873, 0.2223810344533745, 0.1012285362903763];
-  const points = [0, ...breaks, end].filter((x) => x >= 0 && x <= end).sort((a, b) => a - b);
-  let sum = 0;
-  for (let i = 1; i < points.length; i += 1) {
-    const pieces = 64;
-    const step = (points[i]! - points[i - 1]!) / pieces;
-    for (let j = 0; j < pieces; j += 1) {
-      const middle = points[i - 1]! + (j + 0.5) * step;
-      nodes.forEach((node, k) => (sum += (weights[k]! * step * (f(middle - (node * step) / 2) + f(middle + (node * step) / 2))) / 2));
-    }
-  }
-  return sum;
-}
-
 /** Area, second moment and half-section first moment about the horizontal axis of a rounded rectangle b wide, h deep. */
 function roundedRectangle(b: number, h: number, r: number): { A: number; I: number; Wpl: number } {
   const f = fillet(r);
@@ -163,7 +138,7 @@ function box({ h, b, t, ro, ri }: BoxShape): SectionProperties {
   const enclosed = (b - t) * (h - t) - rc ** 2 * (4 - Math.PI);
   const perimeter = 2 * (b - t + (h - t)) - 2 * rc * (4 - Math.PI);
   const It = (t ** 3 * perimeter) / 3 + (4 * enclosed ** 2 * t) / perimeter;
-  return {
+  return about({
     A,
     Iy,
     Iz,
@@ -179,7 +154,7 @@ function box({ h, b, t, ro, ri }: BoxShape): SectionProperties {
     shearCentre: 0,
     depth: h,
     width: b,
-  };
+  });
 }
 
 function tube({ d, t }: TubeShape): SectionProperties {
@@ -189,7 +164,7 @@ function tube({ d, t }: TubeShape): SectionProperties {
   const Wpl = (d ** 3 - di ** 3) / 6;
   const Wel = I / (d / 2);
   const i = Math.sqrt(I / A);
-  return {
+  return about({
     A,
     Iy: I,
     Iz: I,
@@ -205,7 +180,7 @@ function tube({ d, t }: TubeShape): SectionProperties {
     shearCentre: 0,
     depth: d,
     width: d,
-  };
+  });
 }
 
 /**
@@ -223,6 +198,18 @@ export function sectionProperties(shape: Shape): SectionProperties {
       if (shape.b <= shape.tw + sides * shape.r) throw new BadInput('web and root radii are wider than the flange', 'b');
       return shape.outline === 'I' ? iSection(shape) : channel(shape);
     }
+    case 'tee':
+      requirePositive(shape as unknown as Record<string, unknown>, ['h', 'b', 'tw', 'tf']);
+      if (!(shape.r >= 0)) throw new BadInput('r must be at least 0 mm', 'r');
+      if (shape.h <= shape.tf + shape.r) throw new BadInput('flange and root radius are deeper than the section', 'h');
+      if (shape.b <= shape.tw + 2 * shape.r) throw new BadInput('web and root radii are wider than the flange', 'b');
+      return tee(shape);
+    case 'angle':
+      requirePositive(shape as unknown as Record<string, unknown>, ['h', 'b', 't']);
+      if (!(shape.r >= 0 && shape.toe >= 0 && shape.toe <= shape.t)) throw new BadInput('radii do not fit the legs', 'r');
+      if (Math.min(shape.h, shape.b) <= shape.t + shape.r + shape.toe)
+        throw new BadInput('leg and radii are longer than the other leg', 't');
+      return angle(shape);
     case 'box':
       requirePositive(shape as unknown as Record<string, unknown>, ['h', 'b', 't']);
       if (2 * shape.t >= Math.min(shape.h, shape.b)) throw new BadInput('two walls are thicker than the section', 't');

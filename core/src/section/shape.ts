@@ -37,14 +37,37 @@ export interface TubeShape {
   readonly t: number;
 }
 
-export type Shape = IShape | ChannelShape | BoxShape | TubeShape;
+/** Tee cut from an I, flange on top: overall depth h, width b, stem tw, flange tf, root radius r. */
+export interface TeeShape {
+  readonly outline: 'tee';
+  readonly h: number;
+  readonly b: number;
+  readonly tw: number;
+  readonly tf: number;
+  readonly r: number;
+}
+
+/** Angle, corner at the lower left: vertical leg h (the longer), horizontal leg b, thickness t, root radius r, toe radius. */
+export interface AngleShape {
+  readonly outline: 'angle';
+  readonly h: number;
+  readonly b: number;
+  readonly t: number;
+  readonly r: number;
+  readonly toe: number;
+}
+
+export type Shape = IShape | ChannelShape | BoxShape | TubeShape | TeeShape | AngleShape;
 
 /** Section properties about the centroid: y is the major axis (horizontal), z the minor. mm units. */
 export interface SectionProperties {
   readonly A: number;
   readonly Iy: number;
   readonly Iz: number;
+  /** Elastic moduli of the more distant face; Wely to the top and bottom faces apart. */
   readonly Wely: number;
+  readonly WelTop: number;
+  readonly WelBottom: number;
   readonly Welz: number;
   readonly Wply: number;
   readonly Wplz: number;
@@ -56,9 +79,23 @@ export interface SectionProperties {
   readonly Iw: number;
   /** Distance of the centroid from the left face (channels: from the back of the web). */
   readonly cz: number;
-  /** Shear centre from the centroid along y, positive to the right. */
+  /** Distance of the centroid below the top face. */
+  readonly cy: number;
+  /** Shear centre from the centroid along y, positive to the right, and along z, positive upward. */
   readonly shearCentre: number;
+  readonly shearCentreUp: number;
+  /** Product of inertia, positive where material lies up to the right and down to the left. */
+  readonly Iyz: number;
+  /** Principal second moments, largest first; their radii of gyration; angle from the y axis to the strong axis, rad, anticlockwise. */
+  readonly Iu: number;
+  readonly Iv: number;
+  readonly iu: number;
+  readonly iv: number;
+  readonly principal: number;
   /** Overall depth and width. */
   readonly depth: number;
   readonly width: number;
 }
+
+/** How a section is made: which buckling curves and grades apply. */
+export type Product = 'rolled' | 'welded' | 'hollow' | 'round';

@@ -6,6 +6,8 @@ import type { Philosophy, Standard } from './standard';
 export type {
   BarLayer,
   BeamActions,
+  MemberActions,
+  MomentShape,
   PadInput,
   PadStrength,
   Philosophy,
@@ -13,6 +15,7 @@ export type {
   Standard,
   SteelBeamInput,
   SteelColumnInput,
+  SteelMemberInput,
 } from './standard';
 export { requireBasis } from './standard';
 

@@ -2,7 +2,7 @@ import { BadInput } from '../error';
 import type { ImposedReduction, LoadRules, ReducibleFloor, ReductionRole } from '../load';
 import type { Concrete, Bar, SteelGrade } from '../material';
 import type { Section } from '../section';
-import type { Basis, Check, Sheet } from '../sheet';
+import type { Assumption, Basis, Check, Sheet } from '../sheet';
 
 /** A way of proving safety within a family: which loads it wants and how it is called on the sheet. */
 export interface Philosophy {
@@ -20,10 +20,16 @@ export interface Segment {
   /** Signed moments, Nmm, sagging positive: at quarter points, and the one of largest magnitude. */
   readonly quarters: readonly [number, number, number];
   readonly peak: number;
+  /** Moments at its two ends, where they are known. */
+  readonly ends?: readonly [number, number];
   /** The segment ends in a free tip that nothing holds sideways. */
   readonly freeTip: boolean;
   /** The tension flange is held along the segment and the other is not: the diagram must not be relied on. */
   readonly tensionFlangeHeld: boolean;
+  /** Load sits above the shear centre and moves with it, mm; left out: at the shear centre. */
+  readonly loadHeight?: number;
+  /** What a numerical solution of lateral-torsional buckling multiplies the segment's moments by until it buckles, by section. */
+  readonly critical?: (section: Section, E: number, G: number) => number;
 }
 
 /** What one combination does to a beam: concurrent, and of one basis. Nmm, N. */
@@ -40,6 +46,8 @@ export interface SteelBeamInput {
   readonly section: Section;
   readonly grade: SteelGrade;
   readonly actions: BeamActions;
+  /** A channel loaded through its shear centre, or held against twisting; left out: it is not. */
+  readonly untwisted?: boolean;
 }
 
 export interface SteelColumnInput {
@@ -53,6 +61,48 @@ export interface SteelColumnInput {
   readonly lengthY: number;
   readonly lengthZ: number;
   readonly lengthT: number;
+  /**
+   * Moments of beams that bear off the axis, Nmm, the larger end's, falling to nothing at the other or turning round there; about the
+   * major axis with the combination's axial force. Left out: nothing bears on it, or all of it centrally.
+   */
+  readonly moments?: { readonly major: number; readonly minor: number };
+}
+
+/** Moments between two supports in one plane: signed, Nmm; ends, middle, and the largest magnitude. */
+export interface MomentShape {
+  readonly start: number;
+  readonly middle: number;
+  readonly end: number;
+  readonly peak: number;
+}
+
+/** What one combination does to a member, all at once and of one basis. N, Nmm. */
+export interface MemberActions {
+  readonly basis: Basis;
+  readonly combination: string;
+  /** Compression positive. */
+  readonly axial: number;
+  readonly major: MomentShape;
+  readonly minor: MomentShape;
+  /** Along the depth, and across it. */
+  readonly shear: number;
+  readonly shearAcross: number;
+  /** Segments in which the compression flange is not held along its length. */
+  readonly segments: readonly Segment[];
+}
+
+export interface SteelMemberInput {
+  readonly section: Section;
+  readonly grade: SteelGrade;
+  readonly actions: MemberActions;
+  /** Effective lengths for buckling about y (major), z (minor) and in torsion, mm. */
+  readonly lengthY: number;
+  readonly lengthZ: number;
+  readonly lengthT: number;
+  /** Net area at holes, mm2; null where there are none. */
+  readonly netArea: number | null;
+  /** A channel loaded through its shear centre, or held against twisting: without that it is not proved in bending. */
+  readonly untwisted: boolean;
 }
 
 /** A concentrically loaded pad. mm, N, MPa. */
@@ -95,6 +145,10 @@ export interface Standard {
   readonly compared: (chosen: string) => readonly Philosophy[];
   readonly steelBeam: (input: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
   readonly steelColumn: (input: SteelColumnInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
+  /** Any member under forces and moments that are already combined. */
+  readonly steelMember: (input: SteelMemberInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
+  /** What the family's check of a member takes for granted, to be recorded wherever it is used. */
+  readonly memberAssumptions: readonly Assumption[];
   readonly padStrength: (input: PadInput, sheet?: Sheet) => PadStrength;
   /** The philosophy whose loads concrete strength is designed for. */
   readonly concretePhilosophy: (chosen: string) => Philosophy;

@@ -107,6 +107,60 @@ describe('honest sheets on drawn inputs', () => {
     );
   });
   it.each([
+    ['european', ['S275', 'S355'], ['6.10']],
+    ['american', ['A992', 'A36'], ['LRFD', 'ASD']],
+  ] as const)('%s members of every shape, rolled and written, under forces and moments of either sign', (family, grades, philosophies) => {
+    const own = [
+      'own I 900x250x6x12',
+      'own I 600x300x5x8',
+      'own I 500x400x10x10',
+      'own box 400x200x6',
+      'own tube 400x5',
+      'own C 200x80x8x12',
+      'own T 150x200x8x12',
+    ];
+    const shapes = [
+      ...catalogue()
+        .filter((section) => section.region === family)
+        .map(({ designation }) => designation),
+      ...own,
+      ...own,
+      ...own,
+    ];
+    const some = fc.oneof(fc.constant(0), fc.integer({ min: -90_000_000, max: 90_000_000 }));
+    const force = fc.oneof(fc.constant(0), fc.integer({ min: -900_000, max: 900_000 }));
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...shapes),
+        fc.constantFrom(...grades),
+        fc.constantFrom(...philosophies),
+        fc.tuple(some, some, some, some, some),
+        fc.tuple(force, force, force),
+        fc.tuple(length, length, fc.boolean(), fc.boolean()),
+        (section, grade, philosophy, [a, b, c, d, e], [axial, shear, shearAcross], [L1, L2, isFree, untwisted]) => {
+          const member = runTool(findTool(`${family}.steel.member`), {
+            section,
+            grade,
+            philosophy,
+            axial,
+            shear,
+            shearAcross,
+            major: { start: a, middle: b, end: c },
+            minor: { start: d, middle: (d + e) / 2, end: e },
+            lengthY: L1,
+            lengthZ: L2,
+            lengthT: L2,
+            unbraced: isFree ? L2 : 0,
+            throughShearCentre: untwisted,
+          });
+          expect(audit(member.steps, evaluate)).toEqual([]);
+          expect(noNaN(member)).toEqual([]);
+        },
+      ),
+      { numRuns: 500 },
+    );
+  });
+  it.each([
     ['european', 'C30/37', 'B500B', ['10', '12', '16', '20']],
     ['american', '4000 psi', 'Grade 60', ['#4', '#5', '#8']],
   ] as const)('%s pads', (family, concrete, reinforcement, bars) => {

@@ -4,6 +4,7 @@ import { padStrength } from './concrete/pad';
 import { imposedReduction } from './reduction';
 import { steelBeam } from './steel/beam';
 import { steelColumn } from './steel/column';
+import { steelMember } from './steel/member';
 
 const [LRFD, ASD] = AMERICAN_PHILOSOPHIES as [Philosophy, Philosophy];
 
@@ -16,6 +17,15 @@ export const american: Standard = {
   compared: (chosen) => (chosen === 'ASD' ? [ASD, LRFD] : [LRFD, ASD]),
   steelBeam,
   steelColumn,
+  steelMember,
+  memberAssumptions: [
+    {
+      type: 'assumption',
+      key: 'sway',
+      text: 'Sway effects (B2) are within the required strengths.',
+      reason: 'Only P-delta between supports is added, by B1 (Appendix 8).',
+    },
+  ],
   padStrength,
   imposedReduction,
   concretePhilosophy: () => LRFD,

@@ -4,6 +4,7 @@ import { padStrength } from './concrete/pad';
 import { imposedReduction } from './reduction';
 import { steelBeam } from './steel/beam';
 import { steelColumn } from './steel/column';
+import { steelMember } from './steel/member';
 
 const find = (id: string): Philosophy => EUROPEAN_PHILOSOPHIES.find((philosophy) => philosophy.id === id) ?? EUROPEAN_PHILOSOPHIES[0]!;
 
@@ -16,6 +17,15 @@ export const european: Standard = {
   compared: (chosen) => [find(chosen)],
   steelBeam,
   steelColumn,
+  steelMember,
+  memberAssumptions: [
+    {
+      type: 'assumption',
+      key: 'sway',
+      text: 'Moments hold what sway and imperfections of the frame bring.',
+      reason: 'Effective lengths without sway, and Annex B for the member between its supports (5.2.2(7)).',
+    },
+  ],
   padStrength,
   imposedReduction,
   concretePhilosophy: find,

@@ -1,5 +1,5 @@
 import { yieldStrength } from '../../../material';
-import { compare, unproven, type Check, type Sheet } from '../../../sheet';
+import { compare, unproven, type Check, type FailureMode, type Sheet } from '../../../sheet';
 import { requireBasis, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
 import { availableStrength, FLEXURE } from './available';
 import {
@@ -7,93 +7,152 @@ import {
   flangeLocalBucklingI,
   lateralTorsionalBox,
   lateralTorsionalI,
+  localBucklingTube,
   momentGradientFactor,
   plasticMoment,
+  webLocalBucklingBox,
 } from './flexure';
+import {
+  flangeLocalBucklingSlenderWeb,
+  lateralTorsionalNoncompactWeb,
+  lateralTorsionalSlenderWeb,
+  webPlastification,
+  webReduction,
+} from './flexureSlender';
+import { angleMoment, teeFlangeBuckling, teeLateralTorsional, teeStemBuckling, teeYielding } from './flexureTee';
 import { shearStrength } from './shear';
-import { compactness, flangeInFlexure, recordShape, webInFlexure } from './slenderness';
+import { compactness, flangeInFlexure, recordShape, webInFlexure, type Compactness } from './slenderness';
 
 interface Context extends SteelBeamInput {
   readonly philosophy: Philosophy;
   readonly E: number;
   readonly Fy: number;
+  /** Moment at which the section yields or its compression flange does, Nmm. */
   readonly Mp: number;
+  readonly web: Compactness;
+}
+
+export interface Flexure {
+  readonly checks: readonly Check[];
+  /** The least available moment, Nmm; null when a limit state is not proved. */
+  readonly available: number | null;
 }
 
 /**
- * Rolled steel beam about its major axis, AISC 360-16 chapters F and G: yielding, lateral-torsional buckling, flange local
- * buckling, shear; by resistance factors or by allowable strength as the philosophy says. Actions must be of its basis.
+ * Steel beam about its major axis, AISC 360-16 chapters F and G: yielding, lateral-torsional buckling, local buckling, shear; by
+ * resistance factors or by allowable strength as the philosophy says. Actions must be of its basis.
  */
 export function steelBeam(input: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
   const { section, grade, actions } = input;
   requireBasis(actions.basis, philosophy.basis);
+  recordShape(section, sheet);
+  const [E, Fy] = [grade.E, yieldStrength(grade, 1)];
+  sheet?.given('E', E, 'stress', 'modulus of elasticity', 'AISC 360-16');
+  sheet?.given('F_y', Fy, 'stress', 'specified minimum yield stress', grade.standard);
+  const { checks, proved } = majorBending(input, philosophy, sheet);
+  return proved ? [...checks, majorShear(input, philosophy, sheet?.scope('Shear'))] : [...checks];
+}
+
+/** Shear along the depth, AISC 360-16 chapter G. The sheet must know the shape, E and F_y. */
+export function majorShear({ section, grade, actions }: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet): Check {
+  const [E, Fy] = [grade.E, yieldStrength(grade, 1)];
+  sheet?.given('V_r', actions.shear, 'force', `required shear strength, ${actions.combination}`);
+  const { nominal, safety, clause } = shearStrength(section, E, Fy, sheet);
+  return compare(
+    {
+      name: 'Shear',
+      clause,
+      mode: 'ductile',
+      kind: 'force',
+      demand: actions.shear,
+      demandSymbol: 'V_r',
+      capacity: availableStrength(nominal, safety, philosophy, { nominal: 'V_n', available: 'V_c' }, 'force', sheet),
+      capacitySymbol: 'V_c',
+      combination: actions.combination,
+    },
+    sheet,
+  );
+}
+
+/** Bending about the major axis, chapter F. proved: false when the shape's local buckling is outside what is written. */
+export function majorBending(input: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet): Flexure & { readonly proved: boolean } {
+  const { section, grade, actions } = input;
   const { combination } = actions;
   const { outline } = section.shape;
   const [E, Fy] = [grade.E, yieldStrength(grade, 1)];
-  recordShape(section, sheet);
-  sheet?.given('E', E, 'stress', 'modulus of elasticity', 'AISC 360-16');
-  sheet?.given('F_y', Fy, 'stress', 'specified minimum yield stress', grade.standard);
   sheet?.given('M_r', actions.moment, 'moment', `required flexural strength, ${combination}`);
-  sheet?.given('V_r', actions.shear, 'force', `required shear strength, ${combination}`);
-  const checks: Check[] = [];
-
   const local = sheet?.scope('Local slenderness');
-  const round = outline === 'tube';
-  const flange = compactness(flangeInFlexure(section), E, Fy, round, local);
+  const isRound = outline === 'tube';
+  const flangeElement = flangeInFlexure(section);
+  const flange = compactness(flangeElement, E, Fy, isRound, local);
   const webElement = webInFlexure(section);
   const web = webElement ? compactness(webElement, E, Fy, false, local) : 'compact';
-  if (
-    web !== 'compact' ||
-    (round && flange !== 'compact') ||
-    (outline === 'box' && flange === 'slender') ||
-    (outline === 'channel' && flange !== 'compact')
-  ) {
-    const what =
-      web !== 'compact'
-        ? `the web is ${web} (F4, F5, F7.3)`
-        : `the ${round ? 'wall' : 'flange'} is ${flange} (${round ? 'F8.2' : 'F7.2(c), F6'})`;
-    return [unproven('Bending', 'AISC 360-16 F', 'instability', `${section.designation}: ${what}, which is not written yet`, sheet)];
-  }
-
-  const yielding = sheet?.scope('Yielding');
-  const Mp = plasticMoment(section, Fy, yielding);
-  const context: Context = { ...input, philosophy, E, Fy, Mp };
-  const moment = (
-    name: string,
-    clause: string,
-    mode: Check['mode'],
-    Mn: number,
-    symbol: string,
-    inner: Sheet | undefined,
-    demand = actions.moment,
-    demandSymbol = 'M_r',
-    reason?: string,
-  ) =>
-    compare(
-      {
-        name,
-        clause,
-        mode,
-        kind: 'moment',
-        demand,
-        demandSymbol,
-        capacity: availableStrength(Mn, FLEXURE, philosophy, { nominal: symbol, available: 'M_c' }, 'moment', inner),
-        capacitySymbol: 'M_c',
-        combination,
-        reason,
-      },
-      inner,
-    );
-  checks.push(moment('Bending, yielding', 'AISC 360-16 F2.1', 'ductile', Mp, 'M_p', yielding));
-
-  if (flange !== 'compact') {
-    const inner = sheet?.scope('Flange local buckling');
-    inner?.given('M_p', Mp, 'moment', 'plastic moment, from above');
-    const Mn =
-      outline === 'box' ? flangeLocalBucklingBox(section, Mp, E, Fy, inner) : flangeLocalBucklingI(section, flange, Mp, E, Fy, inner);
+  const outside = outsideF(input, flange, web);
+  if (outside)
+    return {
+      proved: false,
+      available: null,
+      checks: [unproven('Bending', 'AISC 360-16 F', 'instability', `${section.designation}: ${outside}, which is not written`, sheet)],
+    };
+  const checks: Check[] = [];
+  let available: number | null = Infinity;
+  const add = (name: string, clause: string, mode: FailureMode, Mn: number, symbol: string, inner?: Sheet) => {
+    const capacity = availableStrength(Mn, FLEXURE, philosophy, { nominal: symbol, available: 'M_c' }, 'moment', inner);
+    available = Math.min(available ?? Infinity, capacity);
     checks.push(
-      moment('Flange local buckling', outline === 'box' ? 'AISC 360-16 F7.2' : 'AISC 360-16 F3.2', 'instability', Mn, 'M_n', inner),
+      compare(
+        { name, clause, mode, kind: 'moment', demand: actions.moment, demandSymbol: 'M_r', capacity, capacitySymbol: 'M_c', combination },
+        inner,
+      ),
     );
+  };
+
+  const sagging = actions.moment >= 0;
+  const yielding = sheet?.scope('Yielding');
+  const Mp = sectionMoment(input, flange, web, sagging, E, Fy, yielding);
+  const context: Context = { ...input, philosophy, E, Fy, Mp, web };
+  if (outline === 'tube' && flange !== 'compact') {
+    add('Bending, local buckling', 'AISC 360-16 F8.2', 'instability', localBucklingTube(section, flange, E, Fy, yielding), 'M_n', yielding);
+  } else if (outline === 'angle') {
+    const Mn = angleMoment(section, sagging, 0, 1, E, Fy, yielding);
+    add('Bending, yielding', 'AISC 360-16 F10.1', 'ductile', Mn, 'M_n', yielding);
+  } else add('Bending, yielding', yieldingClause(outline, web), 'ductile', Mp, 'M_p', yielding);
+
+  if (outline === 'I' && flange !== 'compact') {
+    const inner = sheet?.scope('Flange local buckling');
+    inner?.given('M_p', Mp, 'moment', 'from above');
+    const Mn =
+      web === 'compact'
+        ? flangeLocalBucklingI(section, flange, flangeElement.noncompact, Mp, E, Fy, inner)
+        : flangeLocalBucklingSlenderWeb(section, web, flange, flangeElement, E, Fy, inner);
+    const clause = web === 'compact' ? 'AISC 360-16 F3.2' : web === 'noncompact' ? 'AISC 360-16 F4.3' : 'AISC 360-16 F5.3';
+    add('Flange local buckling', clause, 'instability', Mn, 'M_n', inner);
+  }
+  if (outline === 'box') {
+    if (flange !== 'compact') {
+      const inner = sheet?.scope('Flange local buckling');
+      inner?.given('M_p', Mp, 'moment', 'plastic moment, from above');
+      add(
+        'Flange local buckling',
+        'AISC 360-16 F7.2',
+        'instability',
+        flangeLocalBucklingBox(section, flange, Mp, E, Fy, inner),
+        'M_n',
+        inner,
+      );
+    }
+    if (web !== 'compact') {
+      const inner = sheet?.scope('Web local buckling');
+      inner?.given('M_p', Mp, 'moment', 'plastic moment, from above');
+      add('Web local buckling', 'AISC 360-16 F7.3', 'instability', webLocalBucklingBox(section, Mp, E, Fy, inner), 'M_n', inner);
+    }
+  }
+  if (outline === 'tee') {
+    const inner = sheet?.scope(sagging ? 'Flange local buckling' : 'Stem local buckling');
+    inner?.given('M_p', Mp, 'moment', 'from above');
+    if (!sagging) add('Stem local buckling', 'AISC 360-16 F9.4', 'instability', teeStemBuckling(section, E, Fy, inner), 'M_n', inner);
+    else if (flange !== 'compact')
+      add('Flange local buckling', 'AISC 360-16 F9.3', 'instability', teeFlangeBuckling(section, flange, Mp, E, Fy, inner), 'M_n', inner);
   }
 
   let worst: { segment: Segment; ratio: number } | undefined;
@@ -102,69 +161,102 @@ export function steelBeam(input: SteelBeamInput, philosophy: Philosophy, sheet?:
     const ratio = check.verdict === 'unproven' ? Infinity : (check.utilisation ?? Infinity);
     if (!worst || ratio > worst.ratio) worst = { segment, ratio };
   }
-  if (worst) checks.push(lateralTorsionalCheck(worst.segment, context, sheet?.scope('Lateral-torsional buckling')));
-
-  const inner = sheet?.scope('Shear');
-  const shear = shearStrength(section, E, Fy, inner);
-  checks.push(
-    shear
-      ? compare(
-          {
-            name: 'Shear',
-            clause: outline === 'box' ? 'AISC 360-16 G4' : 'AISC 360-16 G2.1',
-            mode: 'ductile',
-            kind: 'force',
-            demand: actions.shear,
-            demandSymbol: 'V_r',
-            capacity: availableStrength(shear.nominal, shear.safety, philosophy, { nominal: 'V_n', available: 'V_c' }, 'force', inner),
-            capacitySymbol: 'V_c',
-            combination,
-          },
-          inner,
-        )
-      : unproven('Shear', 'AISC 360-16 G', 'ductile', 'shear of round and of very slender hollow shapes is not written yet', inner),
-  );
-  return checks;
+  if (worst) {
+    const check = lateralTorsionalCheck(worst.segment, context, sheet?.scope('Lateral-torsional buckling'));
+    checks.push(check);
+    available = check.verdict === 'unproven' || check.capacity === null || available === null ? null : Math.min(available, check.capacity);
+  }
+  return { checks, available, proved: true };
 }
 
-function lateralTorsionalCheck(segment: Segment, { section, actions, philosophy, E, Fy, Mp }: Context, sheet?: Sheet): Check {
+/** What of chapter F is not written for a shape, in words. */
+function outsideF({ section }: SteelBeamInput, flange: Compactness, web: Compactness): string | null {
+  const { shape } = section;
+  if (shape.outline === 'box' && web === 'slender') return 'the webs are slender (F7.3(c))';
+  if (shape.outline === 'box' && flange === 'slender' && web !== 'compact') return 'flanges and webs are both beyond compact (F7)';
+  if (shape.outline === 'channel' && (flange !== 'compact' || web !== 'compact')) return 'the channel is not compact (F13)';
+  if (shape.outline === 'angle' && shape.h !== shape.b) return 'an unequal angle bent about its geometric axis (F10)';
+  return null;
+}
+
+const yieldingClause = (outline: string, web: Compactness): string => {
+  if (outline === 'tee') return 'AISC 360-16 F9.1';
+  if (outline === 'tube') return 'AISC 360-16 F8.1';
+  if (outline === 'box') return 'AISC 360-16 F7.1';
+  if (web === 'noncompact') return 'AISC 360-16 F4.1';
+  return web === 'slender' ? 'AISC 360-16 F5.1' : 'AISC 360-16 F2.1';
+};
+
+/** The moment at which the section yields, or its compression flange where the web is not compact, Nmm, recorded as M_p. */
+function sectionMoment(
+  { section }: SteelBeamInput,
+  flange: Compactness,
+  web: Compactness,
+  sagging: boolean,
+  E: number,
+  Fy: number,
+  sheet?: Sheet,
+): number {
+  const { outline } = section.shape;
+  if (outline === 'tee') return teeYielding(section, sagging, Fy, sheet);
+  if (outline === 'angle') return 0;
+  if (outline === 'tube' && flange !== 'compact') return Fy * section.properties.Wply;
+  if (outline !== 'I' || web === 'compact') return plasticMoment(section, Fy, sheet);
+  const { Wely: Sx } = section.properties;
+  const factor = web === 'noncompact' ? webPlastification(section, E, Fy, sheet) : webReduction(section, E, Fy, sheet);
+  const symbol = web === 'noncompact' ? 'R_pc' : 'R_pg';
+  sheet?.given('S_x', Sx, 'sectionModulus', 'elastic section modulus', section.designation);
+  sheet?.step(
+    'M_p',
+    `${symbol} * F_y * S_x`,
+    { [symbol]: factor, F_y: Fy, S_x: Sx },
+    factor * Fy * Sx,
+    'moment',
+    web === 'noncompact' ? '(F4-1)' : '(F5-1)',
+    'compression flange yields',
+  );
+  return factor * Fy * Sx;
+}
+
+function lateralTorsionalCheck(segment: Segment, context: Context, sheet?: Sheet): Check {
+  const { section, actions, philosophy, E, Fy, Mp, web, untwisted } = context;
   const name = 'Lateral-torsional buckling';
   const { shape } = section;
   const { combination } = actions;
   const L = segment.to - segment.from;
   const where = `from ${+(segment.from / 304.8).toFixed(2)} ft to ${+(segment.to / 304.8).toFixed(2)} ft`;
   const notSusceptible = shape.outline === 'tube' || (shape.outline === 'box' && shape.h <= shape.b);
-  const clause = shape.outline === 'I' ? 'AISC 360-16 F2.2' : shape.outline === 'tube' ? 'AISC 360-16 F8' : 'AISC 360-16 F7.4';
-  if (shape.outline === 'channel')
-    return unproven(
-      name,
-      'AISC 360-16 F2.2',
-      'instability',
-      'a channel twists unless it is loaded through its shear centre; its own check is not written yet',
-      sheet,
-    );
+  const clause = lateralClause(shape.outline, web);
+  const open = (reason: string) => unproven(name, clause, 'instability', reason, sheet);
+  if (shape.outline === 'channel' && !untwisted)
+    return open('a channel twists unless it is loaded through its shear centre or held against twisting; torsion is not written');
   sheet?.note(`Segment ${where}, braced against lateral displacement and twist at its ends; load at the shear centre.`);
-  if (segment.freeTip && !notSusceptible) {
-    // F1(b): Cb = 1 for overhangs, but it takes warping to be held at the root, which a beam running over its support does not give
-    return unproven(
-      name,
-      clause,
-      'instability',
-      `the overhang ${where} has a tip that nothing braces; it needs its own solution, which is not written yet`,
-      sheet,
+  // F1(b): Cb = 1 for overhangs, but it takes warping to be held at the root, which a beam running over its support does not give
+  if (segment.freeTip && !notSusceptible)
+    return open(`the overhang ${where} has a tip that nothing braces; its own solution is not written`);
+  if ((segment.loadHeight ?? 0) > 0 && !notSusceptible)
+    return open(
+      `load above the shear centre ${where} lowers the strength; F1 is for loads at the shear centre, and its own solution is not written`,
     );
-  }
   sheet?.given('M_s', segment.peak, 'moment', 'largest moment in the segment');
-  sheet?.given('M_p', Mp, 'moment', 'plastic moment, from above');
+  sheet?.given('M_p', Mp, 'moment', 'from above');
   let Mn: number;
   if (notSusceptible) {
     sheet?.note('A hollow shape no deeper than wide does not buckle laterally.');
     sheet?.step('M_n', 'M_p', { M_p: Mp }, Mp, 'moment', clause);
     Mn = Mp;
-  } else {
+  } else if (shape.outline === 'tee') Mn = teeLateralTorsional(section, segment.peak >= 0, L, Mp, E, Fy, sheet);
+  else {
     const Cb = momentGradientFactor(segment, sheet);
-    Mn =
-      shape.outline === 'box' ? lateralTorsionalBox(section, L, Cb, Mp, E, Fy, sheet) : lateralTorsionalI(section, L, Cb, Mp, E, Fy, sheet);
+    if (shape.outline === 'angle') {
+      // F10.2: Cb of angles is at most 1.5
+      const limited = Math.min(1.5, Cb);
+      sheet?.step('C_b', 'min(1.5, C_b)', { C_b: Cb }, limited, 'ratio', 'F10.2');
+      Mn = angleMoment(section, segment.peak >= 0, L, limited, E, Fy, sheet);
+    } else if (shape.outline === 'box') Mn = lateralTorsionalBox(section, L, Cb, Mp, E, Fy, sheet);
+    else if (web === 'noncompact') Mn = lateralTorsionalNoncompactWeb(section, L, Cb, E, Fy, sheet);
+    else if (web === 'slender') Mn = lateralTorsionalSlenderWeb(section, L, Cb, E, Fy, sheet);
+    else Mn = lateralTorsionalI(section, L, Cb, Mp, E, Fy, sheet);
   }
   const capacity = availableStrength(Mn, FLEXURE, philosophy, { nominal: 'M_n', available: 'M_c' }, 'moment', sheet);
   return compare(
@@ -183,3 +275,18 @@ function lateralTorsionalCheck(segment: Segment, { section, actions, philosophy,
     sheet,
   );
 }
+
+const lateralClause = (outline: string, web: Compactness): string => {
+  switch (outline) {
+    case 'tube':
+      return 'AISC 360-16 F8';
+    case 'box':
+      return 'AISC 360-16 F7.4';
+    case 'tee':
+      return 'AISC 360-16 F9.2';
+    case 'angle':
+      return 'AISC 360-16 F10.2';
+    default:
+      return web === 'compact' ? 'AISC 360-16 F2.2' : web === 'noncompact' ? 'AISC 360-16 F4.2' : 'AISC 360-16 F5.2';
+  }
+};

@@ -1,6 +1,7 @@
 import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import type { Segment } from '../../standard';
+import { flangeHold } from './slenderness';
 
 /**
  * Lateral-torsional buckling modification factor Cb of a segment held at both ends, AISC 360-16 (F1-1); 1 for an overhang
@@ -40,14 +41,17 @@ export function plasticMoment(section: Section, Fy: number, sheet?: Sheet): numb
   return Fy * Zx;
 }
 
-/** Nominal moment for lateral-torsional buckling of a compact-web doubly symmetric I, Nmm, AISC 360-16 F2.2. Lb: mm. */
+/** Nominal moment for lateral-torsional buckling of a compact-web doubly symmetric I, or of a channel, Nmm, AISC 360-16 F2.2. Lb: mm. */
 export function lateralTorsionalI(section: Section, Lb: number, Cb: number, Mp: number, E: number, Fy: number, sheet?: Sheet): number {
   const { Iz: Iy, Iw: Cw, Wely: Sx, It: J, iz: ry } = section.properties;
   const shape = section.shape as { h: number; tf: number };
   const h0 = shape.h - shape.tf;
   const rts = Math.sqrt(Math.sqrt(Iy * Cw) / Sx);
   const Lp = 1.76 * ry * Math.sqrt(E / Fy);
-  const j = J / (Sx * h0);
+  // c of a channel, (F2-8b); 1 for an I
+  const isChannel = section.shape.outline === 'channel';
+  const c = isChannel ? (h0 / 2) * Math.sqrt(Iy / Cw) : 1;
+  const j = (J * c) / (Sx * h0);
   const Lr = 1.95 * rts * (E / (0.7 * Fy)) * Math.sqrt(j + Math.sqrt(j ** 2 + 6.76 * ((0.7 * Fy) / E) ** 2));
   if (sheet) {
     sheet.given('I_y', Iy, 'secondMoment', 'minor axis', section.designation);
@@ -59,10 +63,12 @@ export function lateralTorsionalI(section: Section, Lb: number, Cb: number, Mp: 
     sheet.step('h_0', 'd - t_f', { d: shape.h, t_f: shape.tf }, h0, 'sectionLength', 'F2.2', 'between flange centroids');
     sheet.step('r_ts', 'sqrt(sqrt(I_y * C_w) / S_x)', { I_y: Iy, C_w: Cw, S_x: Sx }, rts, 'sectionLength', '(F2-7)');
     sheet.step('L_p', '1.76 * r_y * sqrt(E / F_y)', { r_y: ry, E, F_y: Fy }, Lp, 'length', '(F2-5)');
+    if (isChannel) sheet.step('c', 'h_0 / 2 * sqrt(I_y / C_w)', { h_0: h0, I_y: Iy, C_w: Cw }, c, 'ratio', '(F2-8b)');
+    else sheet.step('c', '1', {}, 1, 'ratio', '(F2-8a)');
     sheet.step(
       'L_r',
-      '1.95 * r_ts * E / (0.7 * F_y) * sqrt(J / (S_x * h_0) + sqrt((J / (S_x * h_0))^2 + 6.76 * (0.7 * F_y / E)^2))',
-      { r_ts: rts, E, F_y: Fy, J, S_x: Sx, h_0: h0 },
+      '1.95 * r_ts * E / (0.7 * F_y) * sqrt(J * c / (S_x * h_0) + sqrt((J * c / (S_x * h_0))^2 + 6.76 * (0.7 * F_y / E)^2))',
+      { r_ts: rts, E, F_y: Fy, J, c, S_x: Sx, h_0: h0 },
       Lr,
       'length',
       '(F2-6)',
@@ -92,8 +98,8 @@ export function lateralTorsionalI(section: Section, Lb: number, Cb: number, Mp: 
   sheet?.branch('L_b <= L_r', { L_b: Lb, L_r: Lr }, false, 'F2.2(c)', 'elastic buckling');
   sheet?.step(
     'F_cr',
-    'C_b * pi^2 * E / (L_b / r_ts)^2 * sqrt(1 + 0.078 * J / (S_x * h_0) * (L_b / r_ts)^2)',
-    { C_b: Cb, E, L_b: Lb, r_ts: rts, J, S_x: Sx, h_0: h0 },
+    'C_b * pi^2 * E / (L_b / r_ts)^2 * sqrt(1 + 0.078 * J * c / (S_x * h_0) * (L_b / r_ts)^2)',
+    { C_b: Cb, E, L_b: Lb, r_ts: rts, J, c, S_x: Sx, h_0: h0 },
     Fcr,
     'stress',
     '(F2-4)',
@@ -102,10 +108,11 @@ export function lateralTorsionalI(section: Section, Lb: number, Cb: number, Mp: 
   return Mn;
 }
 
-/** Nominal moment for flange local buckling of a rolled I with a compact web, Nmm, AISC 360-16 F3.2; Mp when compact. */
+/** Nominal moment for flange local buckling of an I with a compact web, Nmm, AISC 360-16 F3.2. noncompactLimit: over sqrt(E/Fy). */
 export function flangeLocalBucklingI(
   section: Section,
   state: 'noncompact' | 'slender',
+  noncompactLimit: number,
   Mp: number,
   E: number,
   Fy: number,
@@ -117,10 +124,11 @@ export function flangeLocalBucklingI(
   sheet?.given('S_x', Sx, 'sectionModulus', 'elastic section modulus', section.designation);
   sheet?.step('lambda_f', 'b_f / 2 / t_f', { b_f: shape.b, t_f: shape.tf }, lambda, 'ratio', 'B4.1');
   if (state === 'noncompact') {
-    const [p, r] = [0.38 * Math.sqrt(E / Fy), Math.sqrt(E / Fy)];
+    const [p, r] = [0.38 * Math.sqrt(E / Fy), noncompactLimit * Math.sqrt(E / Fy)];
     const Mn = Mp - (Mp - 0.7 * Fy * Sx) * ((lambda - p) / (r - p));
     sheet?.step('lambda_p', '0.38 * sqrt(E / F_y)', { E, F_y: Fy }, p, 'ratio', 'table B4.1b');
-    sheet?.step('lambda_r', 'sqrt(E / F_y)', { E, F_y: Fy }, r, 'ratio', 'table B4.1b');
+    sheet?.given('l_r', noncompactLimit, 'ratio', 'noncompact limit as a multiple of sqrt(E / F_y)', 'table B4.1b');
+    sheet?.step('lambda_r', 'l_r * sqrt(E / F_y)', { l_r: noncompactLimit, E, F_y: Fy }, r, 'ratio', 'table B4.1b');
     sheet?.step(
       'M_n',
       'M_p - (M_p - 0.7 * F_y * S_x) * (lambda_f - lambda_p) / (lambda_r - lambda_p)',
@@ -132,7 +140,7 @@ export function flangeLocalBucklingI(
     return Mn;
   }
   const h = shape.h - 2 * (shape.tf + shape.r);
-  const kc = Math.min(0.76, Math.max(0.35, 4 / Math.sqrt(h / shape.tw)));
+  const kc = flangeHold(h / shape.tw);
   const Mn = (0.9 * E * kc * Sx) / lambda ** 2;
   sheet?.step(
     'k_c',
@@ -146,20 +154,105 @@ export function flangeLocalBucklingI(
   return Mn;
 }
 
-/** Nominal moment for flange local buckling of a box with a noncompact flange, Nmm, AISC 360-16 (F7-2). */
-export function flangeLocalBucklingBox(section: Section, Mp: number, E: number, Fy: number, sheet?: Sheet): number {
-  const shape = section.shape as { b: number; t: number };
+/** Nominal moment for flange local buckling of a box, Nmm, AISC 360-16 F7.2: noncompact by (F7-2), slender by an effective width. */
+export function flangeLocalBucklingBox(
+  section: Section,
+  state: 'noncompact' | 'slender',
+  Mp: number,
+  E: number,
+  Fy: number,
+  sheet?: Sheet,
+): number {
+  const shape = section.shape as { h: number; b: number; t: number };
+  const { Wely: S, A: Ag, Iy: Ix } = section.properties;
+  const b = shape.b - 3 * shape.t;
+  if (state === 'noncompact') {
+    const Mn = Math.min(Mp, Mp - (Mp - Fy * S) * (3.57 * (b / shape.t) * Math.sqrt(Fy / E) - 4.0));
+    sheet?.given('S', S, 'sectionModulus', 'elastic section modulus', section.designation);
+    sheet?.step(
+      'M_n',
+      'min(M_p, M_p - (M_p - F_y * S) * (3.57 * (B - 3 * t) / t * sqrt(F_y / E) - 4.0))',
+      { M_p: Mp, F_y: Fy, S, B: shape.b, t: shape.t, E },
+      Mn,
+      'moment',
+      '(F7-2)',
+    );
+    return Mn;
+  }
+  const be = Math.min(b, 1.92 * shape.t * Math.sqrt(E / Fy) * (1 - (0.38 / (b / shape.t)) * Math.sqrt(E / Fy)));
+  const lost = (b - be) * shape.t;
+  const z = (shape.h - shape.t) / 2;
+  const e = (lost * z) / (Ag - lost);
+  const Ie = Ix - lost * (z ** 2 + shape.t ** 2 / 12) - (Ag - lost) * e ** 2;
+  const Se = Ie / (shape.h / 2 + e);
+  if (sheet) {
+    sheet.given('A_g', Ag, 'area', 'gross area', section.designation);
+    sheet.given('I_x', Ix, 'secondMoment', 'gross', section.designation);
+    sheet.step('b_c', 'B - 3 * t', { B: shape.b, t: shape.t }, b, 'sectionLength', 'B4.1b');
+    sheet.step(
+      'b_e',
+      'min(b_c, 1.92 * t * sqrt(E / F_y) * (1 - 0.38 / (b_c / t) * sqrt(E / F_y)))',
+      { b_c: b, t: shape.t, E, F_y: Fy },
+      be,
+      'sectionLength',
+      '(F7-4)',
+      'effective width',
+    );
+    sheet.step('A_1', '(b_c - b_e) * t', { b_c: b, b_e: be, t: shape.t }, lost, 'area', 'F7.2(c)', 'of the flange, not effective');
+    sheet.step(
+      'e_s',
+      'A_1 * (H - t) / 2 / (A_g - A_1)',
+      { A_1: lost, H: shape.h, t: shape.t, A_g: Ag },
+      e,
+      'sectionLength',
+      'F7.2(c)',
+      'shift of the axis',
+    );
+    sheet.step(
+      'S_e',
+      '(I_x - A_1 * (((H - t) / 2)^2 + t^2 / 12) - (A_g - A_1) * e_s^2) / (H / 2 + e_s)',
+      { I_x: Ix, A_1: lost, H: shape.h, t: shape.t, A_g: Ag, e_s: e },
+      Se,
+      'sectionModulus',
+      'F7.2(c)',
+      'effective section modulus',
+    );
+    sheet.step('M_n', 'F_y * S_e', { F_y: Fy, S_e: Se }, Fy * Se, 'moment', '(F7-3)');
+  }
+  return Fy * Se;
+}
+
+/** Nominal moment for web local buckling of a box with noncompact webs, Nmm, AISC 360-16 (F7-6). */
+export function webLocalBucklingBox(section: Section, Mp: number, E: number, Fy: number, sheet?: Sheet): number {
+  const shape = section.shape as { h: number; t: number };
   const S = section.properties.Wely;
-  const Mn = Math.min(Mp, Mp - (Mp - Fy * S) * (3.57 * ((shape.b - 3 * shape.t) / shape.t) * Math.sqrt(Fy / E) - 4.0));
+  const Mn = Math.min(Mp, Mp - (Mp - Fy * S) * (0.305 * ((shape.h - 3 * shape.t) / shape.t) * Math.sqrt(Fy / E) - 0.738));
   sheet?.given('S', S, 'sectionModulus', 'elastic section modulus', section.designation);
   sheet?.step(
     'M_n',
-    'min(M_p, M_p - (M_p - F_y * S) * (3.57 * (B - 3 * t) / t * sqrt(F_y / E) - 4.0))',
-    { M_p: Mp, F_y: Fy, S, B: shape.b, t: shape.t, E },
+    'min(M_p, M_p - (M_p - F_y * S) * (0.305 * (H - 3 * t) / t * sqrt(F_y / E) - 0.738))',
+    { M_p: Mp, F_y: Fy, S, H: shape.h, t: shape.t, E },
     Mn,
     'moment',
-    '(F7-2)',
+    '(F7-6)',
   );
+  return Mn;
+}
+
+/** Nominal moment for local buckling of a round hollow shape, Nmm, AISC 360-16 F8.2. */
+export function localBucklingTube(section: Section, state: 'noncompact' | 'slender', E: number, Fy: number, sheet?: Sheet): number {
+  const shape = section.shape as { d: number; t: number };
+  const S = section.properties.Wely;
+  const ratio = shape.d / shape.t;
+  sheet?.given('S', S, 'sectionModulus', 'elastic section modulus', section.designation);
+  const inputs = { E, D: shape.d, t: shape.t, S };
+  if (state === 'noncompact') {
+    const Mn = ((0.021 * E) / ratio + Fy) * S;
+    sheet?.step('M_n', '(0.021 * E / (D / t) + F_y) * S', { ...inputs, F_y: Fy }, Mn, 'moment', '(F8-2)');
+    return Mn;
+  }
+  const Mn = ((0.33 * E) / ratio) * S;
+  sheet?.step('M_n', '0.33 * E / (D / t) * S', inputs, Mn, 'moment', '(F8-3), (F8-4)');
   return Mn;
 }
 

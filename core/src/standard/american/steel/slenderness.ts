@@ -4,26 +4,30 @@ import type { Sheet } from '../../../sheet';
 export type Compactness = 'compact' | 'noncompact' | 'slender';
 
 /** Dimensions as givens, by AISC symbols. */
-export function recordShape({ shape, designation }: Section, sheet: Sheet | undefined): void {
+export function recordShape({ shape, designation, region }: Section, sheet: Sheet | undefined): void {
   if (!sheet) return;
   const give = (symbol: string, value: number, meaning: string) => sheet.given(symbol, value, 'sectionLength', meaning, designation);
-  if (shape.outline === 'I' || shape.outline === 'channel') {
+  if ('tf' in shape) {
     give('d', shape.h, 'overall depth');
     give('b_f', shape.b, 'flange width');
     give('t_w', shape.tw, 'web thickness');
     give('t_f', shape.tf, 'flange thickness');
     give('k', shape.tf + shape.r, 'outer face to toe of fillet');
+  } else if (shape.outline === 'angle') {
+    give('d', shape.h, 'vertical leg');
+    give('b', shape.b, 'horizontal leg');
+    give('t', shape.t, 'thickness');
   } else if (shape.outline === 'box') {
     give('H', shape.h, 'overall depth');
     give('B', shape.b, 'overall width');
-    give('t', shape.t, 'design wall, 0.93 of the nominal');
+    give('t', shape.t, region === 'american' ? 'design wall, 0.93 of the nominal' : 'design wall');
   } else {
     give('D', shape.d, 'outside diameter');
-    give('t', shape.t, 'design wall, 0.93 of the nominal');
+    give('t', shape.t, region === 'american' ? 'design wall, 0.93 of the nominal' : 'design wall');
   }
 }
 
-interface Element {
+export interface Element {
   readonly symbol: string;
   readonly formula: string;
   readonly inputs: Record<string, number>;
@@ -36,8 +40,10 @@ interface Element {
 }
 
 /** Flange of an I or channel in flexure, AISC 360-16 table B4.1b case 10; of a box, case 17; of a tube, case 20. */
-export function flangeInFlexure({ shape }: Section): Element {
-  if (shape.outline === 'I')
+export function flangeInFlexure({ shape, product }: Section): Element {
+  if (shape.outline === 'I') {
+    const isWelded = product === 'welded';
+    const web = (shape.h - 2 * (shape.tf + shape.r)) / shape.tw;
     return {
       symbol: 'lambda_f',
       formula: 'b_f / 2 / t_f',
@@ -45,9 +51,11 @@ export function flangeInFlexure({ shape }: Section): Element {
       ratio: shape.b / 2 / shape.tf,
       title: 'flange',
       compact: 0.38,
-      noncompact: 1.0,
-      table: 'table B4.1b case 10',
+      // case 11: 0.95 sqrt(kc E / FL) with FL = 0.7 Fy
+      noncompact: isWelded ? 0.95 * Math.sqrt(flangeHold(web) / 0.7) : 1.0,
+      table: isWelded ? 'table B4.1b case 11' : 'table B4.1b case 10',
     };
+  }
   if (shape.outline === 'channel')
     return {
       symbol: 'lambda_f',
@@ -69,6 +77,28 @@ export function flangeInFlexure({ shape }: Section): Element {
       compact: 1.12,
       noncompact: 1.4,
       table: 'table B4.1b case 17',
+    };
+  if (shape.outline === 'tee')
+    return {
+      symbol: 'lambda_f',
+      formula: 'b_f / 2 / t_f',
+      inputs: { b_f: shape.b, t_f: shape.tf },
+      ratio: shape.b / 2 / shape.tf,
+      title: 'flange',
+      compact: 0.38,
+      noncompact: 1.0,
+      table: 'table B4.1b case 10',
+    };
+  if (shape.outline === 'angle')
+    return {
+      symbol: 'lambda_f',
+      formula: 'b / t',
+      inputs: { b: shape.b, t: shape.t },
+      ratio: shape.b / shape.t,
+      title: 'horizontal leg',
+      compact: 0.54,
+      noncompact: 0.91,
+      table: 'table B4.1b case 12',
     };
   return {
     symbol: 'lambda_f',
@@ -96,6 +126,28 @@ export function webInFlexure({ shape }: Section): Element | null {
       noncompact: 5.7,
       table: 'table B4.1b case 19',
     };
+  if (shape.outline === 'tee')
+    return {
+      symbol: 'lambda_w',
+      formula: 'd / t_w',
+      inputs: { d: shape.h, t_w: shape.tw },
+      ratio: shape.h / shape.tw,
+      title: 'stem',
+      compact: 0.84,
+      noncompact: 1.52,
+      table: 'table B4.1b case 14',
+    };
+  if (shape.outline === 'angle')
+    return {
+      symbol: 'lambda_w',
+      formula: 'd / t',
+      inputs: { d: shape.h, t: shape.t },
+      ratio: shape.h / shape.t,
+      title: 'vertical leg',
+      compact: 0.54,
+      noncompact: 0.91,
+      table: 'table B4.1b case 12',
+    };
   const k = shape.tf + shape.r;
   return {
     symbol: 'lambda_w',
@@ -109,21 +161,69 @@ export function webInFlexure({ shape }: Section): Element | null {
   };
 }
 
-/** Parts in uniform compression and their limit, AISC 360-16 table B4.1a cases 1, 5, 6, 9. */
-export function partsInCompression(section: Section): Element[] {
+/** Coefficient of a slender flange's hold on its web, AISC 360-16 table B4.1 note [a]. */
+export function flangeHold(depthOverThickness: number): number {
+  return Math.min(0.76, Math.max(0.35, 4 / Math.sqrt(depthOverThickness)));
+}
+
+/** A part that may buckle in uniform compression, with what its effective width is made of. */
+export interface CompressionPart extends Element {
+  /** Width and thickness, mm, and how many of them. */
+  readonly width: number;
+  readonly thickness: number;
+  readonly count: number;
+  /** Imperfection factors c1 and c2, AISC 360-16 table E7.1. */
+  readonly c1: number;
+  readonly c2: number;
+}
+
+const STIFFENED = { c1: 0.18, c2: 1.31 };
+const WALL = { c1: 0.2, c2: 1.38 };
+const OTHER = { c1: 0.22, c2: 1.49 };
+
+/** Parts in uniform compression and their limits, AISC 360-16 table B4.1a cases 1 to 6, 9. */
+export function partsInCompression(section: Section): CompressionPart[] {
   const flange = flangeInFlexure(section);
   const web = webInFlexure(section);
-  const { outline } = section.shape;
-  if (outline === 'tube') return [{ ...flange, noncompact: 0.11, table: 'table B4.1a case 9' }];
-  if (outline === 'box')
-    return [
-      { ...flange, noncompact: 1.4, table: 'table B4.1a case 6' },
-      { ...web!, noncompact: 1.4, table: 'table B4.1a case 6' },
-    ];
-  return [
-    { ...flange, noncompact: 0.56, table: 'table B4.1a case 1' },
-    { ...web!, noncompact: 1.49, table: 'table B4.1a case 5' },
-  ];
+  const { shape, product } = section;
+  switch (shape.outline) {
+    case 'tube':
+      return [{ ...flange, noncompact: 0.11, table: 'table B4.1a case 9', width: shape.d, thickness: shape.t, count: 1, ...OTHER }];
+    case 'box':
+      return [
+        { ...flange, noncompact: 1.4, table: 'table B4.1a case 6', width: shape.b - 3 * shape.t, thickness: shape.t, count: 2, ...WALL },
+        { ...web!, noncompact: 1.4, table: 'table B4.1a case 6', width: shape.h - 3 * shape.t, thickness: shape.t, count: 2, ...WALL },
+      ];
+    case 'angle':
+      return [
+        { ...flange, noncompact: 0.45, table: 'table B4.1a case 3', width: shape.b, thickness: shape.t, count: 1, ...OTHER },
+        { ...web!, noncompact: 0.45, table: 'table B4.1a case 3', width: shape.h, thickness: shape.t, count: 1, ...OTHER },
+      ];
+    case 'tee':
+      return [
+        { ...flange, noncompact: 0.56, table: 'table B4.1a case 1', width: shape.b / 2, thickness: shape.tf, count: 2, ...OTHER },
+        { ...web!, noncompact: 0.75, table: 'table B4.1a case 4', width: shape.h, thickness: shape.tw, count: 1, ...OTHER },
+      ];
+    case 'I':
+    case 'channel': {
+      const sides = shape.outline === 'I' ? 2 : 1;
+      const k = shape.tf + shape.r;
+      // case 2: 0.64 sqrt(kc E / Fy)
+      const limit = product === 'welded' ? 0.64 * Math.sqrt(flangeHold(web!.ratio)) : 0.56;
+      return [
+        {
+          ...flange,
+          noncompact: limit,
+          table: product === 'welded' ? 'table B4.1a case 2' : 'table B4.1a case 1',
+          width: shape.b / sides,
+          thickness: shape.tf,
+          count: 2 * sides,
+          ...OTHER,
+        },
+        { ...web!, noncompact: 1.49, table: 'table B4.1a case 5', width: shape.h - 2 * k, thickness: shape.tw, count: 1, ...STIFFENED },
+      ];
+    }
+  }
 }
 
 /** Compactness of a part in flexure. E, Fy: MPa. */

@@ -1,28 +1,36 @@
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { requireBasis, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
-import { bendingModulus, bendingResistance, bendingResistanceWithShear } from './bending';
-import { classify, recordShape, sectionYield } from './classification';
-import { criticalMoment, lateralTorsionalResistance, momentGradientFactor } from './lateralTorsional';
+import type { IShape } from '../../../section';
+import { bendingModulus, bendingResistance, bendingResistanceWithShear, GAMMA_M0 } from './bending';
+import { classify, recordShape, sectionYield, type SectionClass } from './classification';
+import { hasEffectiveSection, outstandReduction } from './effective';
+import { segmentBuckling } from './lateralTorsional';
 import { isWebStocky, shearArea, shearBucklingResistance, shearResistance } from './shear';
 
 /**
- * Rolled steel beam about its major axis: bending, shear, both together, and lateral-torsional buckling segment by segment.
+ * Steel beam about its major axis: bending, shear, both together, and lateral-torsional buckling segment by segment.
  * EN 1993-1-1 6.2.5, 6.2.6, 6.2.8, 6.3.2. Actions must be factored.
  */
-export function steelBeam({ section, grade, actions }: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
+export function steelBeam({ section, grade, actions, untwisted }: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
   requireBasis(actions.basis, philosophy.basis);
-  const { combination } = actions;
-  const checks: Check[] = [];
   recordShape(section, sheet);
   const fy = sectionYield(section, grade, sheet);
   const sectionClass = classify(section, fy, 'bending', sheet?.scope('Class of the section'));
-  if (sectionClass === 4)
+  return majorBending({ section, grade, actions, untwisted }, fy, sectionClass, sheet);
+}
+
+/** Bending about the major axis with its shear, and lateral-torsional buckling, for a section of a class. fy: MPa. */
+export function majorBending(input: SteelBeamInput, fy: number, sectionClass: SectionClass, sheet?: Sheet): Check[] {
+  const { section, grade, actions } = input;
+  const { combination } = actions;
+  const checks: Check[] = [];
+  if (sectionClass === 4 && !hasEffectiveSection(section))
     return [
       unproven(
         'Bending',
         'EN 1993-1-1 6.2.5',
         'instability',
-        `${section.designation} is of class 4 in bending in ${grade.id}: effective sections are not written yet`,
+        `${section.designation} is of class 4 in bending in ${grade.id}: its effective section is not written`,
         sheet,
       ),
     ];
@@ -30,7 +38,7 @@ export function steelBeam({ section, grade, actions }: SteelBeamInput, philosoph
   sheet?.given('V_Ed', actions.shear, 'force', `largest design shear, ${combination}`);
 
   const bending = sheet?.scope('Bending');
-  const W = bendingModulus(section, sectionClass, bending);
+  const W = bendingModulus(section, sectionClass, fy, bending);
   const McRd = bendingResistance(W, fy, bending);
   checks.push(
     compare(
@@ -72,7 +80,7 @@ export function steelBeam({ section, grade, actions }: SteelBeamInput, philosoph
         shear,
       ),
     );
-    if (Math.abs(actions.shear) > 0.5 * VplRd) checks.push(bendingBesideShear({ section, grade, actions }, McRd, VplRd, fy, sheet));
+    if (Math.abs(actions.shear) > 0.5 * VplRd) checks.push(bendingBesideShear(input, McRd, VplRd, fy, sheet));
   } else if (shape.outline === 'I' || shape.outline === 'channel') {
     const VbRd = shearBucklingResistance(shape.h - 2 * shape.tf, shape.tw, fy, shear);
     const reason = 'the web is slender: transverse stiffeners are needed at the supports (5.1(2))';
@@ -93,23 +101,25 @@ export function steelBeam({ section, grade, actions }: SteelBeamInput, philosoph
         shear,
       ),
     );
-    if (Math.abs(actions.shear) > 0.5 * VbRd)
+    if (Math.abs(actions.shear) > 0.5 * VbRd && actions.moment !== 0)
       checks.push(
-        unproven(
-          'Bending beside shear',
-          'EN 1993-1-5 7.1',
-          'instability',
-          'a slender web under more than half its shear resistance: the interaction is not written yet',
-          sheet,
-        ),
+        shape.outline === 'I'
+          ? bendingBesideShearBuckling(input, VbRd, fy, sectionClass, sheet?.scope('Bending beside shear buckling'))
+          : unproven(
+              'Bending beside shear',
+              'EN 1993-1-5 7.1',
+              'instability',
+              'a slender web of a channel under more than half its shear resistance: the interaction is written for I and H only',
+              sheet,
+            ),
       );
   } else
     checks.push(
       unproven('Shear', 'EN 1993-1-5 5', 'instability', 'the walls are slender: shear buckling of hollow shapes is not written yet', shear),
     );
 
-  const worst = lateralTorsional(actions.segments, { section, grade, actions }, W, fy);
-  if (worst) checks.push(lateralTorsionalCheck(worst, { section, grade, actions }, W, fy, sheet?.scope('Lateral-torsional buckling')));
+  const worst = lateralTorsional(actions.segments, input, W, fy);
+  if (worst) checks.push(lateralTorsionalCheck(worst, input, W, fy, sheet?.scope('Lateral-torsional buckling')));
   return checks;
 }
 
@@ -137,6 +147,91 @@ function bendingBesideShear({ section, actions }: SteelBeamInput, McRd: number, 
   );
 }
 
+/**
+ * Bending beside a shear that uses more than half of what a slender web holds before it buckles, EN 1993-1-5 7.1: the flanges alone keep
+ * M_f; what is above it shares the web. The largest moment and the largest shear are taken together.
+ */
+function bendingBesideShearBuckling(
+  { section, actions }: SteelBeamInput,
+  VbwRd: number,
+  fy: number,
+  sectionClass: SectionClass,
+  sheet?: Sheet,
+): Check {
+  const shape = section.shape as IShape;
+  const { b, tf, h } = shape;
+  // the effective width of a slender flange
+  const epsilon = Math.sqrt(235 / fy);
+  const outstand = (b - shape.tw - 2 * shape.r) / 2;
+  const rho = outstandReduction(outstand / tf / (28.4 * epsilon * Math.sqrt(0.43)));
+  const bf = b - 2 * (1 - rho) * outstand;
+  const Mf = (bf * tf * (h - tf) * fy) / GAMMA_M0;
+  const Mpl = (section.properties.Wply * fy) / GAMMA_M0;
+  const eta1 = Math.abs(actions.moment) / Mpl;
+  const eta3 = Math.abs(actions.shear) / VbwRd;
+  const part = Mf / Mpl;
+  const sum = Math.abs(actions.moment) <= Mf ? eta1 : eta1 + (1 - part) * (2 * eta3 - 1) ** 2;
+  if (sheet) {
+    sheet.note('The largest moment and the largest shear are taken together although they may not occur together: conservative.');
+    sheet.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+    sheet.given('b_eff', bf, 'sectionLength', `effective width of the flanges, class ${sectionClass}`, 'EN 1993-1-5 4.4');
+    sheet.given('W_pl', section.properties.Wply, 'sectionModulus', 'plastic modulus', section.designation);
+    sheet.given('V_bwRd', VbwRd, 'force', 'shear buckling resistance of the web, from above');
+    sheet.step(
+      'M_fRd',
+      'b_eff * t_f * (h - t_f) * f_y / gamma_M0',
+      { b_eff: bf, t_f: tf, h, f_y: fy, gamma_M0: GAMMA_M0 },
+      Mf,
+      'moment',
+      'EN 1993-1-5 7.1(1)',
+      'of the flanges alone',
+    );
+    sheet.step(
+      'M_plRd',
+      'W_pl * f_y / gamma_M0',
+      { W_pl: section.properties.Wply, f_y: fy, gamma_M0: GAMMA_M0 },
+      Mpl,
+      'moment',
+      'EN 1993-1-5 7.1(1)',
+    );
+    sheet.step('eta_1', 'abs(M_Ed) / M_plRd', { M_Ed: actions.moment, M_plRd: Mpl }, eta1, 'ratio', 'EN 1993-1-5 7.1(1)');
+    sheet.step('eta_3', 'abs(V_Ed) / V_bwRd', { V_Ed: actions.shear, V_bwRd: VbwRd }, eta3, 'ratio', 'EN 1993-1-5 7.1(1)');
+    const low = Math.abs(actions.moment) <= Mf;
+    sheet.branch(
+      'abs(M_Ed) <= M_fRd',
+      { M_Ed: actions.moment, M_fRd: Mf },
+      low,
+      'EN 1993-1-5 7.1(1)',
+      low ? 'the flanges alone hold the moment: the web is free for the shear' : 'moment and shear share the web',
+    );
+    if (low) sheet.step('R', 'eta_1', { eta_1: eta1 }, sum, 'ratio', 'EN 1993-1-5 7.1(1)');
+    else
+      sheet.step(
+        'R',
+        'eta_1 + (1 - M_fRd / M_plRd) * (2 * eta_3 - 1)^2',
+        { eta_1: eta1, M_fRd: Mf, M_plRd: Mpl, eta_3: eta3 },
+        sum,
+        'ratio',
+        'EN 1993-1-5 (7.1)',
+      );
+    sheet.given('R_max', 1, 'ratio', 'at most');
+  }
+  return compare(
+    {
+      name: 'Bending beside shear',
+      clause: 'EN 1993-1-5 7.1',
+      mode: 'instability',
+      kind: 'ratio',
+      demand: sum,
+      demandSymbol: 'R',
+      capacity: 1,
+      capacitySymbol: 'R_max',
+      combination: actions.combination,
+    },
+    sheet,
+  );
+}
+
 /** The segment with the largest ratio of moment to resistance; one that cannot be proved comes before any number. */
 function lateralTorsional(segments: readonly Segment[], input: SteelBeamInput, W: number, fy: number): Segment | undefined {
   let worst: Segment | undefined;
@@ -149,13 +244,13 @@ function lateralTorsional(segments: readonly Segment[], input: SteelBeamInput, W
   return worst;
 }
 
-function lateralTorsionalCheck(segment: Segment, { section, grade, actions }: SteelBeamInput, W: number, fy: number, sheet?: Sheet): Check {
+/** One segment's lateral-torsional buckling, EN 1993-1-1 6.3.2. */
+export function lateralTorsionalCheck(segment: Segment, input: SteelBeamInput, W: number, fy: number, sheet?: Sheet): Check {
+  const { section, grade, actions } = input;
   const name = 'Lateral-torsional buckling';
   const clause = 'EN 1993-1-1 6.3.2';
   const { combination } = actions;
-  const L = segment.to - segment.from;
   const where = `from ${+(segment.from / 1000).toFixed(2)} m to ${+(segment.to / 1000).toFixed(2)} m`;
-  const { outline } = section.shape;
   if (segment.peak === 0)
     return {
       name,
@@ -168,29 +263,8 @@ function lateralTorsionalCheck(segment: Segment, { section, grade, actions }: St
       verdict: 'carries',
       combination,
     };
-  if (outline === 'box' || outline === 'tube') return hollowCheck(segment, { section, grade, actions }, W, fy, sheet);
-  if (outline === 'channel')
-    return unproven(
-      name,
-      clause,
-      'instability',
-      'a channel twists unless it is loaded through its shear centre; its own check is not written yet',
-      sheet,
-    );
-  if (segment.freeTip)
-    return unproven(
-      name,
-      clause,
-      'instability',
-      `the overhang ${where} has a tip that nothing holds sideways; cantilevers need their own solution, which is not written yet`,
-      sheet,
-    );
-  sheet?.note(`Segment ${where}, held sideways and against twisting at both ends; load at the shear centre.`);
-  sheet?.given('M_s', segment.peak, 'moment', 'largest moment in the segment');
-  sheet?.given('W_y', W, 'sectionModulus', 'section modulus, from above');
-  const C1 = momentGradientFactor(segment, sheet);
-  const Mcr = criticalMoment(section, L, C1, grade.E, grade.G, sheet);
-  const MbRd = lateralTorsionalResistance(section, W, fy, Mcr, C1, sheet);
+  const found = segmentBuckling(section, grade, segment, W, fy, input.untwisted ?? false, sheet);
+  if ('reason' in found) return unproven(name, clause, 'instability', found.reason, sheet);
   return compare(
     {
       name,
@@ -199,79 +273,11 @@ function lateralTorsionalCheck(segment: Segment, { section, grade, actions }: St
       kind: 'moment',
       demand: segment.peak,
       demandSymbol: 'M_s',
-      capacity: MbRd,
+      capacity: found.MbRd,
       capacitySymbol: 'M_bRd',
       combination,
       reason: where,
     },
     sheet,
   );
-}
-
-/** Hollow shapes: round and square ones do not buckle so; rectangular ones only beyond the plateau, which is not written. 6.3.2.1(2), 6.3.2.2(4). */
-function hollowCheck(segment: Segment, { section, grade, actions }: SteelBeamInput, W: number, fy: number, sheet?: Sheet): Check {
-  const name = 'Lateral-torsional buckling';
-  const clause = 'EN 1993-1-1 6.3.2.1(2)';
-  const { shape, properties } = section;
-  const capacity = W * fy;
-  const passes = (): Check => {
-    sheet?.given('M_s', segment.peak, 'moment', 'largest moment in the segment');
-    sheet?.given('W_y', W, 'sectionModulus', 'section modulus, from above');
-    sheet?.step('M_bRd', 'W_y * f_y', { W_y: W, f_y: fy }, capacity, 'moment', clause);
-    return compare(
-      {
-        name,
-        clause,
-        mode: 'instability',
-        kind: 'moment',
-        demand: segment.peak,
-        demandSymbol: 'M_s',
-        capacity,
-        capacitySymbol: 'M_bRd',
-        combination: actions.combination,
-      },
-      sheet,
-    );
-  };
-  if (shape.outline === 'tube' || (shape.outline === 'box' && shape.h <= shape.b)) {
-    sheet?.note('A hollow shape no deeper than wide is not susceptible to lateral-torsional buckling.');
-    return passes();
-  }
-  const L = segment.to - segment.from;
-  const { Iz, It } = properties;
-  const Mcr = (Math.PI / L) * Math.sqrt(grade.E * Iz * grade.G * It);
-  const lambda = Math.sqrt(capacity / Mcr);
-  if (sheet) {
-    sheet.given('I_z', Iz, 'secondMoment', 'minor axis', section.designation);
-    sheet.given('I_T', It, 'torsionConstant', 'torsion constant', section.designation);
-    sheet.given('E', grade.E, 'stress', "Young's modulus");
-    sheet.given('G', grade.G, 'stress', 'shear modulus');
-    sheet.given('L', L, 'length', 'length between lateral restraints');
-    sheet.given('W_y', W, 'sectionModulus', 'section modulus, from above');
-    sheet.step(
-      'M_cr',
-      'pi / L * sqrt(E * I_z * G * I_T)',
-      { L, E: grade.E, I_z: Iz, G: grade.G, I_T: It },
-      Mcr,
-      'moment',
-      'elastic theory, warping neglected',
-    );
-    sheet.step('lambda_LT', 'sqrt(W_y * f_y / M_cr)', { W_y: W, f_y: fy, M_cr: Mcr }, lambda, 'ratio', '6.3.2.2(1)');
-    sheet.branch(
-      'lambda_LT <= 0.4',
-      { lambda_LT: lambda },
-      lambda <= 0.4,
-      '6.3.2.2(4)',
-      lambda <= 0.4 ? 'lateral-torsional buckling need not be considered' : 'beyond the plateau',
-    );
-  }
-  if (lambda > 0.4)
-    return unproven(
-      name,
-      clause,
-      'instability',
-      `slenderness ${lambda.toFixed(2)} is beyond the plateau of 0.4, and no curve for rectangular hollow shapes is written yet`,
-      sheet,
-    );
-  return passes();
 }

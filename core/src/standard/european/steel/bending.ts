@@ -1,12 +1,19 @@
 import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
+import type { SectionClass } from './classification';
+import { effectiveModulus } from './effective';
 
 /** UK annex to EN 1993-1-1, NA.2.15. */
 export const GAMMA_M0 = 1.0;
 export const GAMMA_M1 = 1.0;
+export const GAMMA_M2 = 1.1;
 
-/** Section modulus for bending about the major axis, mm3: plastic in classes 1 and 2, elastic in class 3; class 4 has none here. */
-export function bendingModulus(section: Section, sectionClass: 1 | 2 | 3, sheet?: Sheet): number {
+/**
+ * Section modulus for bending about the major axis, mm3: plastic in classes 1 and 2, elastic in class 3, effective in class 4.
+ * Class 4 is written for shapes with an effective section only. fy: MPa.
+ */
+export function bendingModulus(section: Section, sectionClass: SectionClass, fy: number, sheet?: Sheet): number {
+  if (sectionClass === 4) return effectiveModulus(section, fy, sheet);
   const { Wply, Wely } = section.properties;
   const W = sectionClass <= 2 ? Wply : Wely;
   sheet?.given(

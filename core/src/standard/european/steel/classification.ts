@@ -3,12 +3,13 @@ import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 
 export type SectionClass = 1 | 2 | 3 | 4;
-export type Stress = 'bending' | 'compression';
+/** bending: about the major axis; flange: of the flange parts alone, for bending about the minor axis of an I. */
+export type Stress = 'bending' | 'compression' | 'flange';
 
 /** Thickness that decides the yield strength: the thickest part, EN 1993-1-1 table 3.1. mm */
 export function governingThickness(section: Section): number {
   const { shape } = section;
-  return shape.outline === 'I' || shape.outline === 'channel' ? Math.max(shape.tf, shape.tw) : shape.t;
+  return 'tf' in shape ? Math.max(shape.tf, shape.tw) : shape.t;
 }
 
 /** Yield strength fy of a section in a grade, MPa, recorded on the sheet. */
@@ -19,7 +20,7 @@ export function sectionYield(section: Section, grade: SteelGrade, sheet?: Sheet)
   return fy;
 }
 
-interface Part {
+export interface Part {
   readonly name: string;
   readonly symbol: string;
   readonly ratio: number;
@@ -33,8 +34,12 @@ const OUTSTAND = [9, 10, 14] as const;
 const INTERNAL_COMPRESSION = [33, 38, 42] as const;
 const INTERNAL_BENDING = [72, 83, 124] as const;
 const TUBE = [50, 70, 90] as const;
+/** Angles are used elastically here: class 3 at best, table 5.2 sheet 3. */
+const ANGLE_LEG = [0, 0, 15] as const;
+const ANGLE_BOTH = [0, 0, 11.5] as const;
 
-function parts({ shape }: Section, stress: Stress): Part[] {
+/** The parts of an outline that may buckle on their own, with their limits of class 1, 2 and 3 as multiples of epsilon. */
+export function parts({ shape }: Section, stress: Stress): Part[] {
   const web = stress === 'bending' ? INTERNAL_BENDING : INTERNAL_COMPRESSION;
   switch (shape.outline) {
     case 'I': {
@@ -106,6 +111,52 @@ function parts({ shape }: Section, stress: Stress): Part[] {
         },
       ];
     }
+    case 'tee': {
+      const { h, b, tw, tf, r } = shape;
+      return [
+        {
+          name: 'outstand flange',
+          symbol: 'c_f / t_f',
+          ratio: (b - tw - 2 * r) / 2 / tf,
+          formula: '(b - t_w - 2 * r) / 2 / t_f',
+          inputs: { b, t_w: tw, r, t_f: tf },
+          limits: OUTSTAND,
+          squared: false,
+        },
+        {
+          name: 'stem, taken as wholly in compression,',
+          symbol: 'c_w / t_w',
+          ratio: (h - tf - r) / tw,
+          formula: '(h - t_f - r) / t_w',
+          inputs: { h, t_f: tf, r, t_w: tw },
+          limits: OUTSTAND,
+          squared: false,
+        },
+      ];
+    }
+    case 'angle': {
+      const { h, b, t } = shape;
+      return [
+        {
+          name: 'longer leg',
+          symbol: 'h / t',
+          ratio: Math.max(h, b) / t,
+          formula: 'max(h, b) / t',
+          inputs: { h, b, t },
+          limits: ANGLE_LEG,
+          squared: false,
+        },
+        {
+          name: 'both legs',
+          symbol: '(b + h) / (2 t)',
+          ratio: (b + h) / (2 * t),
+          formula: '(b + h) / (2 * t)',
+          inputs: { b, h, t },
+          limits: ANGLE_BOTH,
+          squared: false,
+        },
+      ];
+    }
     case 'tube':
       return [
         {
@@ -125,12 +176,16 @@ function parts({ shape }: Section, stress: Stress): Part[] {
 export function recordShape({ shape, designation }: Section, sheet: Sheet | undefined): void {
   if (!sheet) return;
   const give = (symbol: string, value: number, meaning: string) => sheet.given(symbol, value, 'sectionLength', meaning, designation);
-  if (shape.outline === 'I' || shape.outline === 'channel') {
+  if ('tf' in shape) {
     give('h', shape.h, 'overall depth');
     give('b', shape.b, 'flange width');
     give('t_w', shape.tw, 'web thickness');
     give('t_f', shape.tf, 'flange thickness');
     give('r', shape.r, 'root radius');
+  } else if (shape.outline === 'angle') {
+    give('h', shape.h, 'vertical leg');
+    give('b', shape.b, 'horizontal leg');
+    give('t', shape.t, 'thickness');
   } else if (shape.outline === 'box') {
     give('h', shape.h, 'overall depth');
     give('b', shape.b, 'overall width');
@@ -146,7 +201,8 @@ export function classify(section: Section, fy: number, stress: Stress, sheet?: S
   const epsilon = Math.sqrt(235 / fy);
   sheet?.step('epsilon', 'sqrt(235 / f_y)', { f_y: fy }, epsilon, 'ratio', 'table 5.2');
   let worst: SectionClass = 1;
-  parts(section, stress).forEach((part, i) => {
+  const all = parts(section, stress);
+  (stress === 'flange' ? all.slice(0, 1) : all).forEach((part, i) => {
     const scale = part.squared ? epsilon ** 2 : epsilon;
     const index = part.limits.findIndex((limit) => part.ratio <= limit * scale);
     const found = (index < 0 ? 4 : index + 1) as SectionClass;
@@ -166,4 +222,78 @@ export function classify(section: Section, fy: number, stress: Stress, sheet?: S
     if (found > worst) worst = found;
   });
   return worst;
+}
+
+/**
+ * Class of an I, H or box bent about its major axis beside a compression, EN 1993-1-1 table 5.2: the web's limits lie between those
+ * of bending and of compression, by the part of it that is compressed. N: compression positive (a tension helps and is left out);
+ * shapes without such a web take the class of pure compression, which is never better.
+ */
+export function classifyBesideCompression(section: Section, fy: number, N: number, sheet?: Sheet): SectionClass {
+  const { shape, properties } = section;
+  if (N <= 0) return classify(section, fy, 'bending', sheet);
+  if (shape.outline !== 'I' && shape.outline !== 'box') return classify(section, fy, 'compression', sheet);
+  const epsilon = Math.sqrt(235 / fy);
+  const [flange, web] = parts(section, 'compression') as [Part, Part];
+  const c = shape.outline === 'I' ? shape.h - 2 * shape.tf - 2 * shape.r : shape.h - 3 * shape.t;
+  const t = shape.outline === 'I' ? shape.tw : 2 * shape.t;
+  const alpha = Math.min(1, 0.5 * (1 + N / (c * t * fy)));
+  const psi = Math.max(-1, Math.min(1, (2 * N) / (properties.A * fy) - 1));
+  const first = alpha > 0.5 ? 396 / (13 * alpha - 1) : 36 / alpha;
+  const second = alpha > 0.5 ? 456 / (13 * alpha - 1) : 41.5 / alpha;
+  const third = psi > -1 ? 42 / (0.67 + 0.33 * psi) : 124;
+  const limits = [first, second, third];
+  const at = limits.findIndex((limit) => web.ratio <= limit * epsilon);
+  const webClass = (at < 0 ? 4 : at + 1) as SectionClass;
+  const found = flange.limits.findIndex((limit) => flange.ratio <= limit * epsilon);
+  const flangeClass = (found < 0 ? 4 : found + 1) as SectionClass;
+  if (sheet) {
+    sheet.step('epsilon', 'sqrt(235 / f_y)', { f_y: fy }, epsilon, 'ratio', 'table 5.2');
+    sheet.step('s_1', flange.formula, flange.inputs, flange.ratio, 'ratio', 'table 5.2', `${flange.name}, ${flange.symbol}`);
+    const limit = flange.limits[Math.min(flangeClass, 3) - 1]!;
+    sheet.branch(
+      `s_1 <= ${limit} * epsilon`,
+      { s_1: flange.ratio, epsilon },
+      flangeClass <= 3,
+      'table 5.2',
+      `${flange.name} in compression: class ${flangeClass}`,
+    );
+    sheet.step('s_2', web.formula, web.inputs, web.ratio, 'ratio', 'table 5.2', `${web.name}, ${web.symbol}`);
+    const [depth, inputs] =
+      shape.outline === 'I'
+        ? ['(h - 2 * t_f - 2 * r) * t_w', { h: shape.h, t_f: shape.tf, r: shape.r, t_w: shape.tw }]
+        : ['(h - 3 * t) * 2 * t', { h: shape.h, t: shape.t }];
+    sheet.step(
+      'alpha_c',
+      `min(1, 0.5 * (1 + N_Ed / (${depth} * f_y)))`,
+      { N_Ed: N, ...inputs, f_y: fy } as Record<string, number>,
+      alpha,
+      'ratio',
+      'table 5.2',
+      'part of the web in compression, plastic',
+    );
+    sheet.given('A', properties.A, 'area', 'area', section.designation);
+    sheet.step(
+      'psi_c',
+      'max(-1, min(1, 2 * N_Ed / (A * f_y) - 1))',
+      { N_Ed: N, A: properties.A, f_y: fy },
+      psi,
+      'ratio',
+      'table 5.2',
+      'ratio of edge stresses, elastic',
+    );
+    const names = [
+      alpha > 0.5 ? '396 / (13 * alpha_c - 1)' : '36 / alpha_c',
+      alpha > 0.5 ? '456 / (13 * alpha_c - 1)' : '41.5 / alpha_c',
+      psi > -1 ? '42 / (0.67 + 0.33 * psi_c)' : '124',
+    ];
+    sheet.branch(
+      `s_2 <= ${names[Math.min(webClass, 3) - 1]} * epsilon`,
+      { s_2: web.ratio, epsilon, alpha_c: alpha, psi_c: psi },
+      webClass <= 3,
+      'table 5.2',
+      `${web.name}: class ${webClass}`,
+    );
+  }
+  return Math.max(webClass, flangeClass) as SectionClass;
 }

@@ -1,129 +1,120 @@
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
+import { type SteelGrade } from '../../../material';
+import type { Section } from '../../../section';
 import { requireBasis, type Philosophy, type SteelColumnInput } from '../../standard';
 import { GAMMA_M0 } from './bending';
-import { bucklingCurve, flexuralBuckling, torsionalBuckling } from './buckling';
+import { bucklingCurve, flexuralBuckling, torsionalBuckling, torsionalFlexuralBuckling } from './buckling';
 import { classify, recordShape, sectionYield } from './classification';
+import { effectiveArea, hasEffectiveSection } from './effective';
+import { nominalMoments } from './simpleConstruction';
+import { tensionChecks } from './tension';
 
-/**
- * Steel column under axial compression: cross-section, flexural buckling about both axes, torsional buckling of I shapes.
- * EN 1993-1-1 6.2.4, 6.3.1. axial: N, compression positive. The moments of beams that frame in are not written: a row says so.
- */
-export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
-  const { section, grade, axial, combination } = input;
-  requireBasis(input.basis, philosophy.basis);
-  const moments = (inner?: Sheet) =>
-    unproven(
-      'Moments from the beams',
-      'EN 1993-1-1 6.3.3',
-      'instability',
-      'nominal moments of beams that frame in off-centre are not written yet; the column is proved in axial load only',
-      inner,
-    );
-  if (axial < 0)
-    return [
-      unproven(
-        'Compression',
-        'EN 1993-1-1 6.2.3',
-        'ductile',
-        `the column is in tension under ${combination}; tension is not written yet`,
-        sheet,
-      ),
-      moments(sheet),
-    ];
-  recordShape(section, sheet);
-  const fy = sectionYield(section, grade, sheet);
-  const sectionClass = classify(section, fy, 'compression', sheet?.scope('Class of the section'));
-  if (sectionClass === 4)
-    return [
-      unproven(
-        'Flexural buckling',
-        'EN 1993-1-1 6.3.1',
-        'instability',
-        `${section.designation} is of class 4 in compression in ${grade.id}: effective areas are not written yet`,
-        sheet,
-      ),
-      moments(sheet),
-    ];
-  const { A, Iy, Iz } = section.properties;
+export interface CompressionInput {
+  readonly section: Section;
+  readonly grade: SteelGrade;
+  readonly fy: number;
+  /** Compression, N, positive. */
+  readonly axial: number;
+  readonly combination: string;
+  readonly lengthY: number;
+  readonly lengthZ: number;
+  readonly lengthT: number;
+}
+
+export interface Compression {
+  readonly checks: readonly Check[];
+  /** Gross area, or effective in class 4; null when nothing is proved. mm2 */
+  readonly A: number | null;
+  /** Buckling resistances about y, z and in torsion, N; null when nothing is proved. */
+  readonly resistances: { readonly y: number; readonly z: number; readonly least: number } | null;
+}
+
+/** Compression of the section and its buckling, EN 1993-1-1 6.2.4, 6.3.1: flexural, torsional, torsional-flexural; class 4 of I and box. */
+export function compression({ section, grade, fy, axial, combination, ...lengths }: CompressionInput, sheet?: Sheet): Compression {
+  const sectionClass = classify(section, fy, 'compression', sheet?.scope('Class in compression'));
+  if (sectionClass === 4 && !hasEffectiveSection(section))
+    return {
+      A: null,
+      resistances: null,
+      checks: [
+        unproven(
+          'Flexural buckling',
+          'EN 1993-1-1 6.3.1',
+          'instability',
+          `${section.designation} is of class 4 in compression in ${grade.id}: its effective area would move the centroid, which is not written`,
+          sheet,
+        ),
+      ],
+    };
+  const { Iy, Iz } = section.properties;
   const { E, G } = grade;
   sheet?.given('N_Ed', axial, 'force', `design compression, ${combination}`);
-  sheet?.given('A', A, 'area', 'area', section.designation);
+  sheet?.given('A', section.properties.A, 'area', 'area', section.designation);
   sheet?.given('E', E, 'stress', "Young's modulus", 'EN 1993-1-1 3.2.6');
   const checks: Check[] = [];
+  let A = section.properties.A;
+  if (sectionClass === 4) {
+    A = effectiveArea(section, fy, sheet?.scope('Effective area'));
+    // what follows is written with the effective area in the place of A
+    sheet?.given('A', A, 'area', 'effective area, from above', 'EN 1993-1-1 (6.11), (6.48)');
+  }
+  const row = (name: string, clause: string, mode: Check['mode'], capacity: number, capacitySymbol: string, inner?: Sheet) =>
+    checks.push(
+      compare({ name, clause, mode, kind: 'force', demand: axial, demandSymbol: 'N_Ed', capacity, capacitySymbol, combination }, inner),
+    );
 
   const squash = sheet?.scope('Cross-section');
   squash?.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
   const NcRd = (A * fy) / GAMMA_M0;
-  squash?.step('N_cRd', 'A * f_y / gamma_M0', { A, f_y: fy, gamma_M0: GAMMA_M0 }, NcRd, 'force', '(6.10)');
-  checks.push(
-    compare(
-      {
-        name: 'Compression of the section',
-        clause: 'EN 1993-1-1 6.2.4',
-        mode: 'ductile',
-        kind: 'force',
-        demand: axial,
-        demandSymbol: 'N_Ed',
-        capacity: NcRd,
-        capacitySymbol: 'N_cRd',
-        combination,
-      },
-      squash,
-    ),
-  );
+  squash?.step('N_cRd', 'A * f_y / gamma_M0', { A, f_y: fy, gamma_M0: GAMMA_M0 }, NcRd, 'force', sectionClass === 4 ? '(6.11)' : '(6.10)');
+  row('Compression of the section', 'EN 1993-1-1 6.2.4', 'ductile', NcRd, 'N_cRd', squash);
 
-  for (const [axis, I, Lcr, title] of [
-    ['y', Iy, input.lengthY, 'Flexural buckling, major axis'],
-    ['z', Iz, input.lengthZ, 'Flexural buckling, minor axis'],
-  ] as const) {
+  const flexural = (axis: 'y' | 'z', I: number, Lcr: number, title: string) => {
     const inner = sheet?.scope(title);
     const NbRd = flexuralBuckling({ A, I, Lcr, E, fy, curve: bucklingCurve(section, axis) }, inner);
-    checks.push(
-      compare(
-        {
-          name: title,
-          clause: 'EN 1993-1-1 6.3.1',
-          mode: 'instability',
-          kind: 'force',
-          demand: axial,
-          demandSymbol: 'N_Ed',
-          capacity: NbRd,
-          capacitySymbol: 'N_bRd',
-          combination,
-        },
-        inner,
-      ),
-    );
+    row(title, 'EN 1993-1-1 6.3.1', 'instability', NbRd, 'N_bRd', inner);
+    return NbRd;
+  };
+  const isAngle = section.shape.outline === 'angle';
+  let y: number;
+  let z: number;
+  if (isAngle) {
+    // an angle bends about its own weakest axis, whatever it is held by
+    y = z = flexural('z', section.properties.Iv, Math.max(lengths.lengthY, lengths.lengthZ), 'Flexural buckling, weakest axis');
+  } else {
+    y = flexural('y', Iy, lengths.lengthY, 'Flexural buckling, major axis');
+    z = flexural('z', Iz, lengths.lengthZ, 'Flexural buckling, minor axis');
   }
-  if (section.shape.outline === 'I') {
+  let least = Math.min(y, z);
+  const { outline } = section.shape;
+  if (outline === 'I') {
     const inner = sheet?.scope('Torsional buckling');
-    const NbRd = torsionalBuckling(section, input.lengthT, E, G, fy, inner);
-    checks.push(
-      compare(
-        {
-          name: 'Torsional buckling',
-          clause: 'EN 1993-1-1 6.3.1.4',
-          mode: 'instability',
-          kind: 'force',
-          demand: axial,
-          demandSymbol: 'N_Ed',
-          capacity: NbRd,
-          capacitySymbol: 'N_bRd',
-          combination,
-        },
-        inner,
-      ),
-    );
-  } else if (section.shape.outline === 'channel')
-    checks.push(
-      unproven(
-        'Torsional-flexural buckling',
-        'EN 1993-1-1 6.3.1.4',
-        'instability',
-        'torsional-flexural buckling of channels is not written yet',
-        sheet,
-      ),
-    );
-  checks.push(moments(sheet));
-  return checks;
+    const NbRd = torsionalBuckling(section, lengths.lengthT, E, G, fy, inner, A);
+    row('Torsional buckling', 'EN 1993-1-1 6.3.1.4', 'instability', NbRd, 'N_bRd', inner);
+    least = Math.min(least, NbRd);
+  } else if (outline === 'channel' || outline === 'tee' || outline === 'angle') {
+    const inner = sheet?.scope('Torsional-flexural buckling');
+    const NbRd = torsionalFlexuralBuckling(section, { y: lengths.lengthY, z: lengths.lengthZ, T: lengths.lengthT }, E, G, fy, inner);
+    row('Torsional-flexural buckling', 'EN 1993-1-1 6.3.1.4', 'instability', NbRd, 'N_bRd', inner);
+    least = Math.min(least, NbRd);
+  }
+  return { checks, A, resistances: { y, z, least } };
+}
+
+/**
+ * Steel column in simple construction: compression or tension, and the nominal moments of beams that bear on it off its axis.
+ * EN 1993-1-1 6.2.3, 6.2.4, 6.3.1; the interaction of the UK's simple construction. axial: N, compression positive.
+ */
+export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
+  const { section, grade, axial, combination } = input;
+  requireBasis(input.basis, philosophy.basis);
+  recordShape(section, sheet);
+  const fy = sectionYield(section, grade, sheet);
+  if (axial < 0) {
+    const checks = tensionChecks(section, grade, fy, -axial, null, combination, sheet?.scope('Tension'));
+    return input.moments ? [...checks, ...nominalMoments({ ...input, fy, axial: 0, Nb: null }, sheet)] : checks;
+  }
+  const pressed = compression({ ...input, fy }, sheet);
+  if (!input.moments) return [...pressed.checks];
+  return [...pressed.checks, ...nominalMoments({ ...input, fy, Nb: pressed.resistances?.least ?? null }, sheet)];
 }

@@ -1,12 +1,16 @@
 import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import type { Segment } from '../../standard';
+import type { SteelGrade } from '../../../material';
 import { GAMMA_M1 } from './bending';
 import { IMPERFECTION, type Curve } from './buckling';
 
-/** UK annex NA.2.17 for rolled sections: plateau and beta of 6.3.2.3. */
-const LAMBDA_LT0 = 0.4;
-const BETA = 0.75;
+interface Curves {
+  readonly curve: Curve;
+  readonly plateau: number;
+  readonly beta: number;
+}
+
 /** A moment smaller than this, Nmm, has no diagram worth reading. */
 const NOTHING = 1e-3;
 
@@ -40,7 +44,7 @@ export function momentGradientFactor(segment: Segment, sheet?: Sheet): number {
   return C1;
 }
 
-/** Elastic critical moment of a doubly symmetric I between two fork supports, Nmm; loads at the shear centre, k = kw = 1. L: mm. */
+/** Elastic critical moment of a doubly symmetric I, a channel or a box between two fork supports, Nmm; loads at the shear centre, k = kw = 1. L: mm. */
 export function criticalMoment(section: Section, L: number, C1: number, E: number, G: number, sheet?: Sheet): number {
   const { Iz, It, Iw } = section.properties;
   const Mcr = ((C1 * Math.PI ** 2 * E * Iz) / L ** 2) * Math.sqrt(Iw / Iz + (L ** 2 * G * It) / (Math.PI ** 2 * E * Iz));
@@ -64,20 +68,23 @@ export function criticalMoment(section: Section, L: number, C1: number, E: numbe
   return Mcr;
 }
 
-/** Lateral-torsional buckling curve of rolled doubly symmetric I and H, UK annex NA.2.17; null where the general case applies. */
-export function lateralTorsionalCurve(section: Section): Curve {
-  const { shape } = section;
-  if (shape.outline !== 'I') return 'd';
+/**
+ * Curve, plateau and beta of lateral-torsional buckling, EN 1993-1-1 6.3.2.3 with the UK annex NA.2.17: rolled and hollow shapes, and
+ * welded ones, for which it is the general case of 6.3.2.2. Catalogued hollow shapes are hot-finished, own ones taken as cold-formed.
+ */
+export function lateralTorsionalCurves({ shape, product, region }: Section): Curves {
+  if (shape.outline !== 'I' && shape.outline !== 'box') return { curve: 'd', plateau: 0.4, beta: 0.75 };
   const slender = shape.h / shape.b;
-  return slender <= 2 ? 'b' : slender <= 3.1 ? 'c' : 'd';
+  if (product === 'welded') return { curve: slender <= 2 ? 'c' : 'd', plateau: 0.2, beta: 1 };
+  if (product === 'hollow' && region === 'own') return { curve: slender <= 2 ? 'c' : 'd', plateau: 0.4, beta: 0.75 };
+  return { curve: slender <= 2 ? 'b' : slender <= 3.1 ? 'c' : 'd', plateau: 0.4, beta: 0.75 };
 }
 
 /**
- * Lateral-torsional buckling resistance of a rolled I or H, Nmm, EN 1993-1-1 6.3.2.3 with the UK annex (f from C1).
- * W: mm3 by class; fy: MPa; Mcr: Nmm.
+ * Lateral-torsional buckling resistance, Nmm, EN 1993-1-1 6.3.2.3 with the UK annex (f from C1). W: mm3 by class; fy: MPa; Mcr: Nmm.
  */
 export function lateralTorsionalResistance(section: Section, W: number, fy: number, Mcr: number, C1: number, sheet?: Sheet): number {
-  const curve = lateralTorsionalCurve(section);
+  const { curve, plateau, beta } = lateralTorsionalCurves(section);
   const alpha = IMPERFECTION[curve];
   const lambda = Math.sqrt((W * fy) / Mcr);
   sheet?.step(
@@ -90,12 +97,12 @@ export function lateralTorsionalResistance(section: Section, W: number, fy: numb
     'non-dimensional slenderness',
   );
   sheet?.lookup('alpha_LT', alpha, 'ratio', 'table 6.3', `curve ${curve}`, 'NA.2.17');
-  sheet?.given('lambda_LT0', LAMBDA_LT0, 'ratio', 'plateau', 'NA.2.17');
-  sheet?.given('beta', BETA, 'ratio', 'beta', 'NA.2.17');
-  const stocky = lambda <= LAMBDA_LT0;
+  sheet?.given('lambda_LT0', plateau, 'ratio', 'plateau', 'NA.2.17');
+  sheet?.given('beta', beta, 'ratio', 'beta', 'NA.2.17');
+  const stocky = lambda <= plateau;
   sheet?.branch(
     'lambda_LT <= lambda_LT0',
-    { lambda_LT: lambda, lambda_LT0: LAMBDA_LT0 },
+    { lambda_LT: lambda, lambda_LT0: plateau },
     stocky,
     '6.3.2.2(4)',
     stocky ? 'lateral-torsional buckling need not be considered' : 'lateral-torsional buckling reduces the resistance',
@@ -103,20 +110,20 @@ export function lateralTorsionalResistance(section: Section, W: number, fy: numb
   let chi = 1;
   if (stocky) sheet?.step('chi_LT', '1', {}, 1, 'ratio', '6.3.2.2(4)');
   else {
-    const Phi = 0.5 * (1 + alpha * (lambda - LAMBDA_LT0) + BETA * lambda ** 2);
+    const Phi = 0.5 * (1 + alpha * (lambda - plateau) + beta * lambda ** 2);
     sheet?.step(
       'Phi_LT',
       '0.5 * (1 + alpha_LT * (lambda_LT - lambda_LT0) + beta * lambda_LT^2)',
-      { alpha_LT: alpha, lambda_LT: lambda, lambda_LT0: LAMBDA_LT0, beta: BETA },
+      { alpha_LT: alpha, lambda_LT: lambda, lambda_LT0: plateau, beta },
       Phi,
       'ratio',
       '6.3.2.3(1)',
     );
-    const plain = Math.min(1, 1 / lambda ** 2, 1 / (Phi + Math.sqrt(Phi ** 2 - BETA * lambda ** 2)));
+    const plain = Math.min(1, 1 / lambda ** 2, 1 / (Phi + Math.sqrt(Phi ** 2 - beta * lambda ** 2)));
     sheet?.step(
       'chi_1',
       'min(1, 1 / lambda_LT^2, 1 / (Phi_LT + sqrt(Phi_LT^2 - beta * lambda_LT^2)))',
-      { lambda_LT: lambda, Phi_LT: Phi, beta: BETA },
+      { lambda_LT: lambda, Phi_LT: Phi, beta },
       plain,
       'ratio',
       '(6.57)',
@@ -147,4 +154,74 @@ export function lateralTorsionalResistance(section: Section, W: number, fy: numb
     'buckling resistance moment',
   );
   return MbRd;
+}
+
+/** A resistance, or the words why there is none. */
+export type BendingBuckling = { readonly MbRd: number } | { readonly reason: string };
+
+/**
+ * Resistance of one segment to lateral-torsional buckling, Nmm, with the critical moment that its shape, its moments and the height of its
+ * load have: closed form for loads at the shear centre of a segment held at both ends, the numerical solution for the others.
+ * W: mm3; fy: MPa.
+ */
+export function segmentBuckling(
+  section: Section,
+  grade: SteelGrade,
+  segment: Segment,
+  W: number,
+  fy: number,
+  untwisted: boolean,
+  sheet?: Sheet,
+): BendingBuckling {
+  const { shape } = section;
+  const { outline } = shape;
+  const L = segment.to - segment.from;
+  const where = `from ${+(segment.from / 1000).toFixed(2)} m to ${+(segment.to / 1000).toFixed(2)} m`;
+  const given = () => {
+    sheet?.given('M_s', segment.peak, 'moment', 'largest moment in the segment');
+    sheet?.given('W_y', W, 'sectionModulus', 'section modulus, from above');
+  };
+  if (outline === 'tube' || (outline === 'box' && shape.h <= shape.b)) {
+    given();
+    sheet?.note('A hollow shape no deeper than wide is not susceptible to lateral-torsional buckling.');
+    sheet?.given('gamma_M1', GAMMA_M1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+    const MbRd = (W * fy) / GAMMA_M1;
+    sheet?.step('M_bRd', 'W_y * f_y / gamma_M1', { W_y: W, f_y: fy, gamma_M1: GAMMA_M1 }, MbRd, 'moment', '6.3.2.1(2)');
+    return { MbRd };
+  }
+  if (outline === 'angle' || outline === 'tee')
+    return { reason: `lateral-torsional buckling of ${outline === 'tee' ? 'tees' : 'angles'} is not written` };
+  if (outline === 'channel' && !untwisted)
+    return { reason: 'a channel twists unless it is loaded through its shear centre or held against twisting; torsion is not written' };
+  const isHigh = (segment.loadHeight ?? 0) > 0;
+  if (segment.freeTip && !segment.critical)
+    return { reason: `the overhang ${where} has a tip that nothing holds sideways, and no solution of its buckling is at hand` };
+  if (isHigh && !segment.critical) return { reason: `load above the shear centre ${where}, and no solution of its buckling is at hand` };
+  let Mcr: number;
+  let C1 = 1;
+  if (segment.critical && outline !== 'box' && (segment.freeTip || isHigh)) {
+    if (outline !== 'I') return { reason: 'an overhang or a load above the shear centre is written for I and H only' };
+    given();
+    const factor = segment.critical(section, grade.E, grade.G);
+    sheet?.note(
+      `Segment ${where}. The critical moment comes from a numerical solution of the whole member with its restraints, its moments and load ${
+        isHigh ? `${+segment.loadHeight!.toFixed(0)} mm above` : 'at'
+      } the shear centre.`,
+    );
+    sheet?.given(
+      'mu_cr',
+      factor,
+      'ratio',
+      'all moments times this: elastic buckling',
+      'finite elements, lateral bending and warping torsion',
+    );
+    Mcr = factor * Math.abs(segment.peak);
+    sheet?.step('M_cr', 'mu_cr * abs(M_s)', { mu_cr: factor, M_s: segment.peak }, Mcr, 'moment', '6.3.2.2(2)', 'elastic critical moment');
+  } else {
+    sheet?.note(`Segment ${where}, held sideways and against twisting at both ends; load at the shear centre.`);
+    given();
+    C1 = momentGradientFactor(segment, sheet);
+    Mcr = criticalMoment(section, L, C1, grade.E, grade.G, sheet);
+  }
+  return { MbRd: lateralTorsionalResistance(section, W, fy, Mcr, C1, sheet) };
 }

@@ -13,6 +13,12 @@ export function shearArea(section: Section, sheet?: Sheet): number {
   switch (shape.outline) {
     case 'I': {
       const { h, b, tw, tf, r } = shape;
+      if (section.product === 'welded') {
+        const web = ETA * (h - 2 * tf) * tw;
+        sheet?.given('eta', ETA, 'ratio', 'eta', 'EN 1993-1-5 NA.2.4');
+        sheet?.step('A_v', 'eta * (h - 2 * t_f) * t_w', { eta: ETA, h, t_f: tf, t_w: tw }, web, 'area', '6.2.6(3)d');
+        return web;
+      }
       const Av = Math.max(A - 2 * b * tf + (tw + 2 * r) * tf, ETA * (h - 2 * tf) * tw);
       sheet?.given('eta', ETA, 'ratio', 'eta', 'EN 1993-1-5 NA.2.4');
       sheet?.step(
@@ -31,10 +37,62 @@ export function shearArea(section: Section, sheet?: Sheet): number {
       sheet?.step('A_v', 'A - 2 * b * t_f + (t_w + r) * t_f', { A, b, t_f: tf, t_w: tw, r }, Av, 'area', '6.2.6(3)b');
       return Av;
     }
+    case 'tee': {
+      const { h, b, tw, tf, r } = shape;
+      if (section.product === 'welded') {
+        const stem = tw * (h - tf / 2);
+        sheet?.step('A_v', 't_w * (h - t_f / 2)', { t_w: tw, h, t_f: tf }, stem, 'area', '6.2.6(3)c');
+        return stem;
+      }
+      const Av = A - b * tf + ((tw + 2 * r) * tf) / 2;
+      sheet?.step('A_v', 'A - b * t_f + (t_w + 2 * r) * t_f / 2', { A, b, t_f: tf, t_w: tw, r }, Av, 'area', '6.2.6(3)c');
+      return Av;
+    }
+    case 'angle': {
+      // stress of a rectangle at its middle is 1.5 times the mean: elastic, 6.2.6(4)
+      const Av = (shape.h * shape.t) / 1.5;
+      sheet?.step('A_v', 'h * t / 1.5', { h: shape.h, t: shape.t }, Av, 'area', '6.2.6(4), one leg, elastic');
+      return Av;
+    }
     case 'box': {
       const { h, b } = shape;
       const Av = (A * h) / (b + h);
       sheet?.step('A_v', 'A * h / (b + h)', { A, h, b }, Av, 'area', '6.2.6(3)f');
+      return Av;
+    }
+    case 'tube': {
+      const Av = (2 * A) / Math.PI;
+      sheet?.step('A_v', '2 * A / pi', { A }, Av, 'area', '6.2.6(3)g');
+      return Av;
+    }
+  }
+}
+
+/** Shear area for load across the depth, parallel to the flanges, mm2, EN 1993-1-1 6.2.6(3). */
+export function shearAreaAcross(section: Section, sheet?: Sheet): number {
+  const { shape, properties } = section;
+  const { A } = properties;
+  sheet?.given('A', A, 'area', 'area', section.designation);
+  switch (shape.outline) {
+    case 'I':
+    case 'channel': {
+      const Av = A - (shape.h - 2 * shape.tf) * shape.tw;
+      sheet?.step('A_v', 'A - (h - 2 * t_f) * t_w', { A, h: shape.h, t_f: shape.tf, t_w: shape.tw }, Av, 'area', '6.2.6(3)e');
+      return Av;
+    }
+    case 'tee': {
+      const Av = shape.b * shape.tf;
+      sheet?.step('A_v', 'b * t_f', { b: shape.b, t_f: shape.tf }, Av, 'area', '6.2.6(3)e');
+      return Av;
+    }
+    case 'angle': {
+      const Av = (shape.b * shape.t) / 1.5;
+      sheet?.step('A_v', 'b * t / 1.5', { b: shape.b, t: shape.t }, Av, 'area', '6.2.6(4), one leg, elastic');
+      return Av;
+    }
+    case 'box': {
+      const Av = (A * shape.b) / (shape.b + shape.h);
+      sheet?.step('A_v', 'A * b / (b + h)', { A, b: shape.b, h: shape.h }, Av, 'area', '6.2.6(3)f');
       return Av;
     }
     case 'tube': {
@@ -63,7 +121,8 @@ export function shearResistance(Av: number, fy: number, sheet?: Sheet): number {
 /** Whether the web is stocky enough to need no shear buckling check, EN 1993-1-1 6.2.6(6): hw/tw at most 72 epsilon / eta. */
 export function isWebStocky(section: Section, fy: number, sheet?: Sheet): boolean {
   const { shape } = section;
-  if (shape.outline === 'tube') return true;
+  // a free leg or stem is no web between two flanges
+  if (shape.outline === 'tube' || shape.outline === 'angle' || shape.outline === 'tee') return true;
   const epsilon = Math.sqrt(235 / fy);
   const isBox = shape.outline === 'box';
   const hw = isBox ? shape.h - 3 * shape.t : shape.h - 2 * shape.tf;

@@ -1,0 +1,181 @@
+import type { Section } from '../../../section';
+import { compare, unproven, type Check, type Sheet } from '../../../sheet';
+import type { MemberActions } from '../../standard';
+import { GAMMA_M0 } from './bending';
+import type { SectionClass } from './classification';
+
+const CLAUSE = 'EN 1993-1-1 6.2.9';
+const NAME = 'Section in bending and axial force';
+
+interface Reduced {
+  readonly MNy: number;
+  readonly MNz: number;
+  readonly alpha: number;
+  readonly beta: number;
+}
+
+/**
+ * Plastic moments beside an axial force and the exponents of biaxial bending, EN 1993-1-1 6.2.9.1(5), (6): I and H, boxes, tubes of class
+ * 1 and 2. n: axial force over the plastic one, as a magnitude below 1; moments: Nmm.
+ */
+export function reducedPlasticMoments(section: Section, n: number, Mply: number, Mplz: number, sheet?: Sheet): Reduced {
+  const { shape, properties } = section;
+  const { A } = properties;
+  sheet?.given('A', A, 'area', 'area', section.designation);
+  if (shape.outline === 'tube') {
+    const MN = Mply * (1 - n ** 1.7);
+    sheet?.step('M_NyRd', 'M_plyRd * (1 - n^1.7)', { M_plyRd: Mply, n }, MN, 'moment', '6.2.9.1(5)');
+    sheet?.step('M_NzRd', 'M_plzRd * (1 - n^1.7)', { M_plzRd: Mplz, n }, Mplz * (1 - n ** 1.7), 'moment', '6.2.9.1(5)');
+    sheet?.step('alpha', '2', {}, 2, 'ratio', '6.2.9.1(6)');
+    sheet?.step('beta', '2', {}, 2, 'ratio', '6.2.9.1(6)');
+    return { MNy: MN, MNz: Mplz * (1 - n ** 1.7), alpha: 2, beta: 2 };
+  }
+  if (shape.outline === 'box') {
+    const { h, b, t } = shape;
+    const aw = Math.min(0.5, (A - 2 * b * t) / A);
+    const af = Math.min(0.5, (A - 2 * h * t) / A);
+    const MNy = Math.min(Mply, (Mply * (1 - n)) / (1 - 0.5 * aw));
+    const MNz = Math.min(Mplz, (Mplz * (1 - n)) / (1 - 0.5 * af));
+    const exponent = 1 - 1.13 * n ** 2 > 1.66 / 6 ? 1.66 / (1 - 1.13 * n ** 2) : 6;
+    if (sheet) {
+      sheet.step('a_w', 'min(0.5, (A - 2 * b * t) / A)', { A, b, t }, aw, 'ratio', '6.2.9.1(5)');
+      sheet.step('a_f', 'min(0.5, (A - 2 * h * t) / A)', { A, h, t }, af, 'ratio', '6.2.9.1(5)');
+      sheet.step('M_NyRd', 'min(M_plyRd, M_plyRd * (1 - n) / (1 - 0.5 * a_w))', { M_plyRd: Mply, n, a_w: aw }, MNy, 'moment', '(6.39)');
+      sheet.step('M_NzRd', 'min(M_plzRd, M_plzRd * (1 - n) / (1 - 0.5 * a_f))', { M_plzRd: Mplz, n, a_f: af }, MNz, 'moment', '(6.40)');
+      if (exponent === 6) sheet.step('alpha', '6', {}, 6, 'ratio', '6.2.9.1(6)', 'at most 6');
+      else sheet.step('alpha', '1.66 / (1 - 1.13 * n^2)', { n }, exponent, 'ratio', '6.2.9.1(6)');
+      sheet.step('beta', 'alpha', { alpha: exponent }, exponent, 'ratio', '6.2.9.1(6)');
+    }
+    return { MNy, MNz, alpha: exponent, beta: exponent };
+  }
+  const { b, tf } = shape as { b: number; tf: number };
+  const a = Math.min(0.5, (A - 2 * b * tf) / A);
+  const MNy = Math.min(Mply, (Mply * (1 - n)) / (1 - 0.5 * a));
+  const MNz = n <= a ? Mplz : Mplz * (1 - ((n - a) / (1 - a)) ** 2);
+  const beta = Math.max(1, 5 * n);
+  if (sheet) {
+    sheet.step('a', 'min(0.5, (A - 2 * b * t_f) / A)', { A, b, t_f: tf }, a, 'ratio', '6.2.9.1(5)');
+    sheet.step('M_NyRd', 'min(M_plyRd, M_plyRd * (1 - n) / (1 - 0.5 * a))', { M_plyRd: Mply, n, a }, MNy, 'moment', '(6.36)');
+    if (n <= a) sheet.step('M_NzRd', 'M_plzRd', { M_plzRd: Mplz }, MNz, 'moment', '(6.37)', 'n is at most a');
+    else sheet.step('M_NzRd', 'M_plzRd * (1 - ((n - a) / (1 - a))^2)', { M_plzRd: Mplz, n, a }, MNz, 'moment', '(6.38)');
+    sheet.step('alpha', '2', {}, 2, 'ratio', '6.2.9.1(6)');
+    sheet.step('beta', 'max(1, 5 * n)', { n }, beta, 'ratio', '6.2.9.1(6)');
+  }
+  return { MNy, MNz, alpha: 2, beta };
+}
+
+interface Input {
+  readonly section: Section;
+  readonly actions: MemberActions;
+  readonly sectionClass: SectionClass;
+  readonly fy: number;
+  /** Yield strength beside a large shear along the depth: (1 - rho) fy; fy where the shear is small. MPa */
+  readonly reducedYield: number;
+}
+
+/**
+ * Cross-section under bending about both axes and axial force together, EN 1993-1-1 6.2.9, and 6.2.10 with the whole section's strength
+ * reduced where the shear is large (conservative). Classes 1 and 2 of I, H and hollow shapes: plastic; class 3 and other outlines: stresses
+ * added up, 6.2.1(7). Axial force of either sign.
+ */
+export function sectionInteraction({ section, actions, sectionClass, fy, reducedYield }: Input, sheet?: Sheet): Check {
+  const { combination, axial, major, minor } = actions;
+  const { A, Wply, Wplz, Wely, Welz } = section.properties;
+  const { outline } = section.shape;
+  if (sectionClass === 4)
+    return unproven(
+      NAME,
+      CLAUSE,
+      'ductile',
+      `${section.designation} is of class 4 beside this axial force: not written for bending with it`,
+      sheet,
+    );
+  const base = {
+    name: NAME,
+    clause: CLAUSE,
+    mode: 'ductile',
+    kind: 'ratio',
+    demandSymbol: 'R',
+    capacity: 1,
+    capacitySymbol: 'R_max',
+    combination,
+  } as const;
+  const N = Math.abs(axial);
+  const f = reducedYield;
+  if (f <= 0) return unproven(NAME, CLAUSE, 'ductile', 'the shear leaves nothing for bending and axial force', sheet);
+  if (sheet) {
+    sheet.given('N_Ed', N, 'force', `axial force, ${combination}`);
+    sheet.given('M_y', major.peak, 'moment', 'largest moment, major axis');
+    sheet.given('M_z', minor.peak, 'moment', 'largest moment, minor axis');
+    sheet.given(
+      'f',
+      f,
+      'stress',
+      f < fy ? 'yield strength reduced beside the shear, (1 - rho) f_y, 6.2.10' : 'yield strength',
+      'EN 1993-1-1',
+    );
+    sheet.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+    sheet.given('R_max', 1, 'ratio', 'at most');
+    sheet.note('The largest moments and the axial force are taken at one place.');
+  }
+  const Npl = (A * f) / GAMMA_M0;
+  const isPlastic = sectionClass <= 2 && (outline === 'I' || outline === 'box' || outline === 'tube');
+  if (!isPlastic) {
+    const plastic = sectionClass <= 2 && outline !== 'angle';
+    const [Wy, Wz] = plastic ? [Wply, Wplz] : [Wely, Welz];
+    const sum = N / Npl + Math.abs(major.peak) / ((Wy * f) / GAMMA_M0) + Math.abs(minor.peak) / ((Wz * f) / GAMMA_M0);
+    if (sheet) {
+      sheet.given('A', A, 'area', 'area', section.designation);
+      sheet.given('W_y', Wy, 'sectionModulus', plastic ? 'plastic, major axis' : 'elastic, major axis', section.designation);
+      sheet.given('W_z', Wz, 'sectionModulus', plastic ? 'plastic, minor axis' : 'elastic, minor axis', section.designation);
+      sheet.step(
+        'R',
+        'gamma_M0 * (N_Ed / (A * f) + abs(M_y) / (W_y * f) + abs(M_z) / (W_z * f))',
+        { gamma_M0: GAMMA_M0, N_Ed: N, A, f, M_y: major.peak, W_y: Wy, M_z: minor.peak, W_z: Wz },
+        sum,
+        'ratio',
+        '(6.2)',
+      );
+    }
+    return compare({ ...base, clause: 'EN 1993-1-1 6.2.1(7)', demand: sum }, sheet);
+  }
+  const n = N / Npl;
+  const [Mply, Mplz] = [(Wply * f) / GAMMA_M0, (Wplz * f) / GAMMA_M0];
+  if (sheet) {
+    sheet.given('A', A, 'area', 'area', section.designation);
+    sheet.given('W_ply', Wply, 'sectionModulus', 'plastic modulus, major axis', section.designation);
+    sheet.given('W_plz', Wplz, 'sectionModulus', 'plastic modulus, minor axis', section.designation);
+    sheet.step('M_plyRd', 'W_ply * f / gamma_M0', { W_ply: Wply, f, gamma_M0: GAMMA_M0 }, Mply, 'moment', '(6.13)');
+    sheet.step('M_plzRd', 'W_plz * f / gamma_M0', { W_plz: Wplz, f, gamma_M0: GAMMA_M0 }, Mplz, 'moment', '(6.13)');
+    sheet.step('n', 'gamma_M0 * N_Ed / (A * f)', { gamma_M0: GAMMA_M0, N_Ed: N, A, f }, n, 'ratio', '6.2.9.1(5)');
+  }
+  // beyond the plastic axial force nothing is left for moments: the axial force alone is short already
+  if (n >= 1) {
+    sheet?.step('R', 'n', { n }, n, 'ratio', CLAUSE, 'the axial force alone');
+    return compare({ ...base, demand: n }, sheet);
+  }
+  const { MNy, MNz, alpha, beta } = reducedPlasticMoments(section, n, Mply, Mplz, sheet);
+  const [y, z] = [Math.abs(major.peak) / MNy, Math.abs(minor.peak) / MNz];
+  if (minor.peak === 0 || major.peak === 0) {
+    const [share, moment, capacity] = minor.peak === 0 ? [y, 'M_y', 'M_NyRd'] : [z, 'M_z', 'M_NzRd'];
+    sheet?.step(
+      'R',
+      `abs(${moment}) / ${capacity}`,
+      minor.peak === 0 ? { M_y: major.peak, M_NyRd: MNy } : { M_z: minor.peak, M_NzRd: MNz },
+      share,
+      'ratio',
+      '(6.31)',
+    );
+    return compare({ ...base, demand: share }, sheet);
+  }
+  const sum = y ** alpha + z ** beta;
+  sheet?.step(
+    'R',
+    '(abs(M_y) / M_NyRd)^alpha + (abs(M_z) / M_NzRd)^beta',
+    { M_y: major.peak, M_NyRd: MNy, M_z: minor.peak, M_NzRd: MNz, alpha, beta },
+    sum,
+    'ratio',
+    '(6.41)',
+  );
+  return compare({ ...base, demand: sum }, sheet);
+}
