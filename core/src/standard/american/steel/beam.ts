@@ -49,8 +49,7 @@ export function steelBeam(input: SteelBeamInput, philosophy: Philosophy, sheet?:
   const [E, Fy] = [grade.E, yieldStrength(grade, 1)];
   sheet?.given('E', E, 'stress', 'modulus of elasticity', 'AISC 360-16');
   sheet?.given('F_y', Fy, 'stress', 'specified minimum yield stress', grade.standard);
-  const { checks, proved } = majorBending(input, philosophy, sheet);
-  return proved ? [...checks, majorShear(input, philosophy, sheet?.scope('Shear'))] : [...checks];
+  return [...majorBending(input, philosophy, sheet).checks, majorShear(input, philosophy, sheet?.scope('Shear'))];
 }
 
 /** Shear along the depth, AISC 360-16 chapter G. The sheet must know the shape, E and F_y. */
@@ -74,8 +73,8 @@ export function majorShear({ section, grade, actions }: SteelBeamInput, philosop
   );
 }
 
-/** Bending about the major axis, chapter F. proved: false when the shape's local buckling is outside what is written. */
-export function majorBending(input: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet): Flexure & { readonly proved: boolean } {
+/** Bending about the major axis, chapter F. */
+export function majorBending(input: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet): Flexure {
   const { section, grade, actions } = input;
   const { combination } = actions;
   const { outline } = section.shape;
@@ -90,7 +89,6 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
   const outside = outsideF(input, flange, web);
   if (outside)
     return {
-      proved: false,
       available: null,
       checks: [unproven('Bending', 'AISC 360-16 F', 'instability', `${section.designation}: ${outside}, which is not written`, sheet)],
     };
@@ -166,7 +164,7 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
     checks.push(check);
     available = check.verdict === 'unproven' || check.capacity === null || available === null ? null : Math.min(available, check.capacity);
   }
-  return { checks, available, proved: true };
+  return { checks, available };
 }
 
 /** What of chapter F is not written for a shape, in words. */

@@ -92,8 +92,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     const found = majorBending(amplified, philosophy, scope);
     if (major.peak !== 0) checks.push(...found.checks);
     Mcx = found.available;
-    if (shear !== 0 && found.proved) checks.push(majorShear(amplified, philosophy, scope?.scope('Shear')));
-    else if (shear !== 0) checks.push(unproven('Shear', 'AISC 360-16 G', 'ductile', 'not looked at, as bending is not proved', scope));
+    if (shear !== 0) checks.push(majorShear(amplified, philosophy, scope?.scope('Shear')));
   }
 
   let Mcy: number | null = Infinity;

@@ -198,7 +198,7 @@ export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
     sheet.given('N_bzRd', chiZ * A * fy, 'force', 'flexural buckling, minor axis, from above');
     sheet.given('lambda_y', lambdaY, 'ratio', 'slenderness, major axis, from above');
     sheet.given('lambda_z', lambdaZ, 'ratio', 'slenderness, minor axis, from above');
-    sheet.given('M_bRd', Mb, 'moment', 'buckling resistance moment, from above');
+    sheet.given('M_bRd', Mb, 'moment', 'buckling resistance moment, from above, at most that of the section');
     sheet.step('n_y', 'N_Ed / N_byRd', { N_Ed: axial, N_byRd: chiY * A * fy }, ny, 'ratio', '(6.61)');
     sheet.step('n_z', 'N_Ed / N_bzRd', { N_Ed: axial, N_bzRd: chiZ * A * fy }, nz, 'ratio', '(6.62)');
   }
@@ -224,7 +224,12 @@ export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
     sheet.given('M_y', major.peak, 'moment', 'largest moment, major axis');
     if (mz > 0) {
       sheet.given('M_z', minor.peak, 'moment', 'largest moment, minor axis');
-      sheet.given('M_czRd', Mcz!, 'moment', 'bending resistance, minor axis, from above');
+      sheet.given(
+        'M_czRd',
+        Mcz!,
+        'moment',
+        `bending resistance, minor axis, ${sectionClass === 3 ? 'elastic: the section is of class 3' : 'from above'}`,
+      );
       Object.assign(inputs, { M_z: minor.peak, M_czRd: Mcz! });
       across = ' + k_AXISz * abs(M_z) / M_czRd';
     }

@@ -2,7 +2,7 @@ import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { requireBasis, type Philosophy, type SteelMemberInput } from '../../standard';
 import { majorBending } from './beam';
 import { sectionInteraction } from './biaxial';
-import { classify, classifyBesideCompression, recordShape, sectionYield } from './classification';
+import { classify, classifyBesideCompression, recordShape, sectionYield, type SectionClass } from './classification';
 import { compression } from './column';
 import { bendingAndCompression } from './interaction';
 import { minorBendingResistance } from './minor';
@@ -134,7 +134,17 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
   if (isPressed && (major.peak !== 0 || minor.peak !== 0))
     checks.push(
       ...bendingAndCompression(
-        { section, grade, actions, fy, lengthY: input.lengthY, lengthZ: input.lengthZ, sectionClass, Mcz },
+        {
+          section,
+          grade,
+          actions,
+          fy,
+          lengthY: input.lengthY,
+          lengthZ: input.lengthZ,
+          sectionClass,
+          // table 6.7: both moduli by the class of the section beside its compression
+          Mcz: Mcz === null ? null : minorBendingResistance(section, Math.max(minorClass, sectionClass) as SectionClass, fy),
+        },
         sheet?.scope('Bending and compression of the member'),
       ),
     );

@@ -1,0 +1,46 @@
+import { describe, expect, it } from 'vitest';
+import { findTool, runTool } from '../tool';
+import type { Check } from '../sheet';
+import { AMERICAN_COMBINED, AMERICAN_MEMBERS, EUROPEAN_MEMBERS, type MemberCase } from './members.test.data';
+
+/** Outlines of many corners, and six digits. */
+const TOLERANCE = 0.001;
+
+const label = ({ input, expected }: MemberCase, i: number) =>
+  [`${i + 1}: ${String(input['section'])}, ${Object.keys(expected).join(', ')}`, { input, expected }] as const;
+
+function checksOf(family: string, input: object): readonly Check[] {
+  return runTool(findTool(`${family}.steel.member`), input).checks;
+}
+
+/** What a check is measured by: its capacity, or its demand where that is a sum of ratios. */
+function measured(checks: readonly Check[], name: string): number {
+  const check = checks.find((candidate) => candidate.name === name);
+  if (!check) throw new Error(`no check "${name}" among ${checks.map((c) => `${c.name} (${c.verdict})`).join(', ')}`);
+  return (check.kind === 'ratio' ? check.demand : check.capacity) ?? Number.NaN;
+}
+
+describe('European members, against values computed apart', () => {
+  it.each(EUROPEAN_MEMBERS.map(label))('%s', (_, { input, expected }) => {
+    const checks = checksOf('european', input);
+    for (const [name, value] of Object.entries(expected))
+      expect(Math.abs(measured(checks, name) / value - 1), `${name}: ${measured(checks, name)} for ${value}`).toBeLessThan(TOLERANCE);
+  });
+});
+
+describe('American members, against values computed apart', () => {
+  it.each(AMERICAN_MEMBERS.map(label))('%s', (_, { input, expected }) => {
+    const [lrfd, asd] = ['LRFD', 'ASD'].map((philosophy) => checksOf('american', { ...input, philosophy }));
+    for (const [name, value] of Object.entries(expected)) {
+      expect(Math.abs(measured(lrfd!, name) / 0.9 / value - 1), `${name}: ${measured(lrfd!, name) / 0.9} for ${value}`).toBeLessThan(
+        TOLERANCE,
+      );
+      // one nominal strength, two philosophies
+      expect(Math.abs((measured(asd!, name) * 1.67) / (measured(lrfd!, name) / 0.9) - 1)).toBeLessThan(1e-12);
+    }
+  });
+  it.each(AMERICAN_COMBINED.map(label))('%s', (_, { input, expected }) => {
+    const checks = checksOf('american', input);
+    for (const [name, value] of Object.entries(expected)) expect(Math.abs(measured(checks, name) / value - 1)).toBeLessThan(TOLERANCE);
+  });
+});
