@@ -32,6 +32,11 @@ def outline(s):
     k = s['k']
     if k in 'IC':
         h, b, tw, tf, r = (s[x] for x in ('h', 'b', 'tw', 'tf', 'r'))
+        if 'taper' in s:
+            slope, at = s['taper']
+            if k == 'C':
+                ti, to = tf + slope * (at - tw), tf + slope * (at - b)
+                return [[(0, 0), (b, 0), (b, to), (tw, ti), (tw, h - ti), (b, h - to), (b, h), (0, h)]], []
         if k == 'C':
             return [[(0, 0), (b, 0), (b, tf)] + arc(tw + r, tf + r, r, -pi / 2, -pi, 60) + arc(tw + r, h - tf - r, r, pi, pi / 2, 60) + [(b, h - tf), (b, h), (0, h)]], []
         l, q = (b - tw) / 2, (b + tw) / 2
@@ -124,6 +129,10 @@ def properties(s):
             a = -0.0908 + 0.2621 * tw / tf + 0.1231 * r / tf - 0.0752 * tw * r / tf**2 - 0.0945 * (tw / tf) ** 2
             D = 2 * (3 * r + tw + tf - sqrt(2 * (2 * r + tw) * (2 * r + tf)))
             p['It'] = 2 / 3 * b * tf**3 + (h - 2 * tf) * tw**3 / 3 + 2 * a * D**4 - 0.42 * tf**4
+            if 'taper' in s:
+                slope, at = s['taper']
+                u, v = tf + slope * (at - tw), tf + slope * (at - b)
+                p['It'] = h * tw**3 / 3 + 2 / 3 * (b - tw) * (u + v) * (u * u + v * v) / 4
             bb, hh = b - tw / 2, h - tf
             e = 3 * bb**2 * tf / (6 * bb * tf + hh * tw)
             p['Iw'] = hh**2 * bb**3 * tf / 12 * (2 * hh * tw + 3 * bb * tf) / (hh * tw + 6 * bb * tf)
@@ -184,9 +193,15 @@ def find(name):
             return properties(dict(k='B', h=float(r['h']) * u, b=float(r['b']) * u, t=t, ro=ro, ri=ri, product='hot'))
         k = 'I' if r['outline'] == 'I' else 'C'
         if u == 1:
-            return properties(dict(k=k, **{x: float(r[x]) for x in ('h', 'b', 'tw', 'tf', 'r')}, product='rolled'))
+            d = dict(k=k, **{x: float(r[x]) for x in ('h', 'b', 'tw', 'tf', 'r')}, product='rolled')
+            if name.startswith('UPN'):
+                d['taper'] = (0.08, d['b'] / 2)
+            return properties(d)
         d, bf, tw, tf, kd = (float(r[x]) * u for x in ('d', 'bf', 'tw', 'tf', 'kdes'))
-        return properties(dict(k=k, h=d, b=bf, tw=tw, tf=tf, r=kd - tf, product='rolled'))
+        e = dict(k=k, h=d, b=bf, tw=tw, tf=tf, r=kd - tf, product='rolled')
+        if name[0] == 'C' or name.startswith('MC'):
+            e['taper'] = (1 / 6, (bf + tw) / 2)
+        return properties(e)
     raise KeyError(name)
 
 

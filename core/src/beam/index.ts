@@ -3,3 +3,4 @@ export type { BeamSupport, Effect, Extreme, Extremes, LineBeam, Piece, Reaction 
 export { BeamSolution } from './solution';
 export { BeamSystem, solveBeam } from './solver';
 export { evaluate as evaluatePolynomial } from './polynomial';
+export { lateralBucklingFactor, type LateralMember } from './lateralBuckling';

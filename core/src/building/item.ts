@@ -110,6 +110,15 @@ export const beamSchema = z.object({
     .array(quantity('length', 'from the start of the beam', { min: 0 }))
     .default([])
     .describe('lateral restraints of the compression flange'),
+  loadHeight: z
+    .enum(['centre', 'top'])
+    .default('centre')
+    .describe('centre: load acts at the shear centre, or is held in place; top: it stands on the top flange and can move with it'),
+  stiffBearing: quantity('sectionLength', 'stiff length along the beam under each post that stands on it, such as its base plate', {
+    min: 0,
+  })
+    .default(0)
+    .describe('stiff length along the beam under each post that stands on it'),
   measured,
   reduction,
   status,
@@ -128,6 +137,11 @@ export const columnSchema = z.object({
   ownWeight: quantity('lineLoad', 'allowance for own weight while no section is chosen', { min: 0 }),
   factorY: z.number().min(0.5).max(10).default(1).describe('effective length over storey height, buckling about the major axis'),
   factorZ: z.number().min(0.5).max(10).default(1).describe('effective length over storey height, buckling about the minor axis'),
+  turn: quantity('angle', 'turned anticlockwise; not turned its depth lies along north', { min: -7, max: 7 }).default(0),
+  beamsBear: z
+    .enum(['nominal', 'central'])
+    .default('nominal')
+    .describe('nominal: beams that end at it bear off its face, as in simple construction; central: on its axis'),
   reduction,
   status,
   note,

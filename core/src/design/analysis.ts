@@ -1,4 +1,4 @@
-import { BeamSystem, type BeamLoad, type BeamSolution } from '../beam';
+import { BeamSystem, lateralBucklingFactor, type BeamLoad, type BeamSolution } from '../beam';
 import { planLength, type Beam } from '../building';
 import { arrangementName, arrangements, caseFromId, combine, type Combination } from '../load';
 import type { BeamActions, Segment } from '../standard';
@@ -111,6 +111,8 @@ export function unbracedSegments(beam: Beam, length: number, solution: BeamSolut
     const peak = Math.abs(within.min.value) > Math.abs(sagging) ? within.min.value : sagging;
     if (Math.abs(peak) <= nothing || (beam.restraint === 'floor' && peak >= -nothing)) continue;
     const isHeld = (at: number) => held.some((place) => Math.abs(place - at) < 1);
+    const loadOnTop = beam.loadHeight === 'top' && beam.restraint !== 'floor';
+    const freeTip = !isHeld(from) || !isHeld(to);
     const quarter = (n: number) => solution.at('moment', from + ((to - from) * n) / 4);
     segments.push({
       from,
@@ -118,11 +120,30 @@ export function unbracedSegments(beam: Beam, length: number, solution: BeamSolut
       quarters: [quarter(1), quarter(2), quarter(3)],
       peak,
       ends: [solution.at('moment', from), solution.at('moment', to)],
-      freeTip: !isHeld(from) || !isHeld(to),
+      freeTip,
+      loadOnTop,
+      critical: freeTip || loadOnTop ? wholeBeam(beam, length, held, solution) : undefined,
       tensionFlangeHeld: beam.restraint === 'floor',
     });
   }
   return segments;
+}
+
+/** Lateral-torsional buckling of the whole beam with its restraints, by section: what an overhang with a free tip is proved by. */
+function wholeBeam(beam: Beam, length: number, held: readonly number[], solution: BeamSolution): Segment['critical'] {
+  return (section, E, G) => {
+    const { Iz, It, Iw, depth } = section.properties;
+    return lateralBucklingFactor({
+      length,
+      EIz: E * Iz,
+      GIt: G * It,
+      EIw: E * Iw,
+      moment: (x) => solution.at('moment', x),
+      held,
+      loadHeight: beam.loadHeight === 'top' ? depth / 2 : 0,
+      heldAlong: beam.restraint === 'floor' ? depth / 2 : undefined,
+    });
+  };
 }
 
 /** The part of values that may be there on one span and not on the next: wind and earthquake come over the whole. */

@@ -12,6 +12,7 @@ import { reducedArrivals, reductionAssumption, reductionOf } from './reduction';
 import { mergeWorst, type MemberDesign, type PhilosophyResult } from './result';
 import type { Context } from './context';
 import { recordTakedown } from './takedownSheet';
+import { standingLoads, webChecks } from './standing';
 
 /** The grade of a member: its own, or that of the brief for such a product. */
 export function gradeFor(building: Building, member: { grade: string | null }, section: Section): SteelGrade {
@@ -42,7 +43,13 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
     'At its supports the beam is connected through its web.',
     `So no force enters the web through a flange there (${standard.webClause}).`,
   );
-  if (beam.restraint !== 'floor')
+  if (ledger.arrivals.some(({ source }) => source.type === 'member' && source.member !== ledger.id) && beam.stiffBearing > 0)
+    assume(
+      'stiff-bearing',
+      `What stands on the beam bears over a stiff length of ${Math.round(beam.stiffBearing)} mm.`,
+      'A base plate or cap that spreads so far has to be there.',
+    );
+  if (beam.restraint !== 'floor' && beam.loadHeight === 'centre')
     assume(
       'load-height',
       'Load acts at the shear centre or is held in place by what brings it.',
@@ -57,24 +64,6 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
       'Continuity is what its supports were calculated with.',
     );
   return list;
-}
-
-/** Checks that a transfer beam needs where others stand on its flange, and that are not written yet. */
-function standingLoads(ledger: MemberLedger, context: Context): Check[] {
-  const { building, takedown, standard } = context;
-  const standing = [...new Set(ledger.arrivals.map((arrival) => (arrival.source.type === 'member' ? arrival.source.member : '')))].filter(
-    (id) => building.columns.has(id) || building.walls.has(id),
-  );
-  if (standing.length === 0) return [];
-  const marks = standing.map((id) => takedown.members.get(id)!.mark).join(', ');
-  return [
-    unproven(
-      'Web under what stands on it',
-      standard.webClause,
-      'instability',
-      `${marks} ${standing.length > 1 ? 'press' : 'presses'} on the flange: web bearing, crippling and buckling are not written yet`,
-    ),
-  ];
 }
 
 /** A hinged beam of many spans has more arrangements of variable load than are tried. */
@@ -133,9 +122,11 @@ export function checkBeam(
     beam.role === 'truss'
       ? []
       : deflectionChecks(model, service, takedown.cases, building.brief, ledger.transfer, EI, sheet?.scope('Deflection'));
-  const open = [...standingLoads(ledger, context), ...untried(model, standard)];
+  const standing = standingLoads(context, model);
+  const webs = standing.length === 0 ? [] : webChecks(standing, { section, grade, model, combinations }, context, philosophy, sheet);
+  const open = untried(model, standard);
   for (const check of open) sheet?.verdict(check);
-  return [...worst.values(), ...deflections, ...open];
+  return [...worst.values(), ...webs, ...deflections, ...open];
 }
 
 /** The whole design of a beam: every philosophy that the project shows, and what it assumes. */

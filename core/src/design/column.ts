@@ -1,29 +1,39 @@
 import type { Building, Column } from '../building';
 import { PlinthError } from '../error';
-import { combine, combinePressing } from '../load';
+import { combine, combinePressing, type Combination } from '../load';
 import { findSection, type Section } from '../section';
 import { governing, Sheet, worstVerdict, type Assumption, type Check } from '../sheet';
-import type { Philosophy } from '../standard';
+import type { Philosophy, Standard } from '../standard';
 import type { MemberLedger } from '../takedown';
 import { gradeFor } from './beam';
 import { type Context } from './context';
+import { nominalMoments, sideBeams, type SideBeam } from './eccentricity';
 import { reducedSums, reductionAssumption, reductionOf, type MemberReduction } from './reduction';
 import { mergeWorst, type MemberDesign } from './result';
 import { recordTakedown } from './takedownSheet';
 
-export function columnAssumptions(column: Column): Assumption[] {
+export function columnAssumptions(column: Column, standard: Standard, hasSideBeams: boolean): Assumption[] {
+  const bearing: Assumption =
+    column.beamsBear === 'central'
+      ? {
+          type: 'assumption',
+          key: 'concentric',
+          text: 'Beams bear on the column’s axis.',
+          reason: 'Chosen: no moments of beams that bear off its axis are counted.',
+        }
+      : {
+          type: 'assumption',
+          key: 'nominal-moments',
+          text: `Beams that end at the column bear ${Math.round(standard.nominalEccentricity.beyondFace)} mm off its face; lengths above and below share the moment evenly.`,
+          reason: `Simple construction: connections without fixity, no sway. ${standard.nominalEccentricity.source}.`,
+        };
   return [
+    ...(hasSideBeams || column.beamsBear === 'central' ? [bearing] : []),
     {
       type: 'assumption',
       key: 'effective-length',
       text: `Effective lengths are ${column.factorY} (major) and ${column.factorZ} (minor axis) times the storey height.`,
       reason: 'Both ends are taken to be held in position; in a frame that sways the lengths are greater.',
-    },
-    {
-      type: 'assumption',
-      key: 'concentric',
-      text: 'Load arrives on the column’s axis.',
-      reason: 'Moments from off-centre beams stand in the ladder as unproven.',
     },
   ];
 }
@@ -42,7 +52,7 @@ export function checkColumn(
   reduction: MemberReduction | null,
   sheet?: Sheet,
 ): Check[] {
-  const { building, standard } = context;
+  const { building, takedown, standard } = context;
   const grade = gradeFor(building, column, section);
   const height = storeyHeight(building, column);
   const input = {
@@ -55,24 +65,49 @@ export function checkColumn(
   };
   const worst = new Map<string, Check>();
   // pressed as hard as can be; and, where load can lift it, as little as can be
+  const beams = sideBeams(building, takedown, standard, ledger.id, section);
   const prepared = context.combinations(philosophy).strength.flatMap((combination) => {
     const { sum, adverse } = reducedSums(ledger, reduction, combination);
     const [most, net] = [combinePressing(sum, adverse, combination), combine(ledger.sum, combination)];
-    return (net < 0 ? [most, net] : [most]).map((axial) => ({ combination, axial }));
+    const moments = nominalMoments(beams, ledger, combination);
+    return (net < 0 ? [most, net] : [most]).map((axial) => ({ combination, axial, moments }));
   });
-  for (const { combination, axial } of prepared)
-    mergeWorst(worst, standard.steelColumn({ ...input, axial, combination: combination.name, basis: combination.basis }, philosophy));
+  for (const { combination, axial, moments } of prepared)
+    mergeWorst(
+      worst,
+      standard.steelColumn({ ...input, axial, moments, combination: combination.name, basis: combination.basis }, philosophy),
+    );
   if (sheet) {
     const names = new Set([...worst.values()].map((check) => check.combination));
-    const printed = prepared.find(({ combination }) => names.has(combination.name)) ?? prepared[0];
-    if (printed)
-      standard.steelColumn(
-        { ...input, axial: printed.axial, combination: printed.combination.name, basis: printed.combination.basis },
-        philosophy,
-        sheet.scope(`${printed.combination.name} (${printed.combination.clause})`),
-      );
+    const printed = prepared.filter(({ combination }) => names.has(combination.name));
+    for (const { combination, axial, moments } of printed.length ? printed : prepared.slice(0, 1)) {
+      const scope = sheet.scope(`${combination.name} (${combination.clause})`);
+      recordSideBeams(beams, ledger, combination, scope);
+      standard.steelColumn({ ...input, axial, moments, combination: combination.name, basis: combination.basis }, philosophy, scope);
+    }
   }
   return [...worst.values()];
+}
+
+/** How the beams at a column's sides bend it, on its sheet. */
+function recordSideBeams(beams: readonly SideBeam[], ledger: MemberLedger, combination: Combination, sheet: Sheet): void {
+  if (beams.length === 0) return;
+  const scope = sheet.scope('Nominal moments of the beams');
+  beams.forEach(({ arrival, mark, axis, side, eccentricity, share }, i) => {
+    const n = i + 1;
+    const reaction = combine(ledger.arrivals[arrival]!.byCase, combination);
+    scope.given(`R_${n}`, reaction, 'force', `${mark}, bending about the ${axis} axis, ${side > 0 ? 'one side' : 'the other side'}`);
+    scope.given(`e_${n}`, eccentricity, 'sectionLength', 'off the column’s axis');
+    const moment = side * share * eccentricity * reaction;
+    scope.step(
+      `M_${n}`,
+      `${side < 0 ? '-' : ''}${share} * e_${n} * R_${n}`,
+      { [`e_${n}`]: eccentricity, [`R_${n}`]: reaction },
+      moment,
+      'moment',
+      'simple construction',
+    );
+  });
 }
 
 export function designColumn(context: Context, id: string): MemberDesign {
@@ -80,7 +115,8 @@ export function designColumn(context: Context, id: string): MemberDesign {
   const column = building.columns.get(id)!;
   const ledger = takedown.members.get(id)!;
   const reduction = reductionOf(context, id);
-  const assumptions = [...columnAssumptions(column), ...(reduction ? [reductionAssumption(reduction)] : [])];
+  const hasSideBeams = column.section !== null && sideBeams(building, takedown, standard, id, findSection(column.section)).length > 0;
+  const assumptions = [...columnAssumptions(column, standard, hasSideBeams), ...(reduction ? [reductionAssumption(reduction)] : [])];
   const base = { id, kind: 'column' as const, mark: column.mark, section: column.section, assumptions, reduction };
   const nothing = (reason: string): MemberDesign => ({
     ...base,
@@ -118,7 +154,9 @@ export function columnSheet(context: Context, id: string, philosophy: Philosophy
   const ledger = takedown.members.get(id)!;
   const sheet = new Sheet();
   sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}. By ${philosophy.title}.`);
-  for (const assumption of columnAssumptions(column)) sheet.assume(assumption.key, assumption.text, assumption.reason);
+  const hasSideBeams = column.section !== null && sideBeams(building, takedown, standard, id, findSection(column.section)).length > 0;
+  for (const assumption of columnAssumptions(column, standard, hasSideBeams))
+    sheet.assume(assumption.key, assumption.text, assumption.reason);
   recordTakedown(building, id, ledger, sheet);
   const reduction = reductionOf(context, id, sheet);
   if (reduction) {

@@ -1,4 +1,4 @@
-import { Assembler, markOf, type Building, type Item } from '../building';
+import { Assembler, markOf, type Building, type Column, type Item } from '../building';
 import { BadInput } from '../error';
 import type { Sheet } from '../sheet';
 import { STANDARDS, philosophyOf, type Philosophy } from '../standard';
@@ -6,6 +6,7 @@ import { TakedownEngine, withFoundSupports, type MemberLedger, type CaseBalance,
 import { beamSheet, designBeam } from './beam';
 import { contextOf, type Context } from './context';
 import { columnSheet, designColumn } from './column';
+import { columnSurroundings } from './eccentricity';
 import { designFooting, type FootingDesign } from './footing';
 import { panelAssumptions, wallAssumptions } from './assumptions';
 import { surveyLooseEnds } from './looseEnds';
@@ -36,8 +37,12 @@ interface Kept<D> {
   readonly ledger: MemberLedger;
   readonly body: unknown;
   readonly basis: object;
+  /** What else it looked at. */
+  readonly around: readonly unknown[];
   readonly design: D;
 }
+
+const NOTHING: readonly unknown[] = [];
 
 /** A design that is to be made. */
 interface Todo {
@@ -45,6 +50,7 @@ interface Todo {
   readonly id: string;
   readonly ledger: MemberLedger;
   readonly body: unknown;
+  readonly around: readonly unknown[];
 }
 
 /**
@@ -85,8 +91,10 @@ export class ProjectEngine {
       for (const [id, body] of bodies) {
         const ledger = takedown.members.get(id)!;
         const old = before.get(id);
-        if (old && old.ledger === ledger && old.body === body && old.basis === this.basis) now.set(id, old);
-        else todo.push({ kind, id, ledger, body });
+        const around = kind === 'column' ? columnSurroundings(building, ledger, body as Column) : NOTHING;
+        const isSame = old && old.ledger === ledger && old.body === body && old.basis === this.basis;
+        if (isSame && old.around.length === around.length && old.around.every((thing, i) => thing === around[i])) now.set(id, old);
+        else todo.push({ kind, id, ledger, body, around });
       }
     };
     const members = new Map<string, Kept<MemberDesign>>();
@@ -106,10 +114,17 @@ export class ProjectEngine {
     if (!this.work) throw new BadInput('nothing has been computed yet');
     const { context, todo } = this.work;
     while (todo.length > 0 && !isOver()) {
-      const { kind, id, ledger, body } = todo.pop()!;
+      const { kind, id, ledger, body, around } = todo.pop()!;
       const { basis } = this;
-      if (kind === 'footing') this.footings.set(id, { ledger, body, basis, design: designFooting(context, id).design });
-      else this.members.set(id, { ledger, body, basis, design: kind === 'beam' ? designBeam(context, id) : designColumn(context, id) });
+      if (kind === 'footing') this.footings.set(id, { ledger, body, basis, around, design: designFooting(context, id).design });
+      else
+        this.members.set(id, {
+          ledger,
+          body,
+          basis,
+          around,
+          design: kind === 'beam' ? designBeam(context, id) : designColumn(context, id),
+        });
     }
     return gather(context.building, context.takedown, designsOf(this.members), designsOf(this.footings), todo.length);
   }

@@ -87,17 +87,13 @@ function columnWithOwnWeight({ building }: Context, column: Column, ledger: Memb
   return { ...ledger, sum: heavier(ledger.sum), adverse: heavier(ledger.adverse) };
 }
 
-/** Rows that stand open whatever section is tried. */
-const NEVER_WRITTEN = new Set(['Moments from the beams', 'Web under what stands on it']);
-
 function summary(checks: readonly Check[]): Pick<Candidate, 'utilisation' | 'verdict' | 'governing'> {
-  const counted = checks.filter((check) => !NEVER_WRITTEN.has(check.name));
-  const top = governing(counted);
-  const open = counted.some((check) => check.verdict === 'unproven');
+  const top = governing(checks);
+  const open = checks.some((check) => check.verdict === 'unproven');
   return {
     utilisation: top?.utilisation ?? null,
     verdict: open ? 'unproven' : (top?.verdict ?? 'unproven'),
-    governing: failureLadder(counted)[0] ?? null,
+    governing: failureLadder(checks)[0] ?? null,
   };
 }
 

@@ -8,7 +8,7 @@ import { usOtherCsv } from './catalogue/usOther.csv';
 import { usRolledCsv } from './catalogue/usRolled.csv';
 import { OWN_EXAMPLE, ownShape } from './own';
 import { sectionProperties } from './properties';
-import type { Product, SectionProperties, Shape } from './shape';
+import type { Product, SectionProperties, Shape, Taper } from './shape';
 
 /** One catalogued shape, with the properties computed from its dimensions. */
 export interface Section {
@@ -52,6 +52,16 @@ function section(row: Row, region: Section['region'], shape: Shape, mass: number
   return { designation: row['designation']!, family: row['family']!, region, shape, properties: sectionProperties(shape), mass, product };
 }
 
+const TAPERED = new Set(['S', 'C', 'MC', 'UPN']);
+
+/** Taper of the families that have one: as thick as tf in the middle of the flange's outstand, UPN in the middle of its width. */
+function taperOf(row: Row, unit: number, b: number, slope: number): { taper?: Taper } {
+  if (!TAPERED.has(row['family']!)) return {};
+  const tw = num(row, 'tw');
+  const at = row['family'] === 'UPN' ? b / 2 : row['outline'] === 'I' ? (b / 2 + tw / 2) / 2 : (b + tw) / 2;
+  return { taper: { slope, at: at * unit } };
+}
+
 /** An I or channel in inches. */
 function usRolled(row: Row): Section {
   const shape: Shape = {
@@ -61,6 +71,7 @@ function usRolled(row: Row): Section {
     tw: num(row, 'tw') * INCH,
     tf: num(row, 'tf') * INCH,
     r: (num(row, 'kdes') - num(row, 'tf')) * INCH,
+    ...taperOf(row, INCH, num(row, 'bf'), 1 / 6),
   };
   return section(row, 'american', shape, num(row, 'mass') * POUND_PER_FOOT);
 }
@@ -104,7 +115,15 @@ function build(): Section[] {
       section(
         row,
         'european',
-        { outline: outlineOf(row), h: num(row, 'h'), b: num(row, 'b'), tw: num(row, 'tw'), tf: num(row, 'tf'), r: num(row, 'r') },
+        {
+          outline: outlineOf(row),
+          h: num(row, 'h'),
+          b: num(row, 'b'),
+          tw: num(row, 'tw'),
+          tf: num(row, 'tf'),
+          r: num(row, 'r'),
+          ...taperOf(row, 1, num(row, 'b'), 0.08),
+        },
         num(row, 'mass') / 1000,
       ),
     ),

@@ -4,6 +4,7 @@ import { fillet } from './fillet';
 import { about } from './principal';
 import { integrate } from './slices';
 import type { BoxShape, ChannelShape, IShape, SectionProperties, Shape, TubeShape } from './shape';
+import { tapered } from './tapered';
 import { tee } from './tee';
 
 function requirePositive(shape: Record<string, unknown>, names: readonly string[]): void {
@@ -196,6 +197,7 @@ export function sectionProperties(shape: Shape): SectionProperties {
       if (shape.h - 2 * shape.tf - 2 * shape.r <= 0) throw new BadInput('flanges and root radii are deeper than the section', 'h');
       const sides = shape.outline === 'I' ? 2 : 1;
       if (shape.b <= shape.tw + sides * shape.r) throw new BadInput('web and root radii are wider than the flange', 'b');
+      if (shape.taper) return tapered(shape);
       return shape.outline === 'I' ? iSection(shape) : channel(shape);
     }
     case 'tee':

@@ -1,5 +1,11 @@
 /** The outlines for which properties are computed. All dimensions in mm. */
 
+/** Flanges that grow thinner outwards: by `slope` per mm, and as thick as tf at `at` mm from the middle of the web (I) or its back (channel). */
+export interface Taper {
+  readonly slope: number;
+  readonly at: number;
+}
+
 /** Doubly symmetric rolled I or H: overall depth h, width b, web tw, flange tf, root radius r. */
 export interface IShape {
   readonly outline: 'I';
@@ -8,9 +14,10 @@ export interface IShape {
   readonly tw: number;
   readonly tf: number;
   readonly r: number;
+  readonly taper?: Taper;
 }
 
-/** Parallel flange channel, web on the left: the same dimensions. */
+/** Channel, web on the left: the same dimensions. */
 export interface ChannelShape {
   readonly outline: 'channel';
   readonly h: number;
@@ -18,6 +25,7 @@ export interface ChannelShape {
   readonly tw: number;
   readonly tf: number;
   readonly r: number;
+  readonly taper?: Taper;
 }
 
 /** Rectangular or square hollow: depth h, width b, wall t, outer and inner corner radius. */

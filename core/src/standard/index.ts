@@ -16,6 +16,7 @@ export type {
   SteelBeamInput,
   SteelColumnInput,
   SteelMemberInput,
+  WebForceInput,
 } from './standard';
 export { requireBasis } from './standard';
 

@@ -26,11 +26,11 @@ export const EUROPEAN_MEMBERS: readonly MemberCase[] = [
   },
   {
     input: { section: 'UPN 160', grade: 'S355', lengthY: 2000, lengthZ: 2000, lengthT: 2000, unbraced: 0, axial: 1000 },
-    expected: { 'Torsional-flexural buckling': 531528.0, 'Flexural buckling, minor axis': 331837.0 },
+    expected: { 'Torsional-flexural buckling': 531393.0, 'Flexural buckling, minor axis': 304539.0 },
   },
   {
     input: { section: 'UPN 160', grade: 'S355', lengthY: 4000, lengthZ: 1500, lengthT: 3000, unbraced: 0, axial: 1000 },
-    expected: { 'Torsional-flexural buckling': 425113.0, 'Flexural buckling, minor axis': 473481.0 },
+    expected: { 'Torsional-flexural buckling': 424539.0, 'Flexural buckling, minor axis': 442431.0 },
   },
   {
     input: { section: 'L 100x100x12', grade: 'S355', lengthY: 2000, lengthZ: 2000, lengthT: 2000, unbraced: 0, axial: 1000 },
@@ -692,49 +692,49 @@ export const AMERICAN_MEMBERS: readonly MemberCase[] = [
   {
     input: { section: 'C10X20', grade: 'A992', lengthY: 2000, lengthZ: 2000, lengthT: 2000, unbraced: 0, axial: 1000 },
     expected: {
-      'Flexural buckling, major axis': 1257740.0,
-      'Flexural buckling, minor axis': 610600.0,
-      'Flexural-torsional buckling': 943032.0,
+      'Flexural buckling, major axis': 1257590.0,
+      'Flexural buckling, minor axis': 510352.0,
+      'Flexural-torsional buckling': 964840.0,
     },
   },
   {
     input: { section: 'C10X20', grade: 'A992', lengthY: 5000, lengthZ: 5000, lengthT: 5000, unbraced: 0, axial: 1000 },
     expected: {
-      'Flexural buckling, major axis': 1053830.0,
-      'Flexural buckling, minor axis': 101015.0,
-      'Flexural-torsional buckling': 763401.0,
+      'Flexural buckling, major axis': 1053040.0,
+      'Flexural buckling, minor axis': 81652.8,
+      'Flexural-torsional buckling': 801689.0,
     },
   },
   {
     input: { section: 'C8X11.5', grade: 'A992', lengthY: 2000, lengthZ: 2000, lengthT: 2000, unbraced: 0, axial: 1000 },
     expected: {
-      'Flexural buckling, major axis': 711248.0,
-      'Flexural buckling, minor axis': 292813.0,
-      'Flexural-torsional buckling': 480699.0,
+      'Flexural buckling, major axis': 711102.0,
+      'Flexural buckling, minor axis': 239431.0,
+      'Flexural-torsional buckling': 505761.0,
     },
   },
   {
     input: { section: 'C8X11.5', grade: 'A992', lengthY: 5000, lengthZ: 5000, lengthT: 5000, unbraced: 0, axial: 1000 },
     expected: {
-      'Flexural buckling, major axis': 556235.0,
-      'Flexural buckling, minor axis': 46852.4,
-      'Flexural-torsional buckling': 367607.0,
+      'Flexural buckling, major axis': 555521.0,
+      'Flexural buckling, minor axis': 38308.9,
+      'Flexural-torsional buckling': 405090.0,
     },
   },
   {
     input: { section: 'MC12X31', grade: 'A992', lengthY: 2000, lengthZ: 2000, lengthT: 2000, unbraced: 0, axial: 1000 },
     expected: {
-      'Flexural buckling, major axis': 1974280.0,
-      'Flexural buckling, minor axis': 1425530.0,
-      'Flexural-torsional buckling': 1575610.0,
+      'Flexural buckling, major axis': 1974100.0,
+      'Flexural buckling, minor axis': 1334220.0,
+      'Flexural-torsional buckling': 1612100.0,
     },
   },
   {
     input: { section: 'MC12X31', grade: 'A992', lengthY: 5000, lengthZ: 5000, lengthT: 5000, unbraced: 0, axial: 1000 },
     expected: {
-      'Flexural buckling, major axis': 1773400.0,
-      'Flexural buckling, minor axis': 341943.0,
-      'Flexural-torsional buckling': 1257020.0,
+      'Flexural buckling, major axis': 1772400.0,
+      'Flexural buckling, minor axis': 287041.0,
+      'Flexural-torsional buckling': 1338840.0,
     },
   },
   {
@@ -1117,7 +1117,7 @@ export const AMERICAN_MEMBERS: readonly MemberCase[] = [
       minor: { start: 1000.0, middle: 1000.0, end: 1000.0 },
       throughShearCentre: true,
     },
-    expected: { 'Lateral-torsional buckling': 143856000.0, 'Bending, minor axis': 20210700.0 },
+    expected: { 'Lateral-torsional buckling': 143611000.0, 'Bending, minor axis': 15783700.0 },
   },
   {
     input: {
@@ -1131,7 +1131,7 @@ export const AMERICAN_MEMBERS: readonly MemberCase[] = [
       minor: { start: 1000.0, middle: 1000.0, end: 1000.0 },
       throughShearCentre: true,
     },
-    expected: { 'Lateral-torsional buckling': 99258400.0, 'Bending, minor axis': 20210700.0 },
+    expected: { 'Lateral-torsional buckling': 95767200.0, 'Bending, minor axis': 15783700.0 },
   },
   {
     input: {
@@ -1145,7 +1145,7 @@ export const AMERICAN_MEMBERS: readonly MemberCase[] = [
       minor: { start: 1000.0, middle: 1000.0, end: 1000.0 },
       throughShearCentre: true,
     },
-    expected: { 'Lateral-torsional buckling': 25716500.0, 'Bending, minor axis': 20210700.0 },
+    expected: { 'Lateral-torsional buckling': 24864100.0, 'Bending, minor axis': 15783700.0 },
   },
   {
     input: {
@@ -1159,7 +1159,7 @@ export const AMERICAN_MEMBERS: readonly MemberCase[] = [
       minor: { start: 1000.0, middle: 1000.0, end: 1000.0 },
       throughShearCentre: true,
     },
-    expected: { 'Lateral-torsional buckling': 167942000.0, 'Bending, minor axis': 40265200.0 },
+    expected: { 'Lateral-torsional buckling': 167370000.0, 'Bending, minor axis': 30078400.0 },
   },
   {
     input: {
@@ -1173,7 +1173,7 @@ export const AMERICAN_MEMBERS: readonly MemberCase[] = [
       minor: { start: 1000.0, middle: 1000.0, end: 1000.0 },
       throughShearCentre: true,
     },
-    expected: { 'Lateral-torsional buckling': 146859000.0, 'Bending, minor axis': 40265200.0 },
+    expected: { 'Lateral-torsional buckling': 143361000.0, 'Bending, minor axis': 30078400.0 },
   },
   {
     input: {
@@ -1187,7 +1187,7 @@ export const AMERICAN_MEMBERS: readonly MemberCase[] = [
       minor: { start: 1000.0, middle: 1000.0, end: 1000.0 },
       throughShearCentre: true,
     },
-    expected: { 'Lateral-torsional buckling': 61464400.0, 'Bending, minor axis': 40265200.0 },
+    expected: { 'Lateral-torsional buckling': 58898300.0, 'Bending, minor axis': 30078400.0 },
   },
   {
     input: {

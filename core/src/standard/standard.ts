@@ -26,8 +26,8 @@ export interface Segment {
   readonly freeTip: boolean;
   /** The tension flange is held along the segment and the other is not: the diagram must not be relied on. */
   readonly tensionFlangeHeld: boolean;
-  /** Load sits above the shear centre and moves with it, mm; left out: at the shear centre. */
-  readonly loadHeight?: number;
+  /** Load stands on the top flange and moves with it; left out: it acts at the shear centre. */
+  readonly loadOnTop?: boolean;
   /** What a numerical solution of lateral-torsional buckling multiplies the segment's moments by until it buckles, by section. */
   readonly critical?: (section: Section, E: number, G: number) => number;
 }
@@ -105,6 +105,22 @@ export interface SteelMemberInput {
   readonly untwisted: boolean;
 }
 
+/** A force that enters a web through a flange. N, mm. */
+export interface WebForceInput {
+  readonly section: Section;
+  readonly grade: SteelGrade;
+  /** Compression, positive. */
+  readonly force: number;
+  /** Stiff length along the member over which it enters. */
+  readonly bearing: number;
+  /** From the middle of that length to the nearer end of the member. */
+  readonly toEnd: number;
+  /** The largest bending moment there, Nmm, magnitude. */
+  readonly moment: number;
+  readonly basis: Basis;
+  readonly combination: string;
+}
+
 /** A concentrically loaded pad. mm, N, MPa. */
 export interface PadInput {
   /** Along x and y. */
@@ -147,11 +163,15 @@ export interface Standard {
   readonly steelColumn: (input: SteelColumnInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
   /** Any member under forces and moments that are already combined. */
   readonly steelMember: (input: SteelMemberInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
+  /** A web under a force through its flange: yielding, crippling, buckling, without stiffeners. */
+  readonly webUnderForce: (input: WebForceInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
   /** What the family's check of a member takes for granted, to be recorded wherever it is used. */
   readonly memberAssumptions: readonly Assumption[];
   readonly padStrength: (input: PadInput, sheet?: Sheet) => PadStrength;
   /** The philosophy whose loads concrete strength is designed for. */
   readonly concretePhilosophy: (chosen: string) => Philosophy;
+  /** How far beyond a column's face a beam's reaction is taken to act in simple construction, mm, and where that is said. */
+  readonly nominalEccentricity: { readonly beyondFace: number; readonly source: string };
   /** Clauses that the sheets cite for load entering a web through a flange. */
   readonly webClause: string;
   /** Clause that wants variable load where it harms most. */

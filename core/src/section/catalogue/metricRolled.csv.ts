@@ -1,6 +1,6 @@
 /**
- * Rolled shapes in mm and kg/m: overall depth, width, web, flange, root radius, published mass (BS 4-1, EN 10365). Flanges of UPN taper, and
- * stand here with their mean thickness and without root fillets, which the rounding of their toes outweighs.
+ * Rolled shapes in mm and kg/m: overall depth, width, web, flange, root radius, published mass (BS 4-1, EN 10365). Flanges of UPN taper by
+ * 8 %, and stand here with their mean thickness; root fillets and rounded toes nearly balance.
  */
 export const metricRolledCsv = `family,designation,outline,h,b,tw,tf,r,mass
 UB,UB 127x76x13,I,127.0,76.0,4.0,7.6,7.6,13.0
@@ -201,8 +201,6 @@ HEM,HEM 500,I,524,306,21,40,27,270
 HEM,HEM 550,I,572,306,21,40,27,278
 HEM,HEM 600,I,620,305,21,40,27,285
 UPN,UPN 80,channel,80,45,6,8,0,8.64
-UPN,UPN 100,channel,100,50,6,8.5,0,10.6
-UPN,UPN 120,channel,120,55,7,9,0,13.4
 UPN,UPN 140,channel,140,60,7,10,0,16.0
 UPN,UPN 160,channel,160,65,7.5,10.5,0,18.8
 UPN,UPN 180,channel,180,70,8,11,0,22.0

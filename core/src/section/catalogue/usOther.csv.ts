@@ -1,5 +1,5 @@
 /** S, HP, C and MC (ASTM A6) in inches and lb/ft; flanges of S, C and MC taper, and stand
- * here with their mean thickness and without root fillets, which the rounding of their toes outweighs: rows that then miss their mass are left out. */
+ * here with their mean thickness; root fillets and rounded toes nearly balance: rows that miss their mass are left out. */
 export const usOtherCsv = `family,designation,outline,d,bf,tw,tf,kdes,mass
 C,C15X50,channel,15,3.72,.716,.650,.650,50
 C,C15X40,channel,15,3.52,.520,.650,.650,40

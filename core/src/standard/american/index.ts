@@ -5,6 +5,7 @@ import { imposedReduction } from './reduction';
 import { steelBeam } from './steel/beam';
 import { steelColumn } from './steel/column';
 import { steelMember } from './steel/member';
+import { webUnderForce } from './steel/webForce';
 
 const [LRFD, ASD] = AMERICAN_PHILOSOPHIES as [Philosophy, Philosophy];
 
@@ -18,6 +19,7 @@ export const american: Standard = {
   steelBeam,
   steelColumn,
   steelMember,
+  webUnderForce,
   memberAssumptions: [
     {
       type: 'assumption',
@@ -29,6 +31,7 @@ export const american: Standard = {
   padStrength,
   imposedReduction,
   concretePhilosophy: () => LRFD,
+  nominalEccentricity: { beyondFace: 3 * 25.4, source: 'bolts 3 in off the face of a simple shear connection' },
   webClause: 'AISC 360-16 J10',
   arrangementClause: 'ASCE 7-16 4.3.3',
   notCovered: [

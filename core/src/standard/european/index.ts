@@ -5,6 +5,7 @@ import { imposedReduction } from './reduction';
 import { steelBeam } from './steel/beam';
 import { steelColumn } from './steel/column';
 import { steelMember } from './steel/member';
+import { webUnderForce } from './steel/webForce';
 
 const find = (id: string): Philosophy => EUROPEAN_PHILOSOPHIES.find((philosophy) => philosophy.id === id) ?? EUROPEAN_PHILOSOPHIES[0]!;
 
@@ -18,6 +19,7 @@ export const european: Standard = {
   steelBeam,
   steelColumn,
   steelMember,
+  webUnderForce,
   memberAssumptions: [
     {
       type: 'assumption',
@@ -29,6 +31,7 @@ export const european: Standard = {
   padStrength,
   imposedReduction,
   concretePhilosophy: find,
+  nominalEccentricity: { beyondFace: 100, source: 'UK simple construction (SN005)' },
   webClause: 'EN 1993-1-5 6',
   arrangementClause: 'EN 1991-1-1 6.2.1(1)',
   notCovered: [

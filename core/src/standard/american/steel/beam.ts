@@ -232,9 +232,9 @@ function lateralTorsionalCheck(segment: Segment, context: Context, sheet?: Sheet
   // F1(b): Cb = 1 for overhangs, but it takes warping to be held at the root, which a beam running over its support does not give
   if (segment.freeTip && !notSusceptible)
     return open(`the overhang ${where} has a tip that nothing braces; its own solution is not written`);
-  if ((segment.loadHeight ?? 0) > 0 && !notSusceptible)
+  if (segment.loadOnTop && !notSusceptible)
     return open(
-      `load above the shear centre ${where} lowers the strength; F1 is for loads at the shear centre, and its own solution is not written`,
+      `load on the top flange ${where} lowers the strength; F1 is for loads at the shear centre, and its own solution is not written`,
     );
   sheet?.given('M_s', segment.peak, 'moment', 'largest moment in the segment');
   sheet?.given('M_p', Mp, 'moment', 'from above');

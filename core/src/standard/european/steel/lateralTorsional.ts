@@ -193,7 +193,7 @@ export function segmentBuckling(
     return { reason: `lateral-torsional buckling of ${outline === 'tee' ? 'tees' : 'angles'} is not written` };
   if (outline === 'channel' && !untwisted)
     return { reason: 'a channel twists unless it is loaded through its shear centre or held against twisting; torsion is not written' };
-  const isHigh = (segment.loadHeight ?? 0) > 0;
+  const isHigh = segment.loadOnTop ?? false;
   if (segment.freeTip && !segment.critical)
     return { reason: `the overhang ${where} has a tip that nothing holds sideways, and no solution of its buckling is at hand` };
   if (isHigh && !segment.critical) return { reason: `load above the shear centre ${where}, and no solution of its buckling is at hand` };
@@ -204,9 +204,7 @@ export function segmentBuckling(
     given();
     const factor = segment.critical(section, grade.E, grade.G);
     sheet?.note(
-      `Segment ${where}. The critical moment comes from a numerical solution of the whole member with its restraints, its moments and load ${
-        isHigh ? `${+segment.loadHeight!.toFixed(0)} mm above` : 'at'
-      } the shear centre.`,
+      `Segment ${where}. The critical moment comes from a numerical solution of the whole member with its restraints, its moments and load ${isHigh ? 'on the top flange' : 'at the shear centre'}.`,
     );
     sheet?.given(
       'mu_cr',

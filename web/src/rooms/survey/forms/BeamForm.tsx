@@ -210,6 +210,17 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
           ]}
         />
         {body.restraint === 'points' ? <PointsField item={item} /> : null}
+        {body.restraint === 'floor' ? null : (
+          <SelectField
+            label="Load acts"
+            value={body.loadHeight}
+            commit={(loadHeight) => set({ loadHeight: loadHeight as Beam['loadHeight'] }, 'height of the load')}
+            options={[
+              { value: 'centre', label: 'at mid-depth, or is held in place' },
+              { value: 'top', label: 'on the top flange, and can move with it' },
+            ]}
+          />
+        )}
         <HingesField item={item} />
         <ReductionField item={item} />
       </section>

@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest';
+import { item } from '../building';
+import { findSection } from '../section';
+import { bay } from './bay.test.data';
+import { computeProject, sheetFor } from '.';
+
+const NAME = 'Compression beside nominal moments';
+const column = (items: ReturnType<typeof bay>, id = 'C1') => computeProject(items).members.get(id)!;
+const check = (design: ReturnType<typeof column>, name = NAME) => design.results[0]!.checks.find((entry) => entry.name === name);
+
+describe('columns in simple construction', () => {
+  // the beam leaves the column eastward; not turned its depth lies along north: the web is met, tw 6.5, e = 3.25 + 100
+  const floor = 1.5 * 3 + 0.541 * 0.980665;
+  const w = 0.925 * 1.35 * floor + 1.5 * 9;
+  const { Wplz, Wply } = findSection('UC 152x152x30').properties;
+
+  it('a beam that meets the web bends it about the minor axis: R (tw / 2 + 100), by hand', () => {
+    const design = column(bay());
+    const compressed = Math.max(
+      ...['Flexural buckling, major axis', 'Flexural buckling, minor axis', 'Torsional buckling'].map(
+        (name) => check(design, name)!.utilisation!,
+      ),
+    );
+    const moment = w * 3 * 1e3 * 103.25;
+    expect(check(design)!.demand!).toBeCloseTo(compressed + (1.5 * moment) / (Wplz * 355), 3);
+    expect(design.assumptions.map(({ key }) => key)).toContain('nominal-moments');
+    expect(design.verdict).toBe('carries');
+  });
+  it('turned by a right angle the flange is met: R (h / 2 + 100) about the major axis', () => {
+    const design = column(bay({ column: { turn: Math.PI / 2 } }));
+    const compressed = Math.max(
+      ...['Flexural buckling, major axis', 'Flexural buckling, minor axis', 'Torsional buckling'].map(
+        (name) => check(design, name)!.utilisation!,
+      ),
+    );
+    const moment = w * 3 * 1e3 * (157.6 / 2 + 100);
+    // 3 m of this column hardly buckle sideways under a moment that falls to nothing: between all of Wpl fy and nine tenths of it
+    const share = check(design)!.demand! - compressed;
+    expect(share).toBeGreaterThan(moment / (Wply * 355) - 1e-9);
+    expect(share).toBeLessThan(moment / (0.9 * Wply * 355));
+  });
+  it('beams on both sides cancel; a column above shares the moment; central bearing has none', () => {
+    const other = item('beam', 'B0', {
+      mark: 'B0',
+      level: 'L1',
+      from: { x: -6000, y: 0 },
+      to: { x: 0, y: 0 },
+      section: 'UB 406x178x54',
+      ownWeight: 0.4,
+      supports: [
+        { at: 0, by: 'F1', holdsDown: false },
+        { at: 6000, by: 'C1', holdsDown: false },
+      ],
+      strips: [{ buildUp: 'floor', from: 0, to: 6000, widthStart: 3000, widthEnd: 3000 }],
+      restraint: 'floor',
+    });
+    const balanced = column(bay({ extra: [other] }));
+    expect(check(balanced)).toBeUndefined();
+    const minor = (design: ReturnType<typeof column>) =>
+      check(design)!.demand! -
+      Math.max(...design.results[0]!.checks.filter(({ kind }) => kind === 'force').map(({ utilisation }) => utilisation!));
+    const above = [
+      item('level', 'L2', { name: 'Roof', elevation: 6000 }),
+      item('column', 'C9', { mark: 'C9', at: { x: 0, y: 0 }, base: 'L1', top: 'L2', by: 'C1', section: 'UC 152x152x30', ownWeight: 0.3 }),
+    ];
+    expect(minor(column(bay({ extra: above }))) / minor(column(bay()))).toBeCloseTo(0.5, 6);
+    const central = column(bay({ column: { beamsBear: 'central' } }));
+    expect(check(central)).toBeUndefined();
+    expect(central.assumptions.map(({ key }) => key)).toContain('concentric');
+  });
+  it('American: 3 in off the face, and H1', () => {
+    const design = column(bay({ family: 'american' }));
+    expect(check(design, 'Bending and axial force')!.clause).toBe('AISC 360-16 H1.1');
+    const sheet = sheetFor(computeProject(bay({ family: 'american' })), 'C1')!;
+    expect(JSON.stringify(sheet.entries)).toContain('Nominal moments of the beams');
+  });
+  it('a beam that turns about its end moves the moment although its reaction stays', async () => {
+    const { ProjectEngine } = await import('.');
+    const engine = new ProjectEngine();
+    const items = bay();
+    const first = engine.run(items).members.get('C1')!;
+    const turned = items.map((entry) =>
+      entry.id === 'C2' || entry.id === 'F2'
+        ? { ...entry, body: { ...entry.body, at: { x: 0, y: 6000 } } }
+        : entry.id === 'B1'
+          ? { ...entry, body: { ...entry.body, to: { x: 0, y: 6000 } } }
+          : entry,
+    ) as typeof items;
+    const second = engine.run(turned).members.get('C1')!;
+    expect(check(first)!.demand).not.toBeCloseTo(check(second)!.demand!, 3);
+    expect(second).toEqual(computeProject(turned).members.get('C1'));
+  });
+});

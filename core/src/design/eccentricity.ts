@@ -1,0 +1,126 @@
+import type { Building, Column } from '../building';
+import { combine, type Combination } from '../load';
+import type { Section } from '../section';
+import type { Standard } from '../standard';
+import type { MemberLedger, Takedown } from '../takedown';
+
+/** A beam that ends at a column's side: where it bears, and which way it bends the column. */
+export interface SideBeam {
+  readonly arrival: number;
+  readonly mark: string;
+  /** The level at which it bears. */
+  readonly level: string;
+  readonly axis: 'major' | 'minor';
+  /** +1 or -1: towards which face. */
+  readonly side: number;
+  /** From the column's axis, mm. */
+  readonly eccentricity: number;
+  /** Part of the moment that this length of the column takes; the rest goes into the length above or below. */
+  readonly share: number;
+}
+
+export interface NominalMoments {
+  readonly major: number;
+  readonly minor: number;
+}
+
+/** A beam's support that lies nearer to its end than this ends there, mm. */
+const AT_END = 50;
+
+/**
+ * Beams that end at a column's side and bear off its axis, for a section of that column. A beam that runs on over it bears centrally;
+ * so does everything where the column says so.
+ */
+export function sideBeams(building: Building, takedown: Takedown, standard: Standard, id: string, section: Section): readonly SideBeam[] {
+  const column = building.columns.get(id)!;
+  if (column.beamsBear === 'central') return [];
+  const ledger = takedown.members.get(id)!;
+  const found: SideBeam[] = [];
+  ledger.arrivals.forEach((arrival, index) => {
+    const { source } = arrival;
+    if (source.type !== 'member') return;
+    const beam = building.beams.get(source.member);
+    const leave = takedown.members.get(source.member)?.leaves[source.leave];
+    if (!beam || !leave) return;
+    const [dx, dy] = [beam.to.x - beam.from.x, beam.to.y - beam.from.y];
+    const length = Math.hypot(dx, dy);
+    const atStart = leave.at < AT_END;
+    if (length === 0 || (!atStart && leave.at < length - AT_END)) return;
+    // from the column along the beam
+    const sign = atStart ? 1 : -1;
+    const [ux, uy] = [(sign * dx) / length, (sign * dy) / length];
+    const [sin, cos] = [Math.sin(column.turn), Math.cos(column.turn)];
+    // not turned, the depth lies along north
+    const alongDepth = -ux * sin + uy * cos;
+    const acrossDepth = ux * cos + uy * sin;
+    const intoFlange = Math.abs(alongDepth) >= Math.abs(acrossDepth);
+    found.push({
+      arrival: index,
+      mark: beam.mark,
+      level: beam.level,
+      axis: intoFlange ? 'major' : 'minor',
+      side: Math.sign(intoFlange ? alongDepth : acrossDepth),
+      eccentricity: faceDistance(section, intoFlange) + standard.nominalEccentricity.beyondFace,
+      share: shareBelow(building, column, id, beam.level),
+    });
+  });
+  return found;
+}
+
+/** From the axis to the face that a beam meets, mm: the flange's outer face, the web of an open shape, the wall of a hollow one. */
+function faceDistance({ shape, properties }: Section, intoFlange: boolean): number {
+  if (intoFlange) return properties.depth / 2;
+  return 'tw' in shape ? shape.tw / 2 : properties.width / 2;
+}
+
+/**
+ * Part of the moment at a level that this column's length takes. Where a column stands on it there, or it runs on, both lengths share it
+ * evenly: so it is done while their stiffnesses are within 1.5 of each other.
+ */
+function shareBelow(building: Building, column: Column, id: string, level: string): number {
+  const height = building.elevation(level);
+  if (building.elevation(column.top) > height + 1) return 0.5;
+  return standsOn(building, column, id, level) ? 0.5 : 1;
+}
+
+const byBase = new WeakMap<Building['columns'], Map<string, (readonly [string, Column])[]>>();
+
+/** Whether a column stands on this one at a level. */
+function standsOn({ columns }: Building, column: Column, id: string, level: string): boolean {
+  let bases = byBase.get(columns);
+  if (!bases) {
+    bases = new Map();
+    for (const entry of columns) {
+      const list = bases.get(entry[1].base);
+      if (list) list.push(entry);
+      else bases.set(entry[1].base, [entry]);
+    }
+    byBase.set(columns, bases);
+  }
+  return (bases.get(level) ?? []).some(
+    ([other, body]) => other !== id && Math.hypot(body.at.x - column.at.x, body.at.y - column.at.y) < 50,
+  );
+}
+
+/** What a column's moments depend on beside its own body and its ledger: the beams that land on it, and whether a column stands on it. */
+export function columnSurroundings(building: Building, ledger: MemberLedger, column: Column): readonly unknown[] {
+  const around: unknown[] = [standsOn(building, column, ledger.id, column.top)];
+  for (const { source } of ledger.arrivals) if (source.type === 'member') around.push(building.beams.get(source.member));
+  return around;
+}
+
+/** The moments that beams at a column's sides bring under a combination, the largest of any level, Nmm; undefined where there are none. */
+export function nominalMoments(beams: readonly SideBeam[], ledger: MemberLedger, combination: Combination): NominalMoments | undefined {
+  if (beams.length === 0) return undefined;
+  const levels = new Map<string, { major: number; minor: number }>();
+  for (const { arrival, level, axis, side, eccentricity, share } of beams) {
+    const at = levels.get(level) ?? { major: 0, minor: 0 };
+    at[axis] += side * share * eccentricity * combine(ledger.arrivals[arrival]!.byCase, combination);
+    levels.set(level, at);
+  }
+  const largest = (axis: 'major' | 'minor') =>
+    [...levels.values()].map((at) => at[axis]).reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a), 0);
+  // rounding of two equal reactions is no moment
+  const clean = (moment: number) => (Math.abs(moment) < 1 ? 0 : moment);
+  return { major: clean(largest('major')), minor: clean(largest('minor')) };
+}
