@@ -3,7 +3,7 @@ import { solveBeam } from '../beam';
 import { computeProject } from '../design';
 import { ebbwickSailLoft } from '../exchange/demonstration/ebbwick';
 import { formatQuantity } from '../quantity';
-import { findSection, sectionProperties } from '../section';
+import { findSection, sectionProperties, shapeOutlines } from '../section';
 import {
   beamDiagram,
   fitView,
@@ -20,7 +20,6 @@ import {
   type AreaMark,
   type Drawing,
 } from '.';
-import { shapeOutlines } from './sectionDrawing';
 
 const project = computeProject(ebbwickSailLoft());
 const { building, takedown } = project;

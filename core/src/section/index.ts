@@ -3,3 +3,5 @@ export { sectionProperties } from './properties';
 export { catalogue, findSection, massRatio, STEEL_DENSITY, type Section } from './catalogue';
 export { OWN_EXAMPLE } from './own';
 export { integrate, plasticModulus } from './slices';
+export { shapeOutlines } from './outline';
+export * from './builtUp';

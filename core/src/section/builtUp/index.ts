@@ -1,0 +1,2 @@
+export { fromTheSide, readParts, type Part, type PartInput } from './parts';
+export { describePlace, jointsOf, solveElastic, solvePlastic, type Elastic, type Joint, type Plastic, type PlasticPlace } from './solve';

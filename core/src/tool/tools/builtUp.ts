@@ -1,0 +1,132 @@
+import { z } from 'zod';
+import { BadInput } from '../../error';
+import { quantity } from '../../quantity';
+import { describePlace, fromTheSide, jointsOf, readParts, solveElastic, solvePlastic, type Part } from '../../section';
+import type { Sheet } from '../../sheet';
+import { defineTool } from '../tool';
+
+const size = (description: string) => quantity('sectionLength', description, { above: 0 });
+
+const partSchema = z.object({
+  name: z.string().trim().min(1, 'a part needs a name').max(40).describe('name'),
+  width: size('of a plate: width').optional(),
+  height: size('of a plate: height').optional(),
+  section: z.string().optional().describe('a shape of the catalogue, or an own one, in the place of a plate'),
+  turned: z.boolean().default(false).describe('turned by a right angle, anticlockwise'),
+  x: quantity('sectionLength', 'its middle, to the right of the datum').default(0),
+  z: quantity('sectionLength', 'its middle, above the datum').default(0),
+  fy: quantity('stress', 'yield strength', { above: 0 }).optional(),
+  E: quantity('stress', 'modulus of elasticity', { above: 0 }).default(210_000),
+  holeIn: z.string().optional().describe('the part that this is a hole in; left out: material'),
+});
+
+function axisResult(parts: readonly Part[], shear: number, weld: { strength: number; runs: number } | undefined, sheet?: Sheet) {
+  const elastic = solveElastic(parts, sheet?.scope('Elastic'));
+  const plastic = solvePlastic(parts, sheet?.scope('Plastic'));
+  const joints = jointsOf(parts, elastic).map((joint) => {
+    const flow = Math.abs(shear) * joint.flowPerForce;
+    const inner = sheet?.scope(`Joint of ${joint.above.join(' and ')} with ${joint.below.join(' and ')}`);
+    let throat: number | null = null;
+    if (inner && shear !== 0) {
+      inner.given('V', Math.abs(shear), 'force', 'shear');
+      inner.given(
+        's_1',
+        joint.flowPerForce,
+        'ratio',
+        'first moment of what lies beyond the joint, weighted by modulus, over the stiffness, 1/mm',
+      );
+      inner.step('q', 'V * s_1', { V: Math.abs(shear), s_1: joint.flowPerForce }, flow, 'lineLoad', 'V S / I', 'longitudinal shear');
+    }
+    if (weld && shear !== 0) {
+      throat = flow / (weld.runs * weld.strength);
+      inner?.given('n_w', weld.runs, 'count', 'runs of weld that share it');
+      inner?.given('f_w', weld.strength, 'stress', 'design shear strength of the weld');
+      inner?.step(
+        'a_w',
+        'q / (n_w * f_w)',
+        { q: flow, n_w: weld.runs, f_w: weld.strength },
+        throat,
+        'sectionLength',
+        'longitudinal shear',
+        'throat that each run needs',
+      );
+    }
+    return { at: joint.at, above: joint.above, below: joint.below, flow, throat, leg: throat === null ? null : throat * Math.SQRT2 };
+  });
+  return {
+    elasticAxis: elastic.axis,
+    I: elastic.I,
+    yieldMoment: elastic.yieldMoment,
+    yieldsFirst: elastic.yieldsFirst.part,
+    plasticAxis: plastic.axis,
+    plasticPlace: plastic.place,
+    plasticMoment: plastic.moment,
+    shapeFactor: plastic.moment / elastic.yieldMoment,
+    joints,
+  };
+}
+
+export const builtUpSection = defineTool({
+  id: 'section.builtUp',
+  title: 'Built-up section',
+  summary:
+    'Plates, rolled shapes and holes of unlike strength and modulus: elastic and plastic neutral axes about both axes, yield and plastic moment, shear flow at the joints and the weld that it asks for.',
+  input: z.object({
+    parts: z.array(partSchema).min(1, 'name at least one part').max(40),
+    shear: quantity('force', 'shear along the height, for the joints').default(0),
+    shearAcross: quantity('force', 'shear across, for the joints of the other axis').default(0),
+    weld: z
+      .object({
+        strength: quantity('stress', 'design shear strength of the weld metal on its throat', { above: 0 }),
+        runs: z.number().int().min(1).max(4).default(2).describe('runs that share the flow of a joint'),
+      })
+      .optional()
+      .describe('weld at the joints'),
+  }),
+  kinds: {
+    elasticAxis: 'sectionLength',
+    I: 'secondMoment',
+    yieldMoment: 'moment',
+    plasticAxis: 'sectionLength',
+    plasticMoment: 'moment',
+    at: 'sectionLength',
+    flow: 'lineLoad',
+    throat: 'sectionLength',
+    leg: 'sectionLength',
+    mass: 'massPerLength',
+    A: 'area',
+  },
+  example: {
+    parts: [
+      { name: 'top flange', width: 250, height: 25, z: 412.5, fy: 345 },
+      { name: 'web', width: 10, height: 800, z: 0, fy: 275 },
+      { name: 'bottom flange', width: 300, height: 30, z: -415, fy: 345 },
+    ],
+    shear: '600 kN',
+    weld: { strength: 233, runs: 2 },
+  },
+  run: (input, sheet) => {
+    const parts = readParts(
+      input.parts.map((part) => {
+        const host = part.holeIn === undefined ? part : input.parts.find(({ name }) => name === part.holeIn);
+        if (host?.fy === undefined) throw new BadInput(`"${host?.name ?? part.holeIn}" needs a yield strength`, 'parts');
+        return {
+          name: part.name,
+          ...(part.section === undefined ? { plate: { width: part.width ?? 0, height: part.height ?? 0 } } : { section: part.section }),
+          turned: part.turned,
+          x: part.x,
+          z: part.z,
+          fy: host.fy,
+          E: host.E,
+          holeIn: part.holeIn ?? null,
+        };
+      }),
+    );
+    sheet?.note('Parts act as one: the joints hold the shear between them. Local buckling is not looked at.');
+    const upright = axisResult(parts, input.shear, input.weld, sheet?.scope('Bending about the horizontal axis'));
+    const across = axisResult(parts.map(fromTheSide), input.shearAcross, input.weld, sheet?.scope('Bending about the vertical axis'));
+    sheet?.note(`Plastic neutral axis of bending about the horizontal axis: ${describePlace(upright.plasticPlace)}.`);
+    const A = parts.reduce((sum, { area }) => sum + area, 0);
+    return { result: { A, mass: A * 7.85e-6, horizontal: upright, vertical: across } };
+  },
+});
