@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, RouterProvider } from 'react-router';
+import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { ProjectList } from './rooms/projects/ProjectList';
 import { applyTheme } from './frame/theme';
 import './styles.css';
@@ -21,6 +21,16 @@ const router = createBrowserRouter([
       { path: 'ground', lazy: async () => ({ Component: (await import('./rooms/ground/Ground')).GroundRoom }) },
       { path: 'package', lazy: async () => ({ Component: (await import('./rooms/package/Package')).PackageRoom }) },
       { index: true, lazy: async () => ({ Component: (await import('./frame/FirstRoom')).FirstRoom }) },
+    ],
+  },
+  {
+    path: '/bench',
+    lazy: async () => ({ Component: (await import('./rooms/bench/Bench')).BenchRoom }),
+    children: [
+      { index: true, element: <Navigate to="/bench/member" replace /> },
+      { path: 'member', lazy: async () => ({ Component: (await import('./rooms/bench/MemberBench')).MemberBench }) },
+      { path: 'builtup', lazy: async () => ({ Component: (await import('./rooms/bench/BuiltUpBench')).BuiltUpBench }) },
+      { path: 'sections', lazy: async () => ({ Component: (await import('./rooms/bench/SectionsBench')).SectionsBench }) },
     ],
   },
   { path: '*', lazy: async () => ({ Component: (await import('./frame/NotThere')).NotThere }) },

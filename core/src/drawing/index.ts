@@ -12,6 +12,8 @@ export {
 export { arrowPoints, bandPath, PAPER, PATTERNS, pointList, toSvg, type Palette } from './svg';
 export { beamDiagram, type BeamDiagramInput } from './beamDiagram';
 export { sectionDrawing } from './sectionDrawing';
+export { builtUpDrawing, type BuiltUpDrawingInput } from './builtUpDrawing';
+export { memberElevation, type MemberElevationInput } from './memberElevation';
 export { footingDrawing } from './footingDrawing';
 export { fitView, planExtent, toPlan, toScreen, zoomed, type PlanView } from './planView';
 export { wallElevation, type WallElevationInput } from './wallElevation';

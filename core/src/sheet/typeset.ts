@@ -41,6 +41,8 @@ export function symbolToTex(symbol: string): string {
   return `${base}_{\\mathrm{${text}}}`;
 }
 
+const RELATION: Record<string, string> = { '<=': '\\leq', '>=': '\\geq', '<': '<', '>': '>', '==': '=' };
+
 interface Node {
   readonly type: string;
   readonly name?: string;
@@ -84,6 +86,8 @@ function handler(node: MathNode, options: object): string | undefined {
           : `\\left(${inner(left)}\\right)`;
       return `{${base}}^{${bare(right)}}`;
     }
+    // a space of their own: a letter that follows would become part of the command
+    if (op && op in RELATION) return `${inner(left)} ${RELATION[op]} ${inner(right)}`;
     if (op === '*') return `${inner(left)}\\,${/^[\d.]/.test(right.toString()) ? '\\cdot ' : ''}${inner(right)}`;
   }
   return undefined;

@@ -161,6 +161,8 @@ export interface Standard {
   readonly compared: (chosen: string) => readonly Philosophy[];
   readonly steelBeam: (input: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
   readonly steelColumn: (input: SteelColumnInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
+  /** Local slenderness in words, alone in bending about the major axis and alone in compression: class 1, or compact. */
+  readonly localSlenderness: (section: Section, grade: SteelGrade) => { readonly bending: string; readonly compression: string };
   /** Any member under forces and moments that are already combined. */
   readonly steelMember: (input: SteelMemberInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
   /** A web under a force through its flange: yielding, crippling, buckling, without stiffeners. */

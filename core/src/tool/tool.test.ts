@@ -264,6 +264,18 @@ describe('mathematics as it is set', () => {
       );
     }
   });
+  it('conditions read back too: a relation never runs into the letter behind it', () => {
+    const branches = new Map(
+      [...TOOLS.values()]
+        .flatMap((tool) => entriesOf(runTool(tool, tool.example).steps, 'branch'))
+        .map((branch) => [branch.condition, branch]),
+    );
+    expect(branches.size).toBeGreaterThan(15);
+    for (const { condition, inputs, holds } of branches.values()) {
+      const tex = formulaToTex(condition).replaceAll('\\leq ', '<=').replaceAll('\\geq ', '>=');
+      expect(evaluate(readTex(tex, Object.keys(inputs)), inputs), `${condition} is set as ${tex}`).toBe(holds);
+    }
+  });
 });
 
 describe('sheets of the demonstration buildings', () => {

@@ -46,6 +46,9 @@ export function Palette({ open, setOpen, step }: PaletteProps) {
                     {room.name}
                   </Command.Item>
                 ))}
+                <Command.Item className={entry} onSelect={run(() => void navigate('/bench/member'))}>
+                  Bench
+                </Command.Item>
               </Command.Group>
               <Command.Group heading="Members" className={group}>
                 {members.map((member) => (

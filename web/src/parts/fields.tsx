@@ -128,7 +128,15 @@ export function OptionalQuantityField({ label, kind, value, commit, quiet, empty
   );
 }
 
-export function TextField({ label, value, commit, quiet, className, placeholder }: Common<string> & { placeholder?: string }) {
+export function TextField({
+  label,
+  value,
+  commit,
+  quiet,
+  className,
+  placeholder,
+  list,
+}: Common<string> & { placeholder?: string; list?: string }) {
   const id = useId();
   const typed = useTyped(value, (text) => text.trim(), value, commit);
   return (
@@ -137,6 +145,7 @@ export function TextField({ label, value, commit, quiet, className, placeholder 
         id={id}
         className={`field placeholder:text-soft ${className ?? ''}`}
         placeholder={placeholder}
+        list={list}
         autoComplete="off"
         value={typed.text}
         aria-invalid={typed.error !== null}

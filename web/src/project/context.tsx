@@ -38,10 +38,20 @@ export function useProject(): Ready {
   return { store, building, brief: building.brief, units: building.brief.units, computed };
 }
 
-/** The units in which the project is shown: what fields need, without following every edit. */
+const UnitsContext = createContext<UnitSystem | null>(null);
+
+/** Units of what is shown outside any project. */
+export function UnitsProvider({ units, children }: { units: UnitSystem; children: ReactNode }) {
+  return <UnitsContext value={units}>{children}</UnitsContext>;
+}
+
+const never = () => () => undefined;
+
+/** The units in which fields read and show: those of the project, without following every edit, or those set around it. */
 export function useUnits(): UnitSystem {
-  const store = useStore();
-  return useSyncExternalStore(store.subscribe, () => store.getState().building?.brief.units ?? 'SI');
+  const fixed = useContext(UnitsContext);
+  const store = useContext(StoreContext);
+  return useSyncExternalStore(store?.subscribe ?? never, () => fixed ?? store?.getState().building?.brief.units ?? 'SI');
 }
 
 const known = new WeakMap<ApiItem, Item>();

@@ -4,6 +4,7 @@ import { padStrength } from './concrete/pad';
 import { imposedReduction } from './reduction';
 import { steelBeam } from './steel/beam';
 import { steelColumn } from './steel/column';
+import { localSlenderness } from './steel/slenderness';
 import { steelMember } from './steel/member';
 import { webUnderForce } from './steel/webForce';
 
@@ -19,6 +20,7 @@ export const american: Standard = {
   steelBeam,
   steelColumn,
   steelMember,
+  localSlenderness,
   webUnderForce,
   memberAssumptions: [
     {

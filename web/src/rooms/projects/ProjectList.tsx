@@ -47,6 +47,12 @@ export function ProjectList() {
         confirmed by a licensed engineer.
       </p>
 
+      <p className="mt-3">
+        <Link className="btn-line" to="/bench/member">
+          Bench: one member, a built-up section, the catalogue, without a building
+        </Link>
+      </p>
+
       <section className="mt-8" aria-label="Projects">
         <h2 className="label">Projects</h2>
         {error ? (

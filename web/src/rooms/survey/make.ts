@@ -80,6 +80,8 @@ export function makeItem(
           strips: [],
           restraint: 'supports',
           restraintPoints: [],
+          loadHeight: 'centre',
+          stiffBearing: 0,
           measured: [],
           reduction: 'brief',
         },
@@ -98,6 +100,8 @@ export function makeItem(
           ownWeight: 0.5,
           factorY: 1,
           factorZ: 1,
+          turn: 0,
+          beamsBear: 'nominal',
           reduction: 'brief',
         },
       };

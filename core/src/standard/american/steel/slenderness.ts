@@ -1,3 +1,4 @@
+import { yieldStrength, type SteelGrade } from '../../../material';
 import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 
@@ -263,4 +264,17 @@ export function isSlenderInCompression(element: Element, E: number, Fy: number, 
     );
   }
   return slender;
+}
+
+/** Compactness in words, for a section's page. */
+export function localSlenderness(section: Section, grade: SteelGrade): { bending: string; compression: string } {
+  const [E, Fy] = [grade.E, yieldStrength(grade, 1)];
+  const isRound = section.shape.outline === 'tube';
+  const web = webInFlexure(section);
+  const states = [compactness(flangeInFlexure(section), E, Fy, isRound), web ? compactness(web, E, Fy, false) : 'compact'];
+  const isSlender = partsInCompression(section).some((part) => isSlenderInCompression(part, E, Fy, isRound));
+  return {
+    bending: states.includes('slender') ? 'slender' : states.includes('noncompact') ? 'noncompact' : 'compact',
+    compression: isSlender ? 'slender' : 'nonslender',
+  };
 }

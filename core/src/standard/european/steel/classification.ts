@@ -297,3 +297,9 @@ export function classifyBesideCompression(section: Section, fy: number, N: numbe
   }
   return Math.max(webClass, flangeClass) as SectionClass;
 }
+
+/** Classes in words, for a section's page. @throws BadInput when the grade is not made so thick */
+export function localSlenderness(section: Section, grade: SteelGrade): { bending: string; compression: string } {
+  const fy = sectionYield(section, grade);
+  return { bending: `class ${classify(section, fy, 'bending')}`, compression: `class ${classify(section, fy, 'compression')}` };
+}

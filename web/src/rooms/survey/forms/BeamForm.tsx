@@ -221,6 +221,12 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
             ]}
           />
         )}
+        <QuantityField
+          label="Stiff length under each post that stands on it"
+          kind="sectionLength"
+          value={body.stiffBearing}
+          commit={(stiffBearing) => set({ stiffBearing }, 'stiff bearing length')}
+        />
         <HingesField item={item} />
         <ReductionField item={item} />
       </section>

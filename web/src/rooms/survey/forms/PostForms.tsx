@@ -47,6 +47,20 @@ export function ColumnForm({ item }: { item: Of<'column'> }) {
           commit={(factorZ) => patch(item, { factorZ }, `${body.mark}: effective length`)}
         />
       </div>
+      <SelectField
+        label="Beams that end at it bear"
+        value={body.beamsBear}
+        commit={(beamsBear) => patch(item, { beamsBear: beamsBear as typeof body.beamsBear }, `${body.mark}: how beams bear`)}
+        options={[
+          { value: 'nominal', label: 'off its face, with their moments' },
+          { value: 'central', label: 'on its axis' },
+        ]}
+      />
+      <NumberField
+        label="Turned, degrees anticlockwise; not turned its depth lies north"
+        value={+((body.turn * 180) / Math.PI).toFixed(3)}
+        commit={(degrees) => patch(item, { turn: (degrees * Math.PI) / 180 }, `${body.mark}: turned`)}
+      />
       <TextField label="Note" value={body.note} commit={(note) => patch(item, { note }, `${body.mark}: note`)} />
     </div>
   );

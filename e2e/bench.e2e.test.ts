@@ -1,0 +1,98 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { RunningServer } from '../server/src';
+import { startApp } from './app';
+import { Browser } from './browser';
+
+/** Single calculations without a building. */
+describe('the bench', () => {
+  let app: RunningServer;
+  let browser: Browser;
+  beforeAll(async () => {
+    app = await startApp(false);
+    browser = await Browser.open();
+  });
+  afterAll(async () => {
+    await browser?.close();
+    await app?.close();
+  });
+  const bar = async (check: string) => {
+    const rung = await browser.see(`[data-check="${check}"]`);
+    return Number(/\b(\d+\.\d\d)$/m.exec(await rung.getText())![1]);
+  };
+
+  it('is reached from the list of projects', async () => {
+    await browser.go(app.url);
+    await browser.clickText('Bench: one member', 'a');
+    await browser.waitForText('main', 'Bending and compression, minor axis');
+  });
+
+  it('a member: less restraint, more use; what is typed wrong is said at its field and kept; back undoes', async () => {
+    await browser.type('Axial force', '0');
+    await browser.type('end', '38');
+    await browser.type('middle', '38');
+    const held = await bar('Lateral-torsional buckling');
+    await browser.type('Between lateral restraints', '9 m');
+    await browser.until(
+      () => bar('Lateral-torsional buckling'),
+      (use) => use > 1.2 * held,
+      'a longer way between restraints buckles sooner',
+    );
+    await browser.type('Between lateral restraints', '9 kN');
+    await browser.waitForText('main', 'is not in a unit of this quantity');
+    await browser.type('Between lateral restraints', '0');
+    await browser.until(
+      async () => (await browser.driver.findElements({ css: '[data-check="Lateral-torsional buckling"]' })).length,
+      (rungs) => rungs === 0,
+      'held along its length it does not buckle',
+    );
+    await browser.click('[aria-label="Undo"]');
+    await browser.see('[data-check="Lateral-torsional buckling"]');
+    await browser.type('Section', 'UC 1x2x3');
+    await browser.waitForText('main', 'is not in the catalogue');
+    await browser.type('Section', 'own I 400x200x10x16');
+    await browser.waitForText('[aria-label="Sheet"]', 'own I 400x200x10x16');
+  });
+
+  it('by the American codes both philosophies stand side by side', async () => {
+    await browser.choose('Codes', 'AISC');
+    await browser.waitForText('[aria-label="Failure ladders"]', /ladder, lrfd[\s\S]*ladder, asd/i);
+    await browser.waitForText('[aria-label="Failure ladders"]', 'AISC 360-16 H1.1');
+  });
+
+  it('builds a hybrid section and reads its plastic neutral axis, in a part, on a joint, in a gap', async () => {
+    await browser.go(`${app.url}/bench/builtup`);
+    // 250 x 25 and 300 x 30 of 345, web 10 x 800 of 275: (9000 - 6250) * 345 / (2 * 10 * 275) = 172.5 below the middle
+    await browser.waitForText('[aria-label="Result"]', '−172.5 mm, in web');
+    const steps = await browser.waitForText('[aria-label="Result"]', 'plastic neutral axis, if so');
+    expect(steps).not.toContain('Undefined control sequence');
+    // as strong as the bottom flange: the axis goes to the middle
+    await browser.type('Yield strength of part 1', '496.8');
+    await browser.waitForText('[aria-label="Result"]', /Plastic neutral axis\s+0 mm, in web/);
+    // without a web there is a gap
+    await browser.click('[aria-label="Take away part 2"]');
+    await browser.waitForText('[aria-label="Result"]', 'anywhere in the gap');
+    await browser.type('z of part 1', '-387.5');
+    await browser.waitForText('[aria-label="Result"]', 'exactly on the joint between top flange and bottom flange');
+    await browser.clickText('Add a rolled shape');
+    await browser.waitForText('[aria-label="Result"]', 'Plastic moment');
+    await browser.type('Shape of part 3', 'UB 9x9');
+    await browser.waitForText('main', 'is not in the catalogue');
+  });
+
+  it('filters the catalogue and opens a section with all its properties', async () => {
+    await browser.go(`${app.url}/bench/sections`);
+    await browser.choose('Family', 'all families');
+    await browser.type('to', '120 mm');
+    await browser.type('Mass to', '15');
+    await browser.choose('Family', 'L');
+    const page = await browser.waitForText('[aria-label^="Section L"]', 'Shear centre from the centroid, upward');
+    expect(page).toContain('S355');
+    await browser.type('A shape of your own', 'own T 150x200x8x12');
+    await browser.waitForText('[aria-label="Section own T 150x200x8x12"]', 'Centroid below the top');
+  });
+
+  it('sets every formula, and complains of nothing but what was refused', async () => {
+    expect(await browser.pageText('body')).not.toContain('Undefined control sequence');
+    expect(await browser.complaints()).toEqual([]);
+  });
+});

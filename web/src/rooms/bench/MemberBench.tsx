@@ -1,0 +1,256 @@
+import { lazy, Suspense, useMemo, useState } from 'react';
+import {
+  findSection,
+  findTool,
+  memberElevation,
+  PlinthError,
+  runTool,
+  sectionDrawing,
+  STANDARDS,
+  STEEL_GRADES,
+  type Standard,
+  type ToolReply,
+} from '@plinth/core';
+import { DrawingView } from '../../parts/DrawingView';
+import { QuantityField, SelectField } from '../../parts/fields';
+import { Ladder } from '../../parts/Ladder';
+import { UnitsProvider } from '../../project/context';
+import { SectionInput } from './SectionInput';
+import { useBenchInput } from './useBenchInput';
+
+const SheetView = lazy(() => import('../../parts/SheetView'));
+
+interface Moments {
+  readonly start: number;
+  readonly middle: number;
+  readonly end: number;
+}
+
+interface MemberInput {
+  readonly family: Standard['id'];
+  readonly section: string;
+  readonly grade: string;
+  readonly axial: number;
+  readonly major: Moments;
+  readonly minor: Moments;
+  readonly shear: number;
+  readonly shearAcross: number;
+  readonly lengthY: number;
+  readonly lengthZ: number;
+  readonly lengthT: number;
+  readonly unbraced: number;
+  readonly throughShearCentre: boolean;
+}
+
+const INITIAL: MemberInput = {
+  family: 'european',
+  section: 'UC 203x203x60',
+  grade: 'S355',
+  axial: 620e3,
+  major: { start: 38e6, middle: 19e6, end: 0 },
+  minor: { start: 6e6, middle: 3e6, end: 0 },
+  shear: 12e3,
+  shearAcross: 0,
+  lengthY: 3800,
+  lengthZ: 3800,
+  lengthT: 3800,
+  unbraced: 3800,
+  throughShearCentre: false,
+};
+
+const KIP = 4448.2216152605;
+const FOOT = 304.8;
+
+/** What the bench begins with by each family, in whole units of it. */
+const STARTS: Record<Standard['id'], MemberInput> = {
+  european: INITIAL,
+  american: {
+    ...INITIAL,
+    family: 'american',
+    section: 'W10X49',
+    grade: 'A992',
+    axial: 140 * KIP,
+    major: { start: 30 * KIP * FOOT, middle: 15 * KIP * FOOT, end: 0 },
+    minor: { start: 4 * KIP * FOOT, middle: 2 * KIP * FOOT, end: 0 },
+    shear: 3 * KIP,
+    lengthY: 12 * FOOT,
+    lengthZ: 12 * FOOT,
+    lengthT: 12 * FOOT,
+    unbraced: 12 * FOOT,
+  },
+};
+
+function run(input: MemberInput, philosophy: string): ToolReply | string {
+  try {
+    const { family, ...rest } = input;
+    return runTool(findTool(`${family}.steel.member`), { ...rest, philosophy, combination: 'as typed' });
+  } catch (error) {
+    if (!(error instanceof PlinthError)) throw error;
+    return error.message;
+  }
+}
+
+/** A steel member under forces and moments that are already combined: drawn, and every limit state at once, by every philosophy. */
+export function MemberBench() {
+  const [input, change] = useBenchInput(INITIAL);
+  const [shown, setShown] = useState(0);
+  const standard = STANDARDS[input.family];
+  const units = input.family === 'american' ? 'US' : 'SI';
+  // the European rules of combination share one resistance
+  const philosophies = useMemo(() => standard.compared(standard.philosophies[0]!.id), [standard]);
+  const replies = useMemo(() => philosophies.map(({ id }) => run(input, id)), [input, philosophies]);
+  const section = findSection(input.section);
+  const grades = STEEL_GRADES.filter(
+    ({ family, products }) => family === input.family && products.includes(section.product === 'welded' ? 'rolled' : section.product),
+  );
+  const picked = replies[Math.min(shown, replies.length - 1)]!;
+  const moments = (name: 'major' | 'minor', title: string) => (
+    <fieldset>
+      <legend className="label">{title}</legend>
+      <div className="grid grid-cols-3 gap-2">
+        {(['start', 'middle', 'end'] as const).map((at) => (
+          <QuantityField
+            key={at}
+            label={at}
+            kind="moment"
+            value={input[name][at]}
+            commit={(value) => change({ [name]: { ...input[name], [at]: value } } as Partial<MemberInput>)}
+          />
+        ))}
+      </div>
+    </fieldset>
+  );
+  const length = (name: 'lengthY' | 'lengthZ' | 'lengthT', label: string) => (
+    <QuantityField
+      label={label}
+      kind="length"
+      value={input[name]}
+      commit={(value) => {
+        if (!(value > 0)) throw new Error('must be greater than 0');
+        change({ [name]: value } as Partial<MemberInput>);
+      }}
+    />
+  );
+  return (
+    <UnitsProvider units={units}>
+      <aside
+        aria-label="What is given"
+        className="panel no-print w-[300px] shrink-0 space-y-3 overflow-y-auto border-r border-rule px-4 py-3"
+      >
+        <SelectField
+          label="Codes"
+          value={input.family}
+          commit={(family) => change(STARTS[family as Standard['id']])}
+          options={Object.values(STANDARDS).map(({ id, title }) => ({ value: id, label: title }))}
+        />
+        <SectionInput value={input.section} commit={(designation) => change({ section: designation })} />
+        <SelectField
+          label="Grade"
+          value={input.grade}
+          commit={(grade) => change({ grade })}
+          options={grades.map(({ id, standard: of }) => ({ value: id, label: `${id}, ${of}` }))}
+        />
+        <QuantityField label="Axial force, compression positive" kind="force" value={input.axial} commit={(axial) => change({ axial })} />
+        {moments('major', 'Moment, major axis')}
+        {moments('minor', 'Moment, minor axis')}
+        <div className="grid grid-cols-2 gap-2">
+          <QuantityField label="Shear along" kind="force" value={input.shear} commit={(shear) => change({ shear })} />
+          <QuantityField label="Shear across" kind="force" value={input.shearAcross} commit={(shearAcross) => change({ shearAcross })} />
+        </div>
+        <fieldset>
+          <legend className="label">Effective lengths</legend>
+          <div className="grid grid-cols-3 gap-2">
+            {length('lengthY', 'major')}
+            {length('lengthZ', 'minor')}
+            {length('lengthT', 'twisting')}
+          </div>
+        </fieldset>
+        <QuantityField
+          label="Between lateral restraints; 0: held along it"
+          kind="length"
+          value={input.unbraced}
+          commit={(unbraced) => {
+            if (unbraced < 0) throw new Error('must be at least 0');
+            change({ unbraced });
+          }}
+        />
+        {section.shape.outline === 'channel' ? (
+          <label className="block text-[13px]">
+            <input
+              type="checkbox"
+              className="accent-oxide"
+              checked={input.throughShearCentre}
+              onChange={(event) => change({ throughShearCentre: event.target.checked })}
+            />{' '}
+            loaded through the shear centre, or held against twisting
+          </label>
+        ) : null}
+      </aside>
+      <div className="print-flow min-w-0 flex-1 overflow-y-auto px-6 py-3" tabIndex={0} role="region" aria-label="The member and its sheet">
+        <div className="flex items-start gap-4">
+          <DrawingView
+            className="min-w-0 flex-1"
+            drawing={memberElevation({
+              length: Math.max(input.lengthY, input.unbraced, 1),
+              unbraced: input.unbraced,
+              axial: input.axial,
+              major: input.major,
+              units,
+              width: 430,
+              height: 230,
+            })}
+          />
+          <DrawingView className="w-[150px]" drawing={sectionDrawing(section, units, 150, 190)} />
+        </div>
+        {typeof picked === 'string' ? (
+          <p role="alert" className="text-oxide">
+            {picked}
+          </p>
+        ) : (
+          <section aria-label="Sheet" className="mt-2">
+            <h2>
+              {section.designation} <span className="font-normal text-soft">{input.grade}, calculation sheet</span>
+              {philosophies.length > 1
+                ? philosophies.map(({ id }, i) => (
+                    <button
+                      key={id}
+                      type="button"
+                      aria-pressed={i === shown}
+                      className={`ml-3 text-[13px] ${i === shown ? 'font-bold' : 'text-oxide underline'}`}
+                      onClick={() => setShown(i)}
+                    >
+                      {id}
+                    </button>
+                  ))
+                : null}
+            </h2>
+            <Suspense fallback={<p className="text-soft">Setting the formulas…</p>}>
+              <SheetView entries={picked.steps} units={units} />
+            </Suspense>
+          </section>
+        )}
+      </div>
+      <aside
+        aria-label="Failure ladders"
+        className="panel no-print w-[330px] shrink-0 space-y-4 overflow-y-auto border-l border-rule bg-panel px-4 py-3"
+        tabIndex={0}
+      >
+        {replies.length > 1 ? (
+          <p className="text-[12px] text-soft">
+            What is typed is taken as combined by each philosophy’s own rules: factored for one, not for the other.
+          </p>
+        ) : null}
+        {replies.map((reply, i) =>
+          typeof reply === 'string' ? null : (
+            <Ladder
+              key={philosophies[i]!.id}
+              checks={reply.checks}
+              units={units}
+              title={replies.length > 1 ? `Ladder, ${philosophies[i]!.id}` : 'Failure ladder'}
+            />
+          ),
+        )}
+      </aside>
+    </UnitsProvider>
+  );
+}

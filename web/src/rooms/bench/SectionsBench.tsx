@@ -1,0 +1,295 @@
+import { useMemo, useState } from 'react';
+import {
+  catalogue,
+  findSection,
+  formatNumber,
+  formatQuantity,
+  massRatio,
+  PlinthError,
+  sectionDrawing,
+  STANDARDS,
+  STEEL_GRADES,
+  unitLabel,
+  type Kind,
+  type Section,
+  type SectionProperties,
+  type UnitSystem,
+} from '@plinth/core';
+import { DrawingView } from '../../parts/DrawingView';
+import { OptionalQuantityField, SelectField, TextField } from '../../parts/fields';
+import { LongTable } from '../../parts/LongTable';
+import { UnitsProvider } from '../../project/context';
+import { useBenchInput } from './useBenchInput';
+
+interface Input {
+  readonly family: string;
+  readonly chosen: string;
+  readonly minDepth: number | null;
+  readonly maxDepth: number | null;
+  readonly maxWidth: number | null;
+  readonly maxMass: number | null;
+  readonly units: UnitSystem;
+}
+
+const INITIAL: Input = {
+  family: 'UB',
+  chosen: 'UB 457x191x67',
+  minDepth: null,
+  maxDepth: null,
+  maxWidth: null,
+  maxMass: null,
+  units: 'SI',
+};
+
+const PROPERTIES: readonly (readonly [keyof SectionProperties, string, Kind])[] = [
+  ['A', 'Area', 'area'],
+  ['Iy', 'Second moment, major axis', 'secondMoment'],
+  ['Iz', 'Second moment, minor axis', 'secondMoment'],
+  ['Wely', 'Elastic modulus, major axis', 'sectionModulus'],
+  ['Welz', 'Elastic modulus, minor axis', 'sectionModulus'],
+  ['Wply', 'Plastic modulus, major axis', 'sectionModulus'],
+  ['Wplz', 'Plastic modulus, minor axis', 'sectionModulus'],
+  ['iy', 'Radius of gyration, major axis', 'sectionLength'],
+  ['iz', 'Radius of gyration, minor axis', 'sectionLength'],
+  ['It', 'Torsion constant', 'torsionConstant'],
+  ['Iw', 'Warping constant', 'warpingConstant'],
+];
+
+const ASYMMETRIC: readonly (readonly [keyof SectionProperties, string, Kind])[] = [
+  ['cz', 'Centroid from the left face', 'sectionLength'],
+  ['cy', 'Centroid below the top', 'sectionLength'],
+  ['shearCentre', 'Shear centre from the centroid, to the right', 'sectionLength'],
+  ['shearCentreUp', 'Shear centre from the centroid, upward', 'sectionLength'],
+  ['Iu', 'Second moment, strong principal axis', 'secondMoment'],
+  ['Iv', 'Second moment, weak principal axis', 'secondMoment'],
+  ['iv', 'Radius of gyration, weak principal axis', 'sectionLength'],
+  ['principal', 'Strong axis turned from the horizontal', 'angle'],
+];
+
+/** The catalogue, filtered, and one shape with all that is known of it. */
+export function SectionsBench() {
+  const [input, change] = useBenchInput(INITIAL);
+  const { units } = input;
+  const families = useMemo(() => [...new Set(catalogue().map(({ family }) => family))], []);
+  const rows = useMemo(
+    () =>
+      catalogue().filter(
+        ({ family, properties, mass }) =>
+          (input.family === 'all' || family === input.family) &&
+          (input.minDepth === null || properties.depth >= input.minDepth) &&
+          (input.maxDepth === null || properties.depth <= input.maxDepth) &&
+          (input.maxWidth === null || properties.width <= input.maxWidth) &&
+          (input.maxMass === null || mass <= input.maxMass),
+      ),
+    [input],
+  );
+  const chosen = findSection(input.chosen);
+  const limit = (name: 'minDepth' | 'maxDepth' | 'maxWidth' | 'maxMass', label: string, kind: Kind = 'sectionLength') => (
+    <div className="w-24">
+      <OptionalQuantityField
+        label={label}
+        kind={kind}
+        value={input[name]}
+        empty="any"
+        commit={(value) => change({ [name]: value } as Partial<Input>)}
+      />
+    </div>
+  );
+  const number = (value: number, kind: Kind) => formatQuantity(value, kind, units, { bare: true });
+  return (
+    <UnitsProvider units={units}>
+      <div className="flex min-w-0 flex-1 flex-col px-4 pt-2">
+        <div className="flex items-end gap-3">
+          <h1 className="text-[17px] font-bold">Sections</h1>
+          <div className="w-32">
+            <SelectField
+              label="Family"
+              value={input.family}
+              commit={(family) =>
+                change({ family, chosen: catalogue().find((entry) => family === 'all' || entry.family === family)!.designation })
+              }
+              options={[{ value: 'all', label: 'all families' }, ...families.map((value) => ({ value, label: value }))]}
+            />
+          </div>
+          {limit('minDepth', 'Depth from')}
+          {limit('maxDepth', 'to')}
+          {limit('maxWidth', 'Width to')}
+          {limit('maxMass', 'Mass to', 'massPerLength')}
+          <span className="flex-1" />
+          <div className="w-20">
+            <SelectField
+              label="Units"
+              value={units}
+              commit={(next) => change({ units: next as UnitSystem })}
+              options={[
+                { value: 'SI', label: 'SI' },
+                { value: 'US', label: 'US' },
+              ]}
+            />
+          </div>
+        </div>
+        <p className="mt-1 text-[12.5px] text-soft">
+          {rows.length} of {catalogue().length} shapes. Properties are computed from dimensions; every row weighs what its area says within
+          1.5 %.
+        </p>
+        <LongTable
+          label="Catalogue"
+          count={rows.length}
+          chosen={rows.findIndex(({ designation }) => designation === input.chosen)}
+          head={
+            <tr>
+              <th>Section</th>
+              <th className="num">Mass [{unitLabel('massPerLength', units)}]</th>
+              <th className="num">Depth [{unitLabel('sectionLength', units)}]</th>
+              <th className="num">Width [{unitLabel('sectionLength', units)}]</th>
+              <th className="num">A [{unitLabel('area', units)}]</th>
+              <th className="num">Iy [{unitLabel('secondMoment', units)}]</th>
+              <th className="num">Wply [{unitLabel('sectionModulus', units)}]</th>
+            </tr>
+          }
+          row={(index, measure) => {
+            const { designation, mass, properties } = rows[index]!;
+            return (
+              <tr
+                key={designation}
+                ref={measure}
+                data-index={index}
+                aria-selected={designation === input.chosen}
+                className="cursor-pointer"
+                onClick={() => change({ chosen: designation })}
+              >
+                <td>
+                  <button type="button" className="font-semibold" onClick={() => change({ chosen: designation })}>
+                    {designation}
+                  </button>
+                </td>
+                <td className="num">{number(mass, 'massPerLength')}</td>
+                <td className="num">{number(properties.depth, 'sectionLength')}</td>
+                <td className="num">{number(properties.width, 'sectionLength')}</td>
+                <td className="num">{number(properties.A, 'area')}</td>
+                <td className="num">{number(properties.Iy, 'secondMoment')}</td>
+                <td className="num">{number(properties.Wply, 'sectionModulus')}</td>
+              </tr>
+            );
+          }}
+        />
+        <OwnShape value={input.chosen} commit={(designation) => change({ chosen: designation })} />
+      </div>
+      <SectionPage section={chosen} units={units} />
+    </UnitsProvider>
+  );
+}
+
+/** An own shape by what it is and its dimensions; its designation can be used wherever a section is asked for. */
+function OwnShape({ value, commit }: { value: string; commit: (designation: string) => void }) {
+  const [kept, setKept] = useState('own I 600x250x10x20');
+  return (
+    <div className="my-2 grid grid-cols-[22rem_1fr] items-end gap-4 border-t border-rule pt-2">
+      <TextField
+        label="A shape of your own: I, C, T, L, box or tube, dimensions in mm"
+        value={value.startsWith('own ') ? value : kept}
+        commit={(designation) => {
+          findSection(designation);
+          setKept(designation);
+          commit(designation);
+        }}
+      />
+      <p className="text-[12px] text-soft">
+        I, C, T: depth x width x web x flange, and r10 for a root radius; L: legs and thickness; box: depth x width x wall; tube: diameter x
+        wall. Written so it can be used wherever a section is asked for.{' '}
+        <button type="button" className="btn-line" onClick={() => commit(kept)}>
+          Show {kept}
+        </button>
+      </p>
+    </div>
+  );
+}
+
+function SectionPage({ section, units }: { section: Section; units: UnitSystem }) {
+  const { properties, shape } = section;
+  const isAsymmetric = shape.outline === 'angle' || shape.outline === 'tee' || shape.outline === 'channel';
+  const rows = isAsymmetric ? [...PROPERTIES, ...ASYMMETRIC] : PROPERTIES;
+  const grades = STEEL_GRADES.filter(
+    ({ family, products }) =>
+      (section.region === 'own' || family === section.region) &&
+      products.includes(section.product === 'welded' ? 'rolled' : section.product),
+  );
+  const slenderness = grades.map((grade) => {
+    try {
+      return { grade, ...STANDARDS[grade.family].localSlenderness(section, grade) };
+    } catch (error) {
+      if (!(error instanceof PlinthError)) throw error;
+      return { grade, bending: error.message, compression: '' };
+    }
+  });
+  return (
+    <aside
+      aria-label={`Section ${section.designation}`}
+      className="panel w-[430px] shrink-0 overflow-y-auto border-l border-rule bg-panel px-4 py-3"
+      tabIndex={0}
+    >
+      <h2>
+        <span className="text-[20px] text-oxide">{section.designation}</span>{' '}
+        <span className="font-normal">{formatQuantity(section.mass, 'massPerLength', units)}</span>
+      </h2>
+      <p className="text-[12.5px] text-soft">
+        {section.region === 'own'
+          ? `${section.product}, its mass from its area`
+          : `${section.product}; published mass over area and density ${formatNumber(massRatio(section), 4)}`}
+        {'taper' in shape && shape.taper ? '; flanges taper, their mean thickness is given' : ''}
+      </p>
+      <DrawingView className="mx-auto mt-2 w-[300px]" drawing={sectionDrawing(section, units, 300, 250)} />
+      <table className="grid-table mt-2" aria-label="Properties">
+        <tbody>
+          {Object.entries(shape)
+            .filter(([name, value]) => name !== 'outline' && typeof value === 'number')
+            .map(([name, value]) => (
+              <tr key={name}>
+                <td className="text-soft">{DIMENSION[name] ?? name}</td>
+                <td className="num">{formatQuantity(value as number, 'sectionLength', units)}</td>
+              </tr>
+            ))}
+          {rows.map(([key, title, kind]) => (
+            <tr key={key}>
+              <td className="text-soft">{title}</td>
+              <td className="num font-semibold">
+                {kind === 'angle' ? `${((properties[key] * 180) / Math.PI).toFixed(1)}°` : formatQuantity(properties[key], kind, units)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <table className="grid-table mt-3" aria-label="Local slenderness by grade">
+        <thead>
+          <tr>
+            <th>Grade</th>
+            <th>Alone in bending</th>
+            <th>Alone in compression</th>
+          </tr>
+        </thead>
+        <tbody>
+          {slenderness.map(({ grade, bending, compression }) => (
+            <tr key={grade.id}>
+              <td>{grade.id}</td>
+              <td>{bending}</td>
+              <td>{compression}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </aside>
+  );
+}
+
+const DIMENSION: Record<string, string> = {
+  h: 'Depth',
+  b: 'Width',
+  tw: 'Web',
+  tf: 'Flange',
+  r: 'Root radius',
+  t: 'Thickness',
+  d: 'Outside diameter',
+  ro: 'Outer corner radius',
+  ri: 'Inner corner radius',
+  toe: 'Toe radius',
+};
