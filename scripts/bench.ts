@@ -1,18 +1,52 @@
-import { beamSolve, projectCompute } from '../bench/core';
+import { mkdtempSync, readdirSync, renameSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { build } from 'vite';
 import type { Figure } from '../bench/figure';
-import { takedownEdit, takedownFull, takedownGrowth, takedownMemory } from '../bench/takedown';
 import { appEdit, demoRestart, firstRoute, takedownScreen } from '../bench/web';
 import { buildWeb } from './build';
 import { Cluster } from './cluster';
-import { main, Plain } from './system';
+import { main, Plain, ROOT } from './system';
+
+type Computed = typeof import('../bench/computed');
+
+/**
+ * The computation as the worker runs it: bundled. Files that are read one by one, as the tests are, call through more layers and say
+ * nothing of the application.
+ */
+async function computed(): Promise<Computed> {
+  const folder = mkdtempSync(join(tmpdir(), 'plinth-bench-'));
+  await build({
+    root: ROOT,
+    configFile: false,
+    logLevel: 'error',
+    ssr: { noExternal: true },
+    build: { ssr: join(ROOT, 'bench', 'computed.ts'), outDir: folder, emptyOutDir: true, minify: false },
+  });
+  const file = readdirSync(folder).find((name) => /^computed\.m?js$/.test(name))!;
+  const code = join(folder, 'computed.mjs');
+  renameSync(join(folder, file), code);
+  try {
+    return (await import(pathToFileURL(code).href)) as Computed;
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+const ofComputation = (name: keyof Computed) => async () => (await (bundled ??= computed()))[name]();
+let bundled: Promise<Computed> | undefined;
 
 const BENCHES: Readonly<Record<string, () => Figure | Promise<Figure>>> = {
-  'beam.solve': beamSolve,
-  'project.compute': projectCompute,
-  'takedown.full': takedownFull,
-  'takedown.edit': takedownEdit,
-  'takedown.growth': takedownGrowth,
-  'takedown.memory': takedownMemory,
+  'beam.solve': ofComputation('beamSolve'),
+  'project.compute': ofComputation('projectCompute'),
+  'steel.check': ofComputation('steelCheck'),
+  'steel.sizing': ofComputation('steelSizing'),
+  'steel.rationalise': ofComputation('steelRationalise'),
+  'takedown.full': ofComputation('takedownFull'),
+  'takedown.edit': ofComputation('takedownEdit'),
+  'takedown.growth': ofComputation('takedownGrowth'),
+  'takedown.memory': ofComputation('takedownMemory'),
   'takedown.screen': takedownScreen,
   'web.firstRoute': firstRoute,
   'app.edit': appEdit,

@@ -10,3 +10,5 @@ export { reactionsOf, type MostAndLeast, type ScheduledReaction, type ReactionSc
 export { lightest, trySections, usualFamilies, type Candidate, type SizingRequest } from './sizing';
 export { RULE_OF_THUMB, ruleOfThumbPad } from './ruleOfThumb';
 export { dismissalKey, type JudgedLooseEnd, type MemberDesign, type PhilosophyResult, type RecordedAssumption } from './result';
+export { rationalise, type GroupMember, type SizeSet } from './rationalise';
+export { lightestOf, type Sized, type SizingTask } from './lightestOf';

@@ -5,7 +5,7 @@ export function integrate(f: (x: number) => number, end: number, breaks: readonl
   const points = [0, ...breaks, end].filter((x) => x >= 0 && x <= end).sort((a, b) => a - b);
   let sum = 0;
   for (let i = 1; i < points.length; i += 1) {
-    const pieces = 64;
+    const pieces = 6;
     const step = (points[i]! - points[i - 1]!) / pieces;
     for (let j = 0; j < pieces; j += 1) {
       const middle = points[i - 1]! + (j + 0.5) * step;

@@ -4,7 +4,7 @@ import type { IShape } from '../../../section';
 import { bendingModulus, bendingResistance, bendingResistanceWithShear, GAMMA_M0 } from './bending';
 import { classify, recordShape, sectionYield, type SectionClass } from './classification';
 import { hasEffectiveSection, outstandReduction } from './effective';
-import { segmentBuckling } from './lateralTorsional';
+import { placeOf, segmentBuckling } from './lateralTorsional';
 import { isWebStocky, shearArea, shearBucklingResistance, shearResistance } from './shear';
 
 /**
@@ -234,11 +234,13 @@ function bendingBesideShearBuckling(
 
 /** The segment with the largest ratio of moment to resistance; one that cannot be proved comes before any number. */
 function lateralTorsional(segments: readonly Segment[], input: SteelBeamInput, W: number, fy: number): Segment | undefined {
+  if (segments.length <= 1) return segments[0];
   let worst: Segment | undefined;
   let ratio = -1;
   for (const segment of segments) {
-    const check = lateralTorsionalCheck(segment, input, W, fy);
-    const value = check.verdict === 'unproven' ? Infinity : (check.utilisation ?? Infinity);
+    const found =
+      segment.peak === 0 ? { MbRd: Infinity } : segmentBuckling(input.section, input.grade, segment, W, fy, input.untwisted ?? false);
+    const value = 'reason' in found ? Infinity : Math.abs(segment.peak) / found.MbRd;
     if (value > ratio) [worst, ratio] = [segment, value];
   }
   return worst;
@@ -250,7 +252,6 @@ export function lateralTorsionalCheck(segment: Segment, input: SteelBeamInput, W
   const name = 'Lateral-torsional buckling';
   const clause = 'EN 1993-1-1 6.3.2';
   const { combination } = actions;
-  const where = `from ${+(segment.from / 1000).toFixed(2)} m to ${+(segment.to / 1000).toFixed(2)} m`;
   if (segment.peak === 0)
     return {
       name,
@@ -276,7 +277,7 @@ export function lateralTorsionalCheck(segment: Segment, input: SteelBeamInput, W
       capacity: found.MbRd,
       capacitySymbol: 'M_bRd',
       combination,
-      reason: where,
+      reason: placeOf(segment),
     },
     sheet,
   );

@@ -90,16 +90,11 @@ export function sectionInteraction({ section, actions, sectionClass, fy, reduced
       `${section.designation} is of class 4 beside this axial force: not written for bending with it`,
       sheet,
     );
-  const base = {
-    name: NAME,
-    clause: CLAUSE,
-    mode: 'ductile',
-    kind: 'ratio',
-    demandSymbol: 'R',
-    capacity: 1,
-    capacitySymbol: 'R_max',
-    combination,
-  } as const;
+  const compared = (demand: number, clause: string = CLAUSE) =>
+    compare(
+      { name: NAME, clause, mode: 'ductile', kind: 'ratio', demand, demandSymbol: 'R', capacity: 1, capacitySymbol: 'R_max', combination },
+      sheet,
+    );
   const N = Math.abs(axial);
   const f = reducedYield;
   if (f <= 0) return unproven(NAME, CLAUSE, 'ductile', 'the shear leaves nothing for bending and axial force', sheet);
@@ -137,7 +132,7 @@ export function sectionInteraction({ section, actions, sectionClass, fy, reduced
         '(6.2)',
       );
     }
-    return compare({ ...base, clause: 'EN 1993-1-1 6.2.1(7)', demand: sum }, sheet);
+    return compared(sum, 'EN 1993-1-1 6.2.1(7)');
   }
   const n = N / Npl;
   const [Mply, Mplz] = [(Wply * f) / GAMMA_M0, (Wplz * f) / GAMMA_M0];
@@ -152,7 +147,7 @@ export function sectionInteraction({ section, actions, sectionClass, fy, reduced
   // beyond the plastic axial force nothing is left for moments: the axial force alone is short already
   if (n >= 1) {
     sheet?.step('R', 'n', { n }, n, 'ratio', CLAUSE, 'the axial force alone');
-    return compare({ ...base, demand: n }, sheet);
+    return compared(n);
   }
   const { MNy, MNz, alpha, beta } = reducedPlasticMoments(section, n, Mply, Mplz, sheet);
   const [y, z] = [Math.abs(major.peak) / MNy, Math.abs(minor.peak) / MNz];
@@ -166,7 +161,7 @@ export function sectionInteraction({ section, actions, sectionClass, fy, reduced
       'ratio',
       '(6.31)',
     );
-    return compare({ ...base, demand: share }, sheet);
+    return compared(share);
   }
   const sum = y ** alpha + z ** beta;
   sheet?.step(
@@ -177,5 +172,5 @@ export function sectionInteraction({ section, actions, sectionClass, fy, reduced
     'ratio',
     '(6.41)',
   );
-  return compare({ ...base, demand: sum }, sheet);
+  return compared(sum);
 }

@@ -196,8 +196,18 @@ export function recordShape({ shape, designation }: Section, sheet: Sheet | unde
   }
 }
 
+/** Classes of a section by the strength they were last asked for: what a sizing run asks again and again. */
+const known = new WeakMap<Section, { readonly fy: number; readonly classes: Partial<Record<Stress, SectionClass>> }>();
+
 /** Class of a cross-section in pure bending about its major axis or in pure compression, EN 1993-1-1 5.5 and table 5.2. fy: MPa. */
 export function classify(section: Section, fy: number, stress: Stress, sheet?: Sheet): SectionClass {
+  if (sheet) return findClass(section, fy, stress, sheet);
+  let last = known.get(section);
+  if (last?.fy !== fy) known.set(section, (last = { fy, classes: {} }));
+  return (last.classes[stress] ??= findClass(section, fy, stress));
+}
+
+function findClass(section: Section, fy: number, stress: Stress, sheet?: Sheet): SectionClass {
   const epsilon = Math.sqrt(235 / fy);
   sheet?.step('epsilon', 'sqrt(235 / f_y)', { f_y: fy }, epsilon, 'ratio', 'table 5.2');
   let worst: SectionClass = 1;
@@ -224,6 +234,18 @@ export function classify(section: Section, fy: number, stress: Stress, sheet?: S
   return worst;
 }
 
+/** The class of a part by its three limits. */
+const within = (ratio: number, first: number, second: number, third: number): SectionClass =>
+  ratio <= first ? 1 : ratio <= second ? 2 : ratio <= third ? 3 : 4;
+
+const compressed = new WeakMap<Section, readonly [Part, Part]>();
+
+function compressedParts(section: Section): readonly [Part, Part] {
+  let found = compressed.get(section);
+  if (!found) compressed.set(section, (found = parts(section, 'compression') as [Part, Part]));
+  return found;
+}
+
 /**
  * Class of an I, H or box bent about its major axis beside a compression, EN 1993-1-1 table 5.2: the web's limits lie between those
  * of bending and of compression, by the part of it that is compressed. N: compression positive (a tension helps and is left out);
@@ -234,7 +256,7 @@ export function classifyBesideCompression(section: Section, fy: number, N: numbe
   if (N <= 0) return classify(section, fy, 'bending', sheet);
   if (shape.outline !== 'I' && shape.outline !== 'box') return classify(section, fy, 'compression', sheet);
   const epsilon = Math.sqrt(235 / fy);
-  const [flange, web] = parts(section, 'compression') as [Part, Part];
+  const [flange, web] = compressedParts(section);
   const c = shape.outline === 'I' ? shape.h - 2 * shape.tf - 2 * shape.r : shape.h - 3 * shape.t;
   const t = shape.outline === 'I' ? shape.tw : 2 * shape.t;
   const alpha = Math.min(1, 0.5 * (1 + N / (c * t * fy)));
@@ -242,11 +264,9 @@ export function classifyBesideCompression(section: Section, fy: number, N: numbe
   const first = alpha > 0.5 ? 396 / (13 * alpha - 1) : 36 / alpha;
   const second = alpha > 0.5 ? 456 / (13 * alpha - 1) : 41.5 / alpha;
   const third = psi > -1 ? 42 / (0.67 + 0.33 * psi) : 124;
-  const limits = [first, second, third];
-  const at = limits.findIndex((limit) => web.ratio <= limit * epsilon);
-  const webClass = (at < 0 ? 4 : at + 1) as SectionClass;
-  const found = flange.limits.findIndex((limit) => flange.ratio <= limit * epsilon);
-  const flangeClass = (found < 0 ? 4 : found + 1) as SectionClass;
+  const webClass = within(web.ratio, first * epsilon, second * epsilon, third * epsilon);
+  const [one, two, three] = flange.limits;
+  const flangeClass = within(flange.ratio, one * epsilon, two * epsilon, three * epsilon);
   if (sheet) {
     sheet.step('epsilon', 'sqrt(235 / f_y)', { f_y: fy }, epsilon, 'ratio', 'table 5.2');
     sheet.step('s_1', flange.formula, flange.inputs, flange.ratio, 'ratio', 'table 5.2', `${flange.name}, ${flange.symbol}`);

@@ -1,4 +1,4 @@
-import { compare, unproven, type Check, type Sheet } from '../../../sheet';
+import { compare, unproven, verdictOf, type Check, type Sheet } from '../../../sheet';
 import { type SteelGrade } from '../../../material';
 import type { Section } from '../../../section';
 import { requireBasis, type Philosophy, type SteelColumnInput } from '../../standard';
@@ -30,7 +30,44 @@ export interface Compression {
 }
 
 /** Compression of the section and its buckling, EN 1993-1-1 6.2.4, 6.3.1: flexural, torsional, torsional-flexural; class 4 of I and box. */
-export function compression({ section, grade, fy, axial, combination, ...lengths }: CompressionInput, sheet?: Sheet): Compression {
+export function compression(input: CompressionInput, sheet?: Sheet): Compression {
+  return sheet ? compressionOnSheet(input, sheet) : compressionAgain(input);
+}
+
+/** A strut's resistances as they were last asked for: they do not depend on the combination. */
+interface Strut {
+  readonly grade: SteelGrade;
+  readonly fy: number;
+  readonly lengthY: number;
+  readonly lengthZ: number;
+  readonly lengthT: number;
+  readonly found: Compression;
+}
+const struts = new WeakMap<Section, Strut>();
+
+function compressionAgain(input: CompressionInput): Compression {
+  const { section, grade, fy, lengthY, lengthZ, lengthT, axial, combination } = input;
+  let last = struts.get(section);
+  if (!last || last.grade !== grade || last.fy !== fy || last.lengthY !== lengthY || last.lengthZ !== lengthZ || last.lengthT !== lengthT) {
+    last = { grade, fy, lengthY, lengthZ, lengthT, found: compressionOnSheet(input) };
+    struts.set(section, last);
+  }
+  const { found } = last;
+  // written out: a sizing run comes through here millions of times, and spreading is slow
+  const checks: Check[] = [];
+  for (const check of found.checks) {
+    if (check.capacity === null) {
+      checks.push(check);
+      continue;
+    }
+    const { name, clause, mode, kind, capacity, reason } = check;
+    const utilisation = axial / capacity;
+    checks.push({ name, clause, mode, kind, demand: axial, capacity, utilisation, verdict: verdictOf(utilisation), reason, combination });
+  }
+  return { checks, A: found.A, resistances: found.resistances };
+}
+
+function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths }: CompressionInput, sheet?: Sheet): Compression {
   const sectionClass = classify(section, fy, 'compression', sheet?.scope('Class in compression'));
   if (sectionClass === 4 && !hasEffectiveSection(section))
     return {

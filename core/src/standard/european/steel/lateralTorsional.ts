@@ -173,10 +173,41 @@ export function segmentBuckling(
   untwisted: boolean,
   sheet?: Sheet,
 ): BendingBuckling {
+  if (sheet) return findBuckling(section, grade, segment, W, fy, untwisted, sheet);
+  // several checks of one member ask for the same segment
+  const last = asked.get(segment);
+  if (last && last.section === section && last.grade === grade && last.W === W && last.fy === fy && last.untwisted === untwisted)
+    return last.found;
+  const found = findBuckling(section, grade, segment, W, fy, untwisted);
+  asked.set(segment, { section, grade, W, fy, untwisted, found });
+  return found;
+}
+
+interface Asked {
+  readonly section: Section;
+  readonly grade: SteelGrade;
+  readonly W: number;
+  readonly fy: number;
+  readonly untwisted: boolean;
+  readonly found: BendingBuckling;
+}
+const asked = new WeakMap<Segment, Asked>();
+
+/** A segment's place in words. */
+export const placeOf = ({ from, to }: Segment): string => `from ${Math.round(from / 10) / 100} m to ${Math.round(to / 10) / 100} m`;
+
+function findBuckling(
+  section: Section,
+  grade: SteelGrade,
+  segment: Segment,
+  W: number,
+  fy: number,
+  untwisted: boolean,
+  sheet?: Sheet,
+): BendingBuckling {
   const { shape } = section;
   const { outline } = shape;
   const L = segment.to - segment.from;
-  const where = `from ${+(segment.from / 1000).toFixed(2)} m to ${+(segment.to / 1000).toFixed(2)} m`;
   const given = () => {
     sheet?.given('M_s', segment.peak, 'moment', 'largest moment in the segment');
     sheet?.given('W_y', W, 'sectionModulus', 'section modulus, from above');
@@ -195,8 +226,9 @@ export function segmentBuckling(
     return { reason: 'a channel twists unless it is loaded through its shear centre or held against twisting; torsion is not written' };
   const isHigh = segment.loadOnTop ?? false;
   if (segment.freeTip && !segment.critical)
-    return { reason: `the overhang ${where} has a tip that nothing holds sideways, and no solution of its buckling is at hand` };
-  if (isHigh && !segment.critical) return { reason: `load above the shear centre ${where}, and no solution of its buckling is at hand` };
+    return { reason: `the overhang ${placeOf(segment)} has a tip that nothing holds sideways, and no solution of its buckling is at hand` };
+  if (isHigh && !segment.critical)
+    return { reason: `load above the shear centre ${placeOf(segment)}, and no solution of its buckling is at hand` };
   let Mcr: number;
   let C1 = 1;
   if (segment.critical && outline !== 'box' && (segment.freeTip || isHigh)) {
@@ -204,7 +236,7 @@ export function segmentBuckling(
     given();
     const factor = segment.critical(section, grade.E, grade.G);
     sheet?.note(
-      `Segment ${where}. The critical moment comes from a numerical solution of the whole member with its restraints, its moments and load ${isHigh ? 'on the top flange' : 'at the shear centre'}.`,
+      `Segment ${placeOf(segment)}. The critical moment comes from a numerical solution of the whole member with its restraints, its moments and load ${isHigh ? 'on the top flange' : 'at the shear centre'}.`,
     );
     sheet?.given(
       'mu_cr',
@@ -216,7 +248,7 @@ export function segmentBuckling(
     Mcr = factor * Math.abs(segment.peak);
     sheet?.step('M_cr', 'mu_cr * abs(M_s)', { mu_cr: factor, M_s: segment.peak }, Mcr, 'moment', '6.3.2.2(2)', 'elastic critical moment');
   } else {
-    sheet?.note(`Segment ${where}, held sideways and against twisting at both ends; load at the shear centre.`);
+    sheet?.note(`Segment ${placeOf(segment)}, held sideways and against twisting at both ends; load at the shear centre.`);
     given();
     C1 = momentGradientFactor(segment, sheet);
     Mcr = criticalMoment(section, L, C1, grade.E, grade.G, sheet);

@@ -24,7 +24,13 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
   const isPressed = axial > 0;
   const isBent = major.peak !== 0 || shear !== 0;
 
-  if (isPressed) checks.push(...compression({ ...input, fy, axial, combination }, sheet?.scope('Compression')).checks);
+  if (isPressed)
+    checks.push(
+      ...compression(
+        { section, grade, fy, axial, combination, lengthY: input.lengthY, lengthZ: input.lengthZ, lengthT: input.lengthT },
+        sheet?.scope('Compression'),
+      ).checks,
+    );
   else if (axial < 0) checks.push(...tensionChecks(section, grade, fy, -axial, netArea, combination, sheet?.scope('Tension')));
 
   const classSheet = sheet?.scope(isPressed ? 'Class beside the compression' : 'Class in bending');
