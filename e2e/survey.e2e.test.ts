@@ -270,4 +270,26 @@ describe('a survey', () => {
     );
     await browser.waitForText('main', 'UB');
   });
+
+  it('rationalises a floor: one size for its beams, with what it costs', async () => {
+    await browser.clickText('Few sizes');
+    await browser.clickText('Find the best sizes for');
+    await browser.waitForText('[aria-label="Few sizes"]', 'of steel in');
+    await browser.click('[role=radio]');
+    await browser.clickText('Take these sizes');
+    await browser.until(
+      async () => new Set((await stored()).filter((entry) => entry.kind === 'beam').map((entry) => entry.body['section'])).size,
+      (sizes) => sizes === 1,
+      'all beams have one size',
+    );
+  });
+
+  it('asks what the section would be if the member were held otherwise', async () => {
+    const b1 = (await stored()).find((entry) => entry.kind === 'beam')!;
+    await browser.go(`${url}/members?item=${b1.id}`);
+    await browser.clickText('Size this beam');
+    await browser.clickText('What if this beam');
+    await browser.waitForText('[aria-label="What if"]', /with the floor holding its top flange\s+UB[\s\S]*in S275\s+UB/);
+    await browser.waitForText('aside', 'Span over depth');
+  });
 });

@@ -3,13 +3,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'vite';
+import type * as Bundled from '../bench/computed';
 import type { Figure } from '../bench/figure';
 import { appEdit, demoRestart, firstRoute, takedownScreen } from '../bench/web';
 import { buildWeb } from './build';
 import { Cluster } from './cluster';
 import { main, Plain, ROOT } from './system';
 
-type Computed = typeof import('../bench/computed');
+type Computed = typeof Bundled;
 
 /**
  * The computation as the worker runs it: bundled. Files that are read one by one, as the tests are, call through more layers and say

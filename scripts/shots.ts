@@ -34,6 +34,13 @@ const SHOTS: readonly Shot[] = [
   { name: 'sheet', path: `${EBBWICK}/members?item=HB1&level=loft&sheet=HB1`, wait: 'table 5.2' },
   { name: 'ground', path: `${EBBWICK}/ground?item=F-C1&level=formation`, wait: 'Failure ladder' },
   { name: 'package', path: `${EBBWICK}/package`, wait: 'Journal' },
+  {
+    name: 'members-few',
+    path: `${EBBWICK}/members?level=loft`,
+    wait: 'Schedule',
+    press: ['Few sizes', 'Find the best sizes for'],
+    then: 'Few sizes',
+  },
   { name: 'members-us', path: `${QUILLFERN}/members?item=SB2`, wait: 'Ladder, ASD' },
   { name: 'descent-tall', path: `${TALLOW}/descent`, wait: 'gathered: open' },
   { name: 'descent-path', path: `${TALLOW}/descent?item=C-0-1-0`, wait: 'the path of' },

@@ -12,3 +12,4 @@ export { RULE_OF_THUMB, ruleOfThumbPad } from './ruleOfThumb';
 export { dismissalKey, type JudgedLooseEnd, type MemberDesign, type PhilosophyResult, type RecordedAssumption } from './result';
 export { rationalise, type GroupMember, type SizeSet } from './rationalise';
 export { lightestOf, type Sized, type SizingTask } from './lightestOf';
+export { senseOf, type Sense } from './senseCheck';

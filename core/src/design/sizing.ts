@@ -1,4 +1,5 @@
-import type { Column } from '../building';
+import type { Beam, Column } from '../building';
+import { steelGrade } from '../material';
 import { GRAVITY } from '../quantity';
 import { catalogue, type Section } from '../section';
 import { failureLadder, governing, type Check, type VerdictWord } from '../sheet';
@@ -27,6 +28,10 @@ export interface SizingRequest {
   /** Families allowed; all of the project's region when empty. */
   readonly families?: readonly string[];
   readonly maxDepth?: number;
+  readonly maxWidth?: number;
+  /** What if the compression flange were held otherwise, or the member made of another grade. */
+  readonly restraint?: Beam['restraint'];
+  readonly grade?: string;
 }
 
 const BEAM_FAMILIES = { european: ['UB', 'UC', 'IPE', 'HEA', 'HEB'], american: ['W'] } as const;
@@ -43,8 +48,11 @@ export function usualFamilies(region: 'european' | 'american', kind: 'beam' | 'c
  */
 export function trySections(context: Context, id: string, request: SizingRequest = {}): Candidate[] {
   const { building, takedown, standard, philosophy } = context;
-  const beam = building.beams.get(id);
-  const column = building.columns.get(id);
+  const { restraint, grade } = request;
+  const drawnBeam = building.beams.get(id);
+  const beam = drawnBeam && { ...drawnBeam, restraint: restraint ?? drawnBeam.restraint, grade: grade ?? drawnBeam.grade };
+  const drawnColumn = building.columns.get(id);
+  const column = drawnColumn && { ...drawnColumn, grade: grade ?? drawnColumn.grade };
   const ledger = takedown.members.get(id);
   if (!ledger || (!beam && !column)) return [];
   const families = request.families?.length ? request.families : usualFamilies(standard.id, beam ? 'beam' : 'column');
@@ -52,7 +60,9 @@ export function trySections(context: Context, id: string, request: SizingRequest
     (section) =>
       section.region === standard.id &&
       families.includes(section.family) &&
-      (request.maxDepth === undefined || section.properties.depth <= request.maxDepth),
+      (request.maxDepth === undefined || section.properties.depth <= request.maxDepth) &&
+      (request.maxWidth === undefined || section.properties.width <= request.maxWidth) &&
+      (grade === undefined || steelGrade(grade).products.includes(section.product === 'welded' ? 'rolled' : section.product)),
   );
   const reduction = reductionOf(context, id);
   const arrivals = beam ? reducedArrivals(context, id, reduction) : [];

@@ -21,3 +21,4 @@ export { modelOf, type Model, type ModelBox, type ModelFace } from './model';
 export { planDrawing, type PlanInput } from './plan';
 export { gather, gatheredRiver, type Gathering } from './gathered';
 export { riverDrawing, riverLayout, type RiverInput, type RiverNode } from './river';
+export { costCurve, tonnes } from './costCurve';

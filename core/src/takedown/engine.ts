@@ -353,7 +353,10 @@ export class TakedownEngine {
     }
     if (old) for (const to of old.handedTo.keys()) this.stale.add(to);
     for (const to of handedTo.keys()) this.stale.add(to);
-    const ledger: MemberLedger = { ...outcome.ledger, inLoop, transfer: node.kind === 'beam' && this.carries(arrivals) };
+    // written out: spreading costs more than all the sums
+    const { kind, mark, leaves, sum, adverse } = outcome.ledger;
+    const transfer = kind === 'beam' && this.carries(arrivals);
+    const ledger: MemberLedger = { id, kind, mark, inLoop, arrivals: outcome.ledger.arrivals, leaves, sum, adverse, transfer };
     this.members.set(id, { node, loads, panels, primary, handedTo, ledger });
     this.ledgers.set(id, ledger);
     outcome.book.addBook(primary.book);

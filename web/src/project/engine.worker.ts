@@ -7,8 +7,11 @@ import {
   contextOf,
   findSection,
   gradeFor,
+  markOf,
+  planLength,
   PlinthError,
   ProjectEngine,
+  rationalise,
   reactionsOf,
   sheetFor,
   sizeUnsized,
@@ -21,11 +24,13 @@ import {
   type Drawing,
   type Effect,
   type Entry,
+  type GroupMember,
   type Item,
   type ProjectResult,
   type ReactionSchedule,
   type RecordedAssumption,
   type SizedBuilding,
+  type SizeSet,
   type SizingRequest,
   type SizingStep,
 } from '@plinth/core';
@@ -173,6 +178,39 @@ const engine = {
       // a message to stop is read in between
       await new Promise((resolve) => setTimeout(resolve, 0));
       if (stopSizing) return null;
+    }
+  },
+
+  /**
+   * The best few sizes for a group of members: every usual shape tried on each, then the best sets of 1 to `most`. Tells how far it is after
+   * each member. Null when it was stopped.
+   */
+  async rationalise(
+    ids: readonly string[],
+    most: number,
+    charge: number,
+    request: SizingRequest,
+    onStep: (done: number) => void,
+  ): Promise<readonly SizeSet[] | { readonly failed: string } | null> {
+    const { building, takedown } = held();
+    const context = contextOf(building, takedown);
+    stopSizing = false;
+    const members: GroupMember[] = [];
+    for (const id of ids) {
+      const beam = building.beams.get(id);
+      const column = building.columns.get(id);
+      const length = beam ? planLength(beam) : column ? Math.abs(building.elevation(column.top) - building.elevation(column.base)) : 0;
+      const options = trySections(context, id, request).filter(({ verdict }) => verdict === 'carries' || verdict === 'tight');
+      members.push({ id, mark: markOf(building, id), length, options });
+      onStep(members.length);
+      await new Promise((resolve) => setTimeout(resolve, 0));
+      if (stopSizing) return null;
+    }
+    try {
+      return rationalise(members, most, charge);
+    } catch (error) {
+      if (!(error instanceof PlinthError)) throw error;
+      return { failed: error.message };
     }
   },
 

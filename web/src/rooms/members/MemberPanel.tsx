@@ -1,5 +1,16 @@
 import { useState } from 'react';
-import { catalogue, findSection, formatQuantity, lightest, planLength, sectionDrawing, usualFamilies, type Candidate } from '@plinth/core';
+import {
+  findSection,
+  formatQuantity,
+  lightest,
+  planLength,
+  sectionDrawing,
+  senseOf,
+  STEEL_GRADES,
+  usualFamilies,
+  type Candidate,
+  type SizingRequest,
+} from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
 import { Ladder, StateWord } from '../../parts/Ladder';
 import { PanelHead, SidePanel } from '../../parts/SidePanel';
@@ -7,6 +18,15 @@ import { useAsked } from '../../parts/useAsked';
 import { useItems, useProject, useStore, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 import { SectionField } from './SectionField';
+
+/** A designation that the catalogue has, or that gives an own shape. */
+function isKnown(designation: string): boolean {
+  try {
+    return Boolean(findSection(designation));
+  } catch {
+    return false;
+  }
+}
 
 /** One beam or column: its section drawn, diagrams on the member, ladder by every philosophy, and help in choosing. */
 export function MemberPanel() {
@@ -32,8 +52,9 @@ export function MemberPanel() {
   const truss = item.kind === 'beam' && item.body.role === 'truss';
   const commit = (section: string | null) =>
     patch(item, { section }, section ? `${member.mark}: ${section}` : `${member.mark}: section taken away`);
-  const section = member.section && catalogue().some((entry) => entry.designation === member.section) ? findSection(member.section) : null;
+  const section = member.section && isKnown(member.section) ? findSection(member.section) : null;
   const beam = building.beams.get(member.id);
+  const sense = beam && section ? senseOf(beam, computed.takedown.members.get(member.id)!, section) : null;
   return (
     <SidePanel label={`Member ${member.mark}`}>
       <PanelHead mark={member.mark} what={beam ? `${beam.role}, ${formatQuantity(planLength(beam), 'length', units)}` : 'column'}>
@@ -47,6 +68,11 @@ export function MemberPanel() {
               <p className="mt-1 text-[12px] text-soft">
                 {formatQuantity(section.mass, 'massPerLength', units)} · A {formatQuantity(section.properties.A, 'area', units)} · Wpl{' '}
                 {formatQuantity(section.properties.Wply, 'sectionModulus', units)}
+              </p>
+            ) : null}
+            {sense ? (
+              <p className={`text-[12px] ${sense.isUsual ? 'text-soft' : 'text-oxide'}`}>
+                Span over depth {sense.ratio.toFixed(1)}, {sense.words} ({sense.low} to {sense.high}).
               </p>
             ) : null}
           </div>
@@ -171,10 +197,62 @@ function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'column'; com
               ))}
             </tbody>
           </table>
-          <p className="mt-1 text-[12px] text-soft">Checks that are not written yet do not count here; they stand in the ladder.</p>
+          <WhatIf id={id} kind={kind} />
         </>
       ) : null}
     </section>
+  );
+}
+
+/** What would be chosen if the member were held otherwise, or of another grade. */
+function WhatIf({ id, kind }: { id: string; kind: 'beam' | 'column' }) {
+  const store = useStore();
+  const { building, brief, computed } = useProject();
+  const beam = building.beams.get(id);
+  const grades = STEEL_GRADES.filter(({ family, products }) => family === brief.family && products.includes('rolled')).map(
+    (grade) => grade.id,
+  );
+  const other = beam?.restraint === 'floor' ? 'supports' : 'floor';
+  const ways: readonly { name: string; request: SizingRequest }[] = [
+    ...(beam
+      ? [
+          {
+            name: other === 'floor' ? 'with the floor holding its top flange' : 'without the floor holding its top flange',
+            request: { restraint: other } as const,
+          },
+        ]
+      : []),
+    ...grades.map((grade) => ({ name: `in ${grade}`, request: { grade } })),
+  ];
+  const [found, setFound] = useState<{ of: unknown; rows: { name: string; best: Candidate | null }[] } | null>(null);
+  const [busy, setBusy] = useState(false);
+  const ask = async () => {
+    setBusy(true);
+    try {
+      const rows = [];
+      for (const { name, request } of ways) rows.push({ name, best: lightest(await store.engine.candidates(id, request)) });
+      setFound({ of: computed, rows });
+    } finally {
+      setBusy(false);
+    }
+  };
+  if (!found || found.of !== computed)
+    return (
+      <button type="button" className="btn-line mt-2" disabled={busy} onClick={() => void ask()}>
+        {busy ? 'Trying…' : `What if this ${kind} were held otherwise, or of another grade?`}
+      </button>
+    );
+  return (
+    <table className="grid-table mt-2 text-[13px]" aria-label="What if">
+      <tbody>
+        {found.rows.map(({ name, best }) => (
+          <tr key={name}>
+            <td className="text-soft">{name}</td>
+            <td className="font-semibold">{best?.designation ?? 'none carries'}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -4,6 +4,7 @@ import { StateWord, UtilisationBar } from '../../parts/Ladder';
 import { LongTable } from '../../parts/LongTable';
 import { useProject, useView } from '../../project/context';
 import { MemberPanel } from './MemberPanel';
+import { Rationalise } from './Rationalise';
 import { SizeAll } from './SizeAll';
 
 type Filter = 'all' | VerdictWord;
@@ -14,6 +15,7 @@ export function MembersRoom() {
   const { selected, select, level } = useView();
   const [filter, setFilter] = useState<Filter>('all');
   const [onlyLevel, setOnlyLevel] = useState(false);
+  const [few, setFew] = useState(false);
   const rows = computed.takedown.order
     .filter((id) => computed.members.has(id))
     .map((id) => ({ member: computed.members.get(id)!, ledger: computed.takedown.members.get(id)! }));
@@ -50,6 +52,9 @@ export function MembersRoom() {
             {rows.length} in the order of calculation; own weight {formatQuantity(mass, 'force', units)}
           </span>
           <SizeAll />
+          <button type="button" className="btn text-[13px] whitespace-nowrap" aria-expanded={few} onClick={() => setFew(!few)}>
+            Few sizes…
+          </button>
           <label className="text-[13px] whitespace-nowrap">
             <input type="checkbox" className="accent-oxide" checked={onlyLevel} onChange={(event) => setOnlyLevel(event.target.checked)} />{' '}
             only the level of the plumb
@@ -70,6 +75,7 @@ export function MembersRoom() {
             </select>
           </label>
         </div>
+        {few ? <Rationalise shown={shown.map(({ member }) => member)} close={() => setFew(false)} /> : null}
         {computed.pending > 0 ? (
           <p className="text-[13px] text-soft">{computed.pending} members and pads are still being checked…</p>
         ) : null}
