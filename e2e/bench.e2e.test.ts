@@ -79,6 +79,22 @@ describe('the bench', () => {
     await browser.waitForText('main', 'is not in the catalogue');
   });
 
+  it('charts the lightest beam by span and load, with and without the floor, by either code', async () => {
+    await browser.go(`${app.url}/bench/chart`);
+    const chart = await browser.waitForText('[aria-label="Chart"]', 'UB 457x191x67 reaches');
+    expect(chart).toContain('Left out:');
+    await browser.type('Spans', '6 x');
+    await browser.waitForText('main', /"x" is not/);
+    await browser.type('Spans', '6 7.5');
+    await browser.until(
+      async () => (await browser.driver.findElements({ css: '[aria-label="Lightest beams"] tbody tr' })).length,
+      (rows) => rows === 2,
+      'two spans, two rows',
+    );
+    await browser.choose('Codes', 'AISC');
+    await browser.waitForText('[aria-label="Chart"]', 'W18X50 reaches');
+  });
+
   it('filters the catalogue and opens a section with all its properties', async () => {
     await browser.go(`${app.url}/bench/sections`);
     await browser.choose('Family', 'all families');

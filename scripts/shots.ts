@@ -13,8 +13,9 @@ interface Shot {
   readonly dark?: boolean;
   /** Buttons to press first, by their text. */
   readonly press?: readonly string[];
-  /** What is there after that. */
+  /** What is there after each of them; after the last, where that is something else. */
   readonly then?: string;
+  readonly last?: string;
 }
 
 const EBBWICK = '/projects/ebbwick-sail-loft';
@@ -37,9 +38,10 @@ const SHOTS: readonly Shot[] = [
   {
     name: 'members-few',
     path: `${EBBWICK}/members?level=loft`,
-    wait: 'Schedule',
+    wait: 'in the order of calculation',
     press: ['Few sizes', 'Find the best sizes for'],
-    then: 'Few sizes',
+    then: 'Find the best sizes for',
+    last: 'of steel in',
   },
   { name: 'members-us', path: `${QUILLFERN}/members?item=SB2`, wait: 'Ladder, ASD' },
   { name: 'descent-tall', path: `${TALLOW}/descent`, wait: 'gathered: open' },
@@ -47,6 +49,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'survey-tall', path: `${TALLOW}/survey?level=L2&item=P-1-0-2`, wait: 'Rests on' },
   { name: 'bench-member', path: '/bench/member', wait: 'table 5.2' },
   { name: 'bench-builtup', path: '/bench/builtup', wait: 'plastic neutral axis, if so' },
+  { name: 'bench-chart', path: '/bench/chart', wait: 'reaches' },
   { name: 'bench-sections', path: '/bench/sections', wait: 'Alone in bending' },
   { name: 'descent-dark', path: `${EBBWICK}/descent?item=P3`, wait: 'Failure ladder', dark: true },
 ];
@@ -76,9 +79,10 @@ main(async () => {
         (waiting) => waiting === 0,
         `${shot.name}: a drawing was never opened`,
       );
-      for (const button of shot.press ?? []) {
+      for (const [i, button] of (shot.press ?? []).entries()) {
         await browser.clickText(button);
-        const wanted = shot.then ?? 'Lightest that carries';
+        const isLast = i === shot.press!.length - 1;
+        const wanted = (isLast ? shot.last : undefined) ?? shot.then ?? 'Lightest that carries';
         await browser.until(
           () => browser.driver.executeScript<string>('return document.body.textContent'),
           (text) => text.includes(wanted),

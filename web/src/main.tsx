@@ -30,6 +30,7 @@ const router = createBrowserRouter([
       { index: true, element: <Navigate to="/bench/member" replace /> },
       { path: 'member', lazy: async () => ({ Component: (await import('./rooms/bench/MemberBench')).MemberBench }) },
       { path: 'builtup', lazy: async () => ({ Component: (await import('./rooms/bench/BuiltUpBench')).BuiltUpBench }) },
+      { path: 'chart', lazy: async () => ({ Component: (await import('./rooms/bench/ChartBench')).ChartBench }) },
       { path: 'sections', lazy: async () => ({ Component: (await import('./rooms/bench/SectionsBench')).SectionsBench }) },
     ],
   },

@@ -4,7 +4,7 @@ import { findSection } from '../section';
 import { bay } from './bay.test.data';
 import { computeProject, sheetFor } from '.';
 
-const NAME = 'Compression beside nominal moments';
+const NAME = 'Axial force and nominal moments';
 const column = (items: ReturnType<typeof bay>, id = 'C1') => computeProject(items).members.get(id)!;
 const check = (design: ReturnType<typeof column>, name = NAME) => design.results[0]!.checks.find((entry) => entry.name === name);
 

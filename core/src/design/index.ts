@@ -13,3 +13,4 @@ export { dismissalKey, type JudgedLooseEnd, type MemberDesign, type PhilosophyRe
 export { rationalise, type GroupMember, type SizeSet } from './rationalise';
 export { lightestOf, type Sized, type SizingTask } from './lightestOf';
 export { senseOf, type Sense } from './senseCheck';
+export { chartChecks, chartConditions, longestSpan, spanChart, type ChartCell, type ChartRow, type SpanChartInput } from './spanChart';

@@ -2,8 +2,9 @@ import { z } from 'zod';
 import { BadInput } from '../../error';
 import { caseOf, NATURES, USES } from '../../load';
 import { BARS, concrete, REINFORCEMENT, steelGrade } from '../../material';
-import { quantity } from '../../quantity';
+import { quantity, type UnitSystem } from '../../quantity';
 import { findSection } from '../../section';
+import { chartConditions, longestSpan, spanChart } from '../../design';
 import { governing } from '../../sheet';
 import { philosophyOf, type BeamActions, type MomentShape, type Standard } from '../../standard';
 import { defineTool, type Tool } from '../tool';
@@ -15,11 +16,31 @@ interface Examples {
   readonly concrete: string;
   readonly reinforcement: keyof typeof REINFORCEMENT;
   readonly bar: string;
+  readonly families: readonly string[];
+  readonly units: UnitSystem;
 }
 
 const EXAMPLES: Record<Standard['id'], Examples> = {
-  european: { grade: 'S355', beam: 'UB 457x191x67', column: 'UC 203x203x46', concrete: 'C30/37', reinforcement: 'B500B', bar: '16' },
-  american: { grade: 'A992', beam: 'W18X50', column: 'W8X31', concrete: '4000 psi', reinforcement: 'Grade 60', bar: '#5' },
+  european: {
+    grade: 'S355',
+    beam: 'UB 457x191x67',
+    column: 'UC 203x203x46',
+    concrete: 'C30/37',
+    reinforcement: 'B500B',
+    bar: '16',
+    families: ['UB'],
+    units: 'SI',
+  },
+  american: {
+    grade: 'A992',
+    beam: 'W18X50',
+    column: 'W8X31',
+    concrete: '4000 psi',
+    reinforcement: 'Grade 60',
+    bar: '#5',
+    families: ['W'],
+    units: 'US',
+  },
 };
 
 /** The tools that every family offers, made from its `Standard`: ids are `family.topic.thing`. */
@@ -243,6 +264,56 @@ export function familyTools(standard: Standard): Tool[] {
     },
   });
 
+  const chart = defineTool({
+    id: `${standard.id}.steel.spanChart`,
+    title: named('Chart of beams by span and load'),
+    summary:
+      'The lightest section for each span and imposed load, with the floor holding its top flange and without, for a stated situation; and the longest span of one section.',
+    input: z.object({
+      philosophy,
+      grade,
+      families: z.array(z.string()).min(1, 'name at least one family').describe('families tried'),
+      permanent: quantity('lineLoad', 'permanent load beside own weight', { min: 0 }),
+      spans: z
+        .array(quantity('length', 'span', { above: 0 }))
+        .min(1)
+        .max(30)
+        .describe('rows'),
+      imposed: z
+        .array(quantity('lineLoad', 'imposed load of a floor of use B', { above: 0 }))
+        .min(1)
+        .max(20)
+        .describe('columns'),
+      limitVariable: z.number().min(100).max(2000).default(360).describe('span over deflection under imposed load'),
+      limitTotal: z.number().min(100).max(2000).default(240).describe('span over deflection under all service load'),
+      maxDepth: quantity('sectionLength', 'no deeper than', { above: 0 }).optional(),
+      section: section.optional().describe('a section whose longest span is wanted for each load'),
+    }),
+    kinds: { span: 'length', imposed: 'lineLoad', mass: 'massPerLength', held: 'length', free: 'length' },
+    example: {
+      grade: example.grade,
+      families: [...example.families],
+      permanent: '6 kN/m',
+      spans: ['5 m', '8 m'],
+      imposed: ['8 kN/m', '14 kN/m'],
+      section: example.beam,
+    },
+    run: ({ section: designation, maxDepth, ...input }, sheet) => {
+      const given = { ...input, maxDepth: maxDepth ?? null };
+      for (const condition of chartConditions(standard, given, example.units)) sheet?.note(condition);
+      const rows = spanChart(standard, given);
+      const shape = designation === undefined ? null : findSection(designation);
+      const longest = shape
+        ? input.imposed.map((imposed) => ({
+            imposed,
+            held: longestSpan(standard, shape, imposed, true, given),
+            free: longestSpan(standard, shape, imposed, false, given),
+          }))
+        : null;
+      return { result: { rows, longest } };
+    },
+  });
+
   const pad = defineTool({
     id: `${standard.id}.footing.pad`,
     title: named('Strength of a pad footing'),
@@ -327,5 +398,5 @@ export function familyTools(standard: Standard): Tool[] {
     },
   });
 
-  return [combinations, beam, column, member, pad, reduction];
+  return [combinations, beam, column, member, chart, pad, reduction];
 }

@@ -6,6 +6,7 @@ import { toggleTheme } from '../../frame/theme';
 const BENCHES = [
   { path: 'member', name: 'Steel member' },
   { path: 'builtup', name: 'Built-up section' },
+  { path: 'chart', name: 'Span chart' },
   { path: 'sections', name: 'Sections' },
 ] as const;
 

@@ -132,7 +132,9 @@ export function MembersRoom() {
                 </td>
                 <td>
                   {member.governing ? (
-                    member.governing.name
+                    <span className="block max-w-[200px] truncate" title={member.governing.name}>
+                      {member.governing.name}
+                    </span>
                   ) : (
                     <span className="block max-w-[200px] truncate text-[12px] text-soft" title={member.reason ?? ''}>
                       {member.reason}

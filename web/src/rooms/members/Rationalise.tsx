@@ -83,7 +83,7 @@ export function Rationalise({ shown, close }: { shown: readonly MemberDesign[]; 
         </div>
         <div className="w-44">
           <NumberField
-            label="A further size costs as much as [kg of steel]"
+            label="A further size costs [kg of steel]"
             value={charge}
             commit={(value) => {
               if (value < 0) throw new Error('must be at least 0');

@@ -12,7 +12,7 @@ interface NominalInput extends SteelColumnInput {
 }
 
 const CLAUSE = 'EN 1993-1-1 6.3.3; UK simple construction (SN048)';
-const NAME = 'Compression beside nominal moments';
+const NAME = 'Axial force and nominal moments';
 
 /**
  * Compression with the nominal moments of beams that bear on a column off its axis, for I, H and hollow shapes in simple construction:
