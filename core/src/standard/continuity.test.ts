@@ -123,23 +123,23 @@ describe.each(cases)('%s: nothing jumps where a formula takes over from another'
     fc.assert(
       fc.property(number, number, number, fc.integer({ min: 1000, max: 9000 }), (N, My, Mz, L) => {
         const section = findSection(family === 'european' ? 'UC 254x254x73' : 'W10X49');
-        const use = (scale: number, sy: number, sz: number) =>
+        const checks = (scale: number, sy: number, sz: number) =>
           run(
             standard,
             section,
             grade,
             { axial: scale * N * 1e4, major: even(scale * sy * My * 1e6), minor: even(scale * sz * Mz * 5e5) },
             L,
-          ).map(({ utilisation }) => utilisation);
-        const one = use(1, 1, 1);
+          );
+        const one = checks(1, 1, 1);
         for (const [a, b] of [
           [-1, 1],
           [1, -1],
         ] as const)
-          use(1, a, b).forEach((value, i) => expect(value).toBeCloseTo(one[i]!, 9));
-        use(2, 1, 1).forEach((value, i) => {
-          // k_zy of Annex B falls a little as the axial force grows
-          if (value !== null && one[i] !== null) expect(value).toBeGreaterThanOrEqual(1.98 * one[i]!);
+          checks(1, a, b).forEach(({ utilisation }, i) => expect(utilisation).toBeCloseTo(one[i]!.utilisation!, 9));
+        // sums of ratios are not proportional: their exponents and factors change with the axial force
+        checks(2, 1, 1).forEach(({ utilisation, kind }, i) => {
+          if (kind !== 'ratio' && utilisation !== null) expect(utilisation).toBeGreaterThanOrEqual(2 * one[i]!.utilisation! * (1 - 1e-9));
         });
       }),
       { numRuns: 80 },
