@@ -14,3 +14,4 @@ export { rationalise, type GroupMember, type SizeSet } from './rationalise';
 export { lightestOf, type Sized, type SizingTask } from './lightestOf';
 export { senseOf, type Sense } from './senseCheck';
 export { chartChecks, chartConditions, longestSpan, spanChart, type ChartCell, type ChartRow, type SpanChartInput } from './spanChart';
+export { TYPED_BEAM, typedBeam, typedBeamItems, typedBeamSheet, type TypedBeam, type TypedLoad } from './typedBeam';

@@ -22,3 +22,4 @@ export { planDrawing, type PlanInput } from './plan';
 export { gather, gatheredRiver, type Gathering } from './gathered';
 export { riverDrawing, riverLayout, type RiverInput, type RiverNode } from './river';
 export { costCurve, tonnes } from './costCurve';
+export { memberDiagrams, type MemberDiagrams } from './memberDiagrams';

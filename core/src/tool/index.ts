@@ -3,13 +3,14 @@ import { STANDARDS } from '../standard';
 import { familyTools } from './tools/family';
 import * as general from './tools/general';
 import { builtUpSection } from './tools/builtUp';
+import { steelBeamLine } from './tools/typedBeam';
 import type { Tool } from './tool';
 
 export { BadFields, inputSchema, readInput, runTool, type FieldIssue, type Tool, type ToolReply } from './tool';
 
 /** Every calculation there is, by id. */
 export const TOOLS: ReadonlyMap<string, Tool> = new Map(
-  [...Object.values(general), builtUpSection, ...Object.values(STANDARDS).flatMap(familyTools)]
+  [...Object.values(general), builtUpSection, steelBeamLine, ...Object.values(STANDARDS).flatMap(familyTools)]
     .sort((a, b) => a.id.localeCompare(b.id))
     .map((tool) => [tool.id, tool]),
 );

@@ -1,13 +1,10 @@
 import { expose } from 'comlink';
 import {
   BadInput,
-  beamDiagram,
   compareRevisions,
-  BeamModel,
   contextOf,
-  findSection,
-  gradeFor,
   markOf,
+  memberDiagrams,
   planLength,
   PlinthError,
   ProjectEngine,
@@ -19,13 +16,12 @@ import {
   why,
   type Candidate,
   type Cause,
-  type Combination,
   type Comparison,
-  type Drawing,
   type Effect,
   type Entry,
   type GroupMember,
   type Item,
+  type MemberDiagrams,
   type ProjectResult,
   type ReactionSchedule,
   type RecordedAssumption,
@@ -244,52 +240,9 @@ const engine = {
   },
 
   /** Diagrams of a beam under one combination (by its name). Empty when it cannot be solved. */
-  diagrams(
-    id: string,
-    effects: readonly Effect[],
-    width: number,
-    height: number,
-    combinationName?: string,
-  ): { drawings: Drawing[]; combinations: string[]; shown?: string } {
+  diagrams(id: string, effects: readonly Effect[], width: number, height: number, combinationName?: string): MemberDiagrams {
     const { building, takedown } = held();
-    const beam = building.beams.get(id);
-    const ledger = takedown.members.get(id);
-    if (!beam || !ledger) return { drawings: [], combinations: [] };
-    const context = contextOf(building, takedown);
-    try {
-      const section = beam.section === null ? null : findSection(beam.section);
-      const EI = section ? gradeFor(building, beam, section).E * section.properties.Iy : 1e13;
-      const model = new BeamModel(beam, ledger.arrivals, EI);
-      const { strength, service } = context.combinations(context.philosophy);
-      const all = [...model.distinct(strength), ...model.distinct(service)];
-      if (all.length === 0) return { drawings: [], combinations: [] };
-      const largest = (candidate: Combination) => {
-        const { max, min } = model.solve(candidate).extremes('moment');
-        return Math.max(Math.abs(max.value), Math.abs(min.value));
-      };
-      // without a wish the combination with the largest moment is shown
-      const combination =
-        all.find((candidate) => candidate.name === combinationName) ??
-        all.reduce((worst, candidate) => (largest(candidate) > largest(worst) ? candidate : worst));
-      const solution = model.solve(combination);
-      const shown = section ? effects : effects.filter((effect) => effect !== 'deflection');
-      const drawings = shown.map((effect) =>
-        beamDiagram({
-          mark: beam.mark,
-          solution,
-          supports: beam.supports.map((support) => support.at),
-          effect,
-          combination: combination.name,
-          units: building.brief.units,
-          width,
-          height,
-        }),
-      );
-      return { drawings, combinations: all.map((candidate) => candidate.name), shown: combination.name };
-    } catch (error) {
-      if (!(error instanceof PlinthError)) throw error;
-      return { drawings: [], combinations: [] };
-    }
+    return memberDiagrams(building, takedown, id, effects, { width, height }, combinationName);
   },
 };
 

@@ -1,0 +1,67 @@
+import { describe, expect, it } from 'vitest';
+import { findSection } from '../section';
+import { TYPED_BEAM, typedBeam, typedBeamItems, type TypedBeam } from '.';
+
+const beam: TypedBeam = {
+  family: 'european',
+  philosophy: '6.10',
+  section: 'UB 406x178x54',
+  grade: 'S355',
+  length: 6000,
+  supports: [0, 6000],
+  hinges: [],
+  restraint: 'floor',
+  restraintPoints: [],
+  loadHeight: 'centre',
+  loads: [
+    { name: 'floor', nature: 'permanent', use: 'B', type: 'line', at: 0, to: 6000, value: 9 },
+    { name: 'offices', nature: 'imposed', use: 'B', type: 'line', at: 0, to: 6000, value: 12 },
+  ],
+  limitVariable: 360,
+  limitTotal: 250,
+};
+const checks = (input: TypedBeam) => typedBeam(input).members.get(TYPED_BEAM)!.results[0]!.checks;
+const find = (input: TypedBeam, name: string) => checks(input).find((check) => check.name === name)!;
+
+describe('a beam typed on the bench', () => {
+  it('one span, by hand: (1.35 (9 + own) + 1.5 x 12) L2 / 8, and 5 q L4 / 384 EI', () => {
+    const own = 0.0541 * 9.80665;
+    expect(find(beam, 'Bending').demand! / 1e6).toBeCloseTo(((1.35 * (9 + own) + 18) * 36) / 8, 3);
+    const { Iy } = findSection(beam.section).properties;
+    expect(find(beam, 'Deflection, variable').demand!).toBeCloseTo((5 * 12 * 6000 ** 4) / (384 * 210_000 * Iy), 4);
+    const { leaves } = typedBeam(beam).takedown.members.get(TYPED_BEAM)!;
+    expect(leaves[0]!.byCase['imposed-B']! / 1e3).toBeCloseTo(36, 9);
+  });
+  it('two spans: variable load on one of them alone is tried', () => {
+    const two = { ...beam, length: 12_000, supports: [0, 6000, 12_000], loads: beam.loads.map((load) => ({ ...load, to: 12_000 })) };
+    // q on one span alone: 0.0957 q L2 sagging, against 0.07 with both
+    const own = 0.0541 * 9.80665;
+    const sagging = (0.0703 * 1.35 * (9 + own) + 0.0957 * 18) * 36;
+    const hogging = 0.125 * (1.35 * (9 + own) + 18) * 36;
+    expect(find(two, 'Bending').demand! / 1e6).toBeCloseTo(Math.max(sagging, hogging), 0);
+    expect(find(two, 'Deflection, variable').combination).toMatch(/span/);
+  });
+  it('an overhang whose tip nothing holds is proved by the solution of the whole beam; load on its top flange lowers it', () => {
+    const over = {
+      ...beam,
+      restraint: 'supports' as const,
+      length: 8000,
+      supports: [0, 6000],
+      loads: beam.loads.map((load) => ({ ...load, to: 8000 })),
+    };
+    const centre = find(over, 'Lateral-torsional buckling');
+    const top = find({ ...over, loadHeight: 'top' }, 'Lateral-torsional buckling');
+    expect(centre.verdict).not.toBe('unproven');
+    expect(top.utilisation!).toBeGreaterThan(1.1 * centre.utilisation!);
+    expect(
+      find({ ...over, family: 'american', philosophy: 'LRFD', section: 'W16X36', grade: 'A992' }, 'Lateral-torsional buckling').verdict,
+    ).toBe('unproven');
+  });
+  it('says what lies off the beam', () => {
+    expect(() => typedBeamItems({ ...beam, supports: [] })).toThrow('at least one support');
+    expect(() => typedBeamItems({ ...beam, supports: [0, 7000] })).toThrow('a support lies off');
+    expect(() => typedBeamItems({ ...beam, loads: [{ ...beam.loads[0]!, to: 7000 }] })).toThrow('"floor" lies off');
+    expect(() => typedBeamItems({ ...beam, loads: [{ ...beam.loads[0]!, at: 5000, to: 4000 }] })).toThrow('ends before it starts');
+    expect(() => typedBeamItems({ ...beam, length: 0 })).toThrow('a length above 0');
+  });
+});

@@ -1,0 +1,98 @@
+import { defaultBrief, item, type Beam, type Item } from '../building';
+import { BadInput } from '../error';
+import type { Nature, Use } from '../load';
+import type { Standard } from '../standard';
+import { computeProject, sheetFor, type ProjectResult } from './project';
+
+/** A load that somebody types on a beam; mm, N, N/mm, downward. */
+export interface TypedLoad {
+  readonly name: string;
+  readonly nature: Nature;
+  /** Use of an imposed load. */
+  readonly use: Use;
+  readonly type: 'point' | 'line';
+  /** Of a point load its place; of a line load its start and end. */
+  readonly at: number;
+  readonly to: number;
+  readonly value: number;
+}
+
+/** A beam of any number of spans without a building. */
+export interface TypedBeam {
+  readonly family: Standard['id'];
+  readonly philosophy: string;
+  readonly section: string;
+  readonly grade: string;
+  readonly length: number;
+  /** From the start, mm. */
+  readonly supports: readonly number[];
+  readonly hinges: readonly number[];
+  readonly restraint: Beam['restraint'];
+  readonly restraintPoints: readonly number[];
+  readonly loadHeight: Beam['loadHeight'];
+  readonly loads: readonly TypedLoad[];
+  readonly limitVariable: number;
+  readonly limitTotal: number;
+}
+
+export const TYPED_BEAM = 'beam';
+
+/**
+ * A typed beam as the smallest project: one level, one beam, its loads. What designs a beam of a building then designs it.
+ * @throws BadInput when a support or a load lies off the beam
+ */
+export function typedBeamItems(input: TypedBeam): Item[] {
+  const { family, length } = input;
+  if (!(length > 0)) throw new BadInput('a beam has a length above 0', 'length');
+  if (input.supports.length === 0) throw new BadInput('a beam rests on something: name at least one support', 'supports');
+  const off = (at: number) => at < -1e-6 || at > length + 1e-6;
+  if (input.supports.some(off)) throw new BadInput('a support lies off the beam', 'supports');
+  for (const load of input.loads) {
+    if (off(load.at) || (load.type === 'line' && off(load.to))) throw new BadInput(`"${load.name}" lies off the beam`, 'loads');
+    if (load.type === 'line' && load.to <= load.at) throw new BadInput(`"${load.name}" ends before it starts`, 'loads');
+  }
+  return [
+    item('brief', 'brief', {
+      ...defaultBrief('Bench', family),
+      combinationRule: input.philosophy as 'LRFD',
+      deflectionVariable: input.limitVariable,
+      deflectionTotal: input.limitTotal,
+    }),
+    item('level', 'level', { name: 'Bench', elevation: 0 }),
+    item('beam', TYPED_BEAM, {
+      mark: 'Beam',
+      level: 'level',
+      from: { x: 0, y: 0 },
+      to: { x: length, y: 0 },
+      section: input.section,
+      grade: input.grade,
+      ownWeight: 0,
+      supports: input.supports.map((at) => ({ at: Math.min(length, Math.max(0, at)), by: null })),
+      hinges: [...input.hinges],
+      restraint: input.restraint,
+      restraintPoints: [...input.restraintPoints],
+      loadHeight: input.loadHeight,
+    }),
+    ...input.loads.map((load, i) =>
+      item('load', `load${i}`, {
+        label: load.name || `load ${i + 1}`,
+        on: TYPED_BEAM,
+        nature: load.nature,
+        ...(load.nature === 'imposed' ? { use: load.use } : {}),
+        ...(load.type === 'point'
+          ? { type: 'point' as const, at: load.at, force: load.value }
+          : { type: 'line' as const, from: load.at, to: load.to, intensity: load.value }),
+      }),
+    ),
+  ];
+}
+
+/** A typed beam taken down and designed. @throws BadInput as `typedBeamItems`, or as the project does */
+export function typedBeam(input: TypedBeam): ProjectResult {
+  return computeProject(typedBeamItems(input));
+}
+
+/** Its sheet by a philosophy. */
+export function typedBeamSheet(result: ProjectResult, philosophy: string) {
+  return sheetFor(result, TYPED_BEAM, philosophy)!;
+}

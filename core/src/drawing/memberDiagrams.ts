@@ -1,0 +1,63 @@
+import type { Effect } from '../beam';
+import { BeamModel, contextOf, gradeFor } from '../design';
+import type { Building } from '../building';
+import { PlinthError } from '../error';
+import type { Combination } from '../load';
+import { findSection } from '../section';
+import type { Takedown } from '../takedown';
+import { beamDiagram } from './beamDiagram';
+import type { Drawing } from './drawing';
+
+export interface MemberDiagrams {
+  readonly drawings: readonly Drawing[];
+  /** Every combination that differs for the beam, by name, and the one that is shown. */
+  readonly combinations: readonly string[];
+  readonly shown?: string;
+}
+
+/** Diagrams of a beam under one combination, by its name; without a name under that of the largest moment. Empty when it cannot be solved. */
+export function memberDiagrams(
+  building: Building,
+  takedown: Takedown,
+  id: string,
+  effects: readonly Effect[],
+  size: { readonly width: number; readonly height: number },
+  combinationName?: string,
+): MemberDiagrams {
+  const beam = building.beams.get(id);
+  const ledger = takedown.members.get(id);
+  if (!beam || !ledger) return { drawings: [], combinations: [] };
+  const context = contextOf(building, takedown);
+  try {
+    const section = beam.section === null ? null : findSection(beam.section);
+    const EI = section ? gradeFor(building, beam, section).E * section.properties.Iy : 1e13;
+    const model = new BeamModel(beam, ledger.arrivals, EI);
+    const { strength, service } = context.combinations(context.philosophy);
+    const all = [...model.distinct(strength), ...model.distinct(service)];
+    if (all.length === 0) return { drawings: [], combinations: [] };
+    const largest = (candidate: Combination) => {
+      const { max, min } = model.solve(candidate).extremes('moment');
+      return Math.max(Math.abs(max.value), Math.abs(min.value));
+    };
+    const combination =
+      all.find((candidate) => candidate.name === combinationName) ??
+      all.reduce((worst, candidate) => (largest(candidate) > largest(worst) ? candidate : worst));
+    const solution = model.solve(combination);
+    const shown = section ? effects : effects.filter((effect) => effect !== 'deflection');
+    const drawings = shown.map((effect) =>
+      beamDiagram({
+        mark: beam.mark,
+        solution,
+        supports: beam.supports.map((support) => support.at),
+        effect,
+        combination: combination.name,
+        units: building.brief.units,
+        ...size,
+      }),
+    );
+    return { drawings, combinations: all.map((candidate) => candidate.name), shown: combination.name };
+  } catch (error) {
+    if (!(error instanceof PlinthError)) throw error;
+    return { drawings: [], combinations: [] };
+  }
+}

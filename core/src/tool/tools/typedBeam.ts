@@ -1,0 +1,93 @@
+import { z } from 'zod';
+import { TYPED_BEAM, typedBeam, typedBeamSheet } from '../../design';
+import { BadInput } from '../../error';
+import { NATURES, USES } from '../../load';
+import { quantity } from '../../quantity';
+import { STANDARDS, philosophyOf } from '../../standard';
+import { defineTool } from '../tool';
+
+const families = Object.keys(STANDARDS) as [keyof typeof STANDARDS, ...(keyof typeof STANDARDS)[]];
+
+export const steelBeamLine = defineTool({
+  id: 'steel.beam.line',
+  title: 'Steel beam of any number of spans',
+  summary: 'Typed spans and unfactored loads: combinations, arrangements of variable load, every check, deflection and reactions by case.',
+  input: z.object({
+    family: z.enum(families).describe('family of codes'),
+    philosophy: z.string().optional().describe('philosophy; left out: the first of the family'),
+    section: z.string().describe('designation of the catalogue, or an own shape'),
+    grade: z.string().describe('steel grade'),
+    length: quantity('length', 'length', { above: 0 }),
+    supports: z
+      .array(quantity('length', 'support, from the start', { min: 0 }))
+      .min(1, 'name at least one support')
+      .max(12)
+      .describe('supports'),
+    hinges: z
+      .array(quantity('length', 'hinge, from the start', { min: 0 }))
+      .max(12)
+      .default([])
+      .describe('hinges'),
+    restraint: z.enum(['supports', 'floor', 'points']).default('supports').describe('what holds the compression flange'),
+    restraintPoints: z
+      .array(quantity('length', 'restraint, from the start', { min: 0 }))
+      .max(40)
+      .default([])
+      .describe('points that hold it'),
+    loadHeight: z.enum(['centre', 'top']).default('centre').describe('where the load acts on a beam that no floor holds'),
+    loads: z
+      .array(
+        z.object({
+          name: z.string().max(60).default('').describe('what it is'),
+          nature: z.enum(NATURES).describe('nature'),
+          use: z.enum(USES).default('B').describe('use of an imposed load'),
+          type: z.enum(['point', 'line']).describe('point or line load'),
+          at: quantity('length', 'place of a point load, start of a line load', { min: 0 }),
+          to: quantity('length', 'end of a line load', { min: 0 }).default(0),
+          force: quantity('force', 'point load, downward').default(0),
+          intensity: quantity('lineLoad', 'line load, downward').default(0),
+        }),
+      )
+      .max(60)
+      .describe('unfactored loads beside own weight'),
+    limitVariable: z.number().min(100).max(2000).default(360).describe('span over deflection under variable load'),
+    limitTotal: z.number().min(100).max(2000).default(250).describe('span over deflection under all service load'),
+  }),
+  kinds: { at: 'length', value: 'force' },
+  example: {
+    family: 'european',
+    section: 'UB 406x178x54',
+    grade: 'S355',
+    length: '11 m',
+    supports: [0, '6 m', '11 m'],
+    restraint: 'floor',
+    loads: [
+      { name: 'floor', nature: 'permanent', type: 'line', at: 0, to: '11 m', intensity: '9 kN/m' },
+      { name: 'offices', nature: 'imposed', use: 'B', type: 'line', at: 0, to: '11 m', intensity: '12 kN/m' },
+      { name: 'plant', nature: 'permanent', type: 'point', at: '3 m', force: '25 kN' },
+    ],
+  },
+  run: ({ loads, ...input }, sheet) => {
+    const standard = STANDARDS[input.family];
+    const philosophy = philosophyOf(standard, input.philosophy ?? standard.philosophies[0]!.id);
+    const result = typedBeam({
+      ...input,
+      philosophy: philosophy.id,
+      loads: loads.map(({ force, intensity, ...load }) => ({ ...load, value: load.type === 'point' ? force : intensity })),
+    });
+    const design = result.members.get(TYPED_BEAM)!;
+    if (design.reason) throw new BadInput(design.reason, 'section');
+    sheet?.entries.push(...typedBeamSheet(result, philosophy.id).entries);
+    const { leaves } = result.takedown.members.get(TYPED_BEAM)!;
+    return {
+      result: {
+        verdict: design.verdict,
+        reactions: leaves.map(({ at, byCase }) => ({
+          at,
+          byCase: Object.entries(byCase).map(([loadCase, value]) => ({ loadCase, value })),
+        })),
+      },
+      checks: design.results[0]!.checks,
+    };
+  },
+});
