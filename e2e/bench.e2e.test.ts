@@ -20,9 +20,30 @@ describe('the bench', () => {
     return Number(/\b(\d+\.\d\d)$/m.exec(await rung.getText())![1]);
   };
 
-  it('is reached from the list of projects', async () => {
+  it('is reached from the list of projects, and opens on a beam', async () => {
     await browser.go(app.url);
     await browser.clickText('Bench: one member', 'a');
+    await browser.waitForText('[aria-label="Reactions"]', 'at 11.00 m');
+  });
+
+  it('sizes a beam, breaks it by taking its restraint away, and says why', async () => {
+    await browser.clickText('Size this beam');
+    await browser.waitForText('[aria-label="Failure ladders"]', 'Lightest that carries');
+    await browser.clickText('Take it');
+    await browser.waitForText('[data-check="Bending"]', 'carries');
+    await browser.choose('Compression flange held by', 'its supports only');
+    await browser.choose('Load acts', 'on the top flange');
+    await browser.type('Supports', '0 11');
+    await browser.until(
+      () => bar('Lateral-torsional buckling'),
+      (use) => use > 1,
+      'without the floor it buckles sideways',
+    );
+    await browser.waitForText('[data-check="Lateral-torsional buckling"]', /short[\s\S]*EN 1993-1-1 6\.3\.2/);
+    await browser.waitForText('[aria-label="Sheet"]', 'numerical solution of the whole member');
+    await browser.type('Supports', '0 13');
+    await browser.waitForText('main', 'a place lies off the beam');
+    await browser.go(`${app.url}/bench/member`);
     await browser.waitForText('main', 'Bending and compression, minor axis');
   });
 

@@ -45,12 +45,9 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'members-us', path: `${QUILLFERN}/members?item=SB2`, wait: 'Ladder, ASD' },
   { name: 'descent-tall', path: `${TALLOW}/descent`, wait: 'gathered: open' },
-  { name: 'descent-path', path: `${TALLOW}/descent?item=C-0-1-0`, wait: 'the path of' },
-  { name: 'survey-tall', path: `${TALLOW}/survey?level=L2&item=P-1-0-2`, wait: 'Rests on' },
-  { name: 'bench-member', path: '/bench/member', wait: 'table 5.2' },
+  { name: 'bench-beam', path: '/bench/beam', wait: 'table 5.2' },
   { name: 'bench-builtup', path: '/bench/builtup', wait: 'plastic neutral axis, if so' },
   { name: 'bench-chart', path: '/bench/chart', wait: 'reaches' },
-  { name: 'bench-sections', path: '/bench/sections', wait: 'Alone in bending' },
   { name: 'descent-dark', path: `${EBBWICK}/descent?item=P3`, wait: 'Failure ladder', dark: true },
 ];
 

@@ -27,7 +27,8 @@ const router = createBrowserRouter([
     path: '/bench',
     lazy: async () => ({ Component: (await import('./rooms/bench/Bench')).BenchRoom }),
     children: [
-      { index: true, element: <Navigate to="/bench/member" replace /> },
+      { index: true, element: <Navigate to="/bench/beam" replace /> },
+      { path: 'beam', lazy: async () => ({ Component: (await import('./rooms/bench/BeamBench')).BeamBench }) },
       { path: 'member', lazy: async () => ({ Component: (await import('./rooms/bench/MemberBench')).MemberBench }) },
       { path: 'builtup', lazy: async () => ({ Component: (await import('./rooms/bench/BuiltUpBench')).BuiltUpBench }) },
       { path: 'chart', lazy: async () => ({ Component: (await import('./rooms/bench/ChartBench')).ChartBench }) },

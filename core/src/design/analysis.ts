@@ -124,6 +124,7 @@ export function unbracedSegments(beam: Beam, length: number, solution: BeamSolut
       loadOnTop,
       critical: freeTip || loadOnTop ? wholeBeam(beam, length, held, solution) : undefined,
       tensionFlangeHeld: beam.restraint === 'floor',
+      largest: Math.max(within.max.value, -within.min.value),
     });
   }
   return segments;

@@ -24,8 +24,10 @@ export interface Segment {
   readonly ends?: readonly [number, number];
   /** The segment ends in a free tip that nothing holds sideways. */
   readonly freeTip: boolean;
-  /** The tension flange is held along the segment and the other is not: the diagram must not be relied on. */
+  /** The tension flange is held along the segment and the other is not: `peak` is the largest moment that presses the free one. */
   readonly tensionFlangeHeld: boolean;
+  /** The largest magnitude of either sign, Nmm, where the tension flange is held; left out: that of `peak`. */
+  readonly largest?: number;
   /** Load stands on the top flange and moves with it; left out: it acts at the shear centre. */
   readonly loadOnTop?: boolean;
   /** What a numerical solution of lateral-torsional buckling multiplies the segment's moments by until it buckles, by section. */

@@ -46,7 +46,7 @@ export function Palette({ open, setOpen, step }: PaletteProps) {
                     {room.name}
                   </Command.Item>
                 ))}
-                <Command.Item className={entry} onSelect={run(() => void navigate('/bench/member'))}>
+                <Command.Item className={entry} onSelect={run(() => void navigate('/bench'))}>
                   Bench
                 </Command.Item>
               </Command.Group>

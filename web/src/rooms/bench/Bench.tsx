@@ -4,6 +4,7 @@ import { Link, NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { toggleTheme } from '../../frame/theme';
 
 const BENCHES = [
+  { path: 'beam', name: 'Steel beam' },
   { path: 'member', name: 'Steel member' },
   { path: 'builtup', name: 'Built-up section' },
   { path: 'chart', name: 'Span chart' },

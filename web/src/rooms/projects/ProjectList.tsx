@@ -48,8 +48,8 @@ export function ProjectList() {
       </p>
 
       <p className="mt-3">
-        <Link className="btn-line" to="/bench/member">
-          Bench: one member, a built-up section, the catalogue, without a building
+        <Link className="btn-line" to="/bench">
+          Bench: one member or beam, a built-up section, a span chart, the catalogue, without a building
         </Link>
       </p>
 

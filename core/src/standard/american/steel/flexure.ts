@@ -5,30 +5,39 @@ import { flangeHold } from './slenderness';
 
 /**
  * Lateral-torsional buckling modification factor Cb of a segment held at both ends, AISC 360-16 (F1-1); 1 for an overhang
- * with a free tip (F1(b)) and where only the tension flange is held.
+ * with a free tip (F1(b)). Where the tension flange is held, scaled to the moment that presses the free one; the sheet must know M_s.
  */
 export function momentGradientFactor(segment: Segment, sheet?: Sheet): number {
-  const Mmax = Math.abs(segment.peak);
-  if (Mmax < 1e-3 || segment.freeTip || segment.tensionFlangeHeld) {
+  const Mmax = segment.tensionFlangeHeld ? (segment.largest ?? Math.abs(segment.peak)) : Math.abs(segment.peak);
+  if (Math.abs(segment.peak) < 1e-3 || segment.freeTip) {
     sheet?.step('C_b', '1', {}, 1, 'ratio', 'F1', 'moment gradient factor');
     return 1;
   }
   const [MA, MB, MC] = segment.quarters.map(Math.abs) as [number, number, number];
-  const Cb = (12.5 * Mmax) / (2.5 * Mmax + 3 * MA + 4 * MB + 3 * MC);
+  const free = (12.5 * Mmax) / (2.5 * Mmax + 3 * MA + 4 * MB + 3 * MC);
+  // holding the tension flange never lowers what the segment carries when free, nor what it carries under its peak all along
+  const Cb = segment.tensionFlangeHeld ? Math.max(1, (free * Math.abs(segment.peak)) / Mmax) : free;
   if (sheet) {
-    sheet.given('M_max', Mmax, 'moment', 'largest moment in the segment');
+    sheet.given('M_max', Mmax, 'moment', segment.tensionFlangeHeld ? 'largest moment of either sign' : 'largest moment in the segment');
     sheet.given('M_A', MA, 'moment', 'at a quarter');
     sheet.given('M_B', MB, 'moment', 'at the middle');
     sheet.given('M_C', MC, 'moment', 'at three quarters');
-    sheet.step(
-      'C_b',
-      '12.5 * M_max / (2.5 * M_max + 3 * M_A + 4 * M_B + 3 * M_C)',
-      { M_max: Mmax, M_A: MA, M_B: MB, M_C: MC },
-      Cb,
-      'ratio',
-      '(F1-1)',
-      'moment gradient factor',
-    );
+    const formula = '12.5 * M_max / (2.5 * M_max + 3 * M_A + 4 * M_B + 3 * M_C)';
+    const inputs = { M_max: Mmax, M_A: MA, M_B: MB, M_C: MC };
+    if (segment.tensionFlangeHeld) {
+      sheet.note(
+        'The held flange can only help: the factor of the segment without it, for the moment that presses the free flange; at least 1.',
+      );
+      sheet.step(
+        'C_b',
+        `max(1, ${formula} * abs(M_s) / M_max)`,
+        { ...inputs, M_s: segment.peak },
+        Cb,
+        'ratio',
+        '(F1-1)',
+        'moment gradient factor',
+      );
+    } else sheet.step('C_b', formula, inputs, Cb, 'ratio', '(F1-1)', 'moment gradient factor');
   }
   return Cb;
 }

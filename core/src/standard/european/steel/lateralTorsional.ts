@@ -16,30 +16,39 @@ const NOTHING = 1e-3;
 
 /**
  * Moment gradient factor of a segment held at both ends, from the moments at its quarter points
- * (Serna, Lopez, Puente and Yong, J. Constr. Steel Res. 62 (2006), with k = 1); loads at the shear centre.
+ * (Serna, Lopez, Puente and Yong, J. Constr. Steel Res. 62 (2006), with k = 1); loads at the shear centre. The sheet must know M_s.
  */
 export function momentGradientFactor(segment: Segment, sheet?: Sheet): number {
-  const M = Math.abs(segment.peak);
+  const M = segment.tensionFlangeHeld ? (segment.largest ?? Math.abs(segment.peak)) : Math.abs(segment.peak);
   const [M2, M3, M4] = segment.quarters;
-  if (M < NOTHING || segment.freeTip || segment.tensionFlangeHeld) {
+  if (Math.abs(segment.peak) < NOTHING || segment.freeTip) {
     sheet?.step('C_1', '1', {}, 1, 'ratio', 'conservative', 'moment gradient factor');
     return 1;
   }
-  const C1 = Math.sqrt((35 * M ** 2) / (M ** 2 + 9 * M2 ** 2 + 16 * M3 ** 2 + 9 * M4 ** 2));
+  const free = Math.sqrt((35 * M ** 2) / (M ** 2 + 9 * M2 ** 2 + 16 * M3 ** 2 + 9 * M4 ** 2));
+  // holding the tension flange never lowers what the segment carries when free, nor what it carries under its peak all along
+  const C1 = segment.tensionFlangeHeld ? Math.max(1, (free * Math.abs(segment.peak)) / M) : free;
   if (sheet) {
-    sheet.given('M_max', M, 'moment', 'largest moment in the segment');
+    sheet.given('M_max', M, 'moment', segment.tensionFlangeHeld ? 'largest moment of either sign' : 'largest moment in the segment');
     sheet.given('M_2', M2, 'moment', 'at a quarter');
     sheet.given('M_3', M3, 'moment', 'at the middle');
     sheet.given('M_4', M4, 'moment', 'at three quarters');
-    sheet.step(
-      'C_1',
-      'sqrt(35 * M_max^2 / (M_max^2 + 9 * M_2^2 + 16 * M_3^2 + 9 * M_4^2))',
-      { M_max: M, M_2: M2, M_3: M3, M_4: M4 },
-      C1,
-      'ratio',
-      'Serna et al. 2006',
-      'moment gradient factor',
-    );
+    const formula = 'sqrt(35 * M_max^2 / (M_max^2 + 9 * M_2^2 + 16 * M_3^2 + 9 * M_4^2))';
+    const inputs = { M_max: M, M_2: M2, M_3: M3, M_4: M4 };
+    if (segment.tensionFlangeHeld) {
+      sheet.note(
+        'The held flange can only help: the factor of the segment without it, for the moment that presses the free flange; at least 1.',
+      );
+      sheet.step(
+        'C_1',
+        `max(1, ${formula} * abs(M_s) / M_max)`,
+        { ...inputs, M_s: segment.peak },
+        C1,
+        'ratio',
+        'Serna et al. 2006',
+        'moment gradient factor',
+      );
+    } else sheet.step('C_1', formula, inputs, C1, 'ratio', 'Serna et al. 2006', 'moment gradient factor');
   }
   return C1;
 }
