@@ -1,5 +1,5 @@
 import { BadInput } from '../../error';
-import type { Sheet } from '../../sheet/sheet';
+import type { Sheet } from '../../sheet';
 import { above, momentsOf } from './polygon';
 import type { Part } from './parts';
 
