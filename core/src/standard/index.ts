@@ -32,3 +32,5 @@ export function philosophyOf(standard: Standard, id: string): Philosophy {
     );
   return found;
 }
+
+export { britishBeam, britishStrut, type BritishBeamInput, type BritishStrutInput } from './british';

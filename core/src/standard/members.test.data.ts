@@ -2075,3 +2075,289 @@ export const AMERICAN_COMBINED: readonly MemberCase[] = [
     expected: { 'Bending and axial force': 0.80384 },
   },
 ];
+
+/** BS 5950-1 beams and struts; the tool is named in the input. */
+export const BRITISH_MEMBERS: readonly MemberCase[] = [
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 203x133x25', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    expected: { Shear: 191110.0, Bending: 70876400.0, 'Lateral-torsional buckling': 59578500.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 203x133x25', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    expected: { Shear: 191110.0, Bending: 70876400.0, 'Lateral-torsional buckling': 24303200.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 203x133x25', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    expected: { Shear: 246705.0, Bending: 91495000.0, 'Lateral-torsional buckling': 72705300.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 203x133x25', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    expected: { Shear: 246705.0, Bending: 91495000.0, 'Lateral-torsional buckling': 26399900.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 305x165x40', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    expected: { Shear: 300366.0, Bending: 171347000.0, 'Lateral-torsional buckling': 156422000.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 305x165x40', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    expected: { Shear: 300366.0, Bending: 171347000.0, 'Lateral-torsional buckling': 65520700.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 305x165x40', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    expected: { Shear: 387745.0, Bending: 221193000.0, 'Lateral-torsional buckling': 193221000.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 305x165x40', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    expected: { Shear: 387745.0, Bending: 221193000.0, 'Lateral-torsional buckling': 71731100.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 406x178x74', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    expected: { Shear: 647064.0, Bending: 412724000.0, 'Lateral-torsional buckling': 385908000.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 406x178x74', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    expected: { Shear: 647064.0, Bending: 412724000.0, 'Lateral-torsional buckling': 176064000.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 406x178x74', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    expected: { Shear: 835301.0, Bending: 532789000.0, 'Lateral-torsional buckling': 478050000.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 406x178x74', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    expected: { Shear: 835301.0, Bending: 532789000.0, 'Lateral-torsional buckling': 194529000.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 457x191x67', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    expected: { Shear: 635894.0, Bending: 404534000.0, 'Lateral-torsional buckling': 379966000.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 457x191x67', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    expected: { Shear: 635894.0, Bending: 404534000.0, 'Lateral-torsional buckling': 159082000.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 457x191x67', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    expected: { Shear: 820881.0, Bending: 522216000.0, 'Lateral-torsional buckling': 470923000.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 457x191x67', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    expected: { Shear: 820881.0, Bending: 522216000.0, 'Lateral-torsional buckling': 174546000.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 533x210x92', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    expected: { Shear: 888411.0, Bending: 649028000.0, 'Lateral-torsional buckling': 629148000.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 533x210x92', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    expected: { Shear: 888411.0, Bending: 649028000.0, 'Lateral-torsional buckling': 286477000.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 533x210x92', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    expected: { Shear: 1146860.0, Bending: 837836000.0, 'Lateral-torsional buckling': 782153000.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UB 533x210x92', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    expected: { Shear: 1146860.0, Bending: 837836000.0, 'Lateral-torsional buckling': 317532000.0 },
+  },
+  {
+    input: {
+      tool: 'british.steel.beam',
+      section: 'UB 610x229x125',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 2000,
+    },
+    expected: { Shear: 1158340.0, Bending: 974112000.0, 'Lateral-torsional buckling': 974112000.0 },
+  },
+  {
+    input: {
+      tool: 'british.steel.beam',
+      section: 'UB 610x229x125',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 6000,
+    },
+    expected: { Shear: 1158340.0, Bending: 974112000.0, 'Lateral-torsional buckling': 493842000.0 },
+  },
+  {
+    input: {
+      tool: 'british.steel.beam',
+      section: 'UB 610x229x125',
+      grade: 'S355',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 2000,
+    },
+    expected: { Shear: 1508030.0, Bending: 1268180000.0, 'Lateral-torsional buckling': 1226010000.0 },
+  },
+  {
+    input: {
+      tool: 'british.steel.beam',
+      section: 'UB 610x229x125',
+      grade: 'S355',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 6000,
+    },
+    expected: { Shear: 1508030.0, Bending: 1268180000.0, 'Lateral-torsional buckling': 558099000.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UC 203x203x46', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    expected: { Shear: 241402.0, Bending: 136797000.0, 'Lateral-torsional buckling': 136797000.0 },
+  },
+  {
+    input: { tool: 'british.steel.beam', section: 'UC 203x203x46', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    expected: { Shear: 241402.0, Bending: 136797000.0, 'Lateral-torsional buckling': 88809800.0 },
+  },
+  {
+    input: {
+      tool: 'british.steel.beam',
+      section: 'UC 254x254x107',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 2000,
+    },
+    expected: { Shear: 542788.0, Bending: 393376000.0, 'Lateral-torsional buckling': 393376000.0 },
+  },
+  {
+    input: {
+      tool: 'british.steel.beam',
+      section: 'UC 254x254x107',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 6000,
+    },
+    expected: { Shear: 542788.0, Bending: 393376000.0, 'Lateral-torsional buckling': 323119000.0 },
+  },
+  {
+    input: {
+      tool: 'british.steel.beam',
+      section: 'UC 254x254x107',
+      grade: 'S355',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 2000,
+    },
+    expected: { Shear: 706648.0, Bending: 512131000.0, 'Lateral-torsional buckling': 512131000.0 },
+  },
+  {
+    input: {
+      tool: 'british.steel.beam',
+      section: 'UC 254x254x107',
+      grade: 'S355',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 6000,
+    },
+    expected: { Shear: 706648.0, Bending: 512131000.0, 'Lateral-torsional buckling': 395229000.0 },
+  },
+  {
+    input: {
+      tool: 'british.steel.beam',
+      section: 'UB 457x191x67',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 508714.80000000005,
+      effectiveLength: 0,
+    },
+    expected: { Bending: 361287000.0 },
+  },
+  {
+    input: {
+      tool: 'british.steel.beam',
+      section: 'UB 610x229x125',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1100426.439,
+      effectiveLength: 0,
+    },
+    expected: { Bending: 734778000.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'UC 203x203x46', grade: 'S355', axial: 1000, lengthX: 1500, lengthY: 1500 },
+    expected: { 'Compression, major axis': 2070410.0, 'Compression, minor axis': 1912810.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'UC 203x203x46', grade: 'S355', axial: 1000, lengthX: 4000, lengthY: 4000 },
+    expected: { 'Compression, major axis': 1806590.0, 'Compression, minor axis': 1140730.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'UC 203x203x46', grade: 'S355', axial: 1000, lengthX: 8000, lengthY: 8000 },
+    expected: { 'Compression, major axis': 1053630.0, 'Compression, minor axis': 399624.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'UC 305x305x97', grade: 'S355', axial: 1000, lengthX: 1500, lengthY: 1500 },
+    expected: { 'Compression, major axis': 4382450.0, 'Compression, minor axis': 4271950.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'UC 305x305x97', grade: 'S355', axial: 1000, lengthX: 4000, lengthY: 4000 },
+    expected: { 'Compression, major axis': 4133240.0, 'Compression, minor axis': 3327420.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'UC 305x305x97', grade: 'S355', axial: 1000, lengthX: 8000, lengthY: 8000 },
+    expected: { 'Compression, major axis': 3373160.0, 'Compression, minor axis': 1636900.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'UC 356x406x467', grade: 'S355', axial: 1000, lengthX: 1500, lengthY: 1500 },
+    expected: { 'Compression, major axis': 19929500.0, 'Compression, minor axis': 19929500.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'UC 356x406x467', grade: 'S355', axial: 1000, lengthX: 4000, lengthY: 4000 },
+    expected: { 'Compression, major axis': 19097900.0, 'Compression, minor axis': 16379800.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'UC 356x406x467', grade: 'S355', axial: 1000, lengthX: 8000, lengthY: 8000 },
+    expected: { 'Compression, major axis': 16206300.0, 'Compression, minor axis': 10377600.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'UB 305x165x54', grade: 'S355', axial: 1000, lengthX: 1500, lengthY: 1500 },
+    expected: { 'Compression, major axis': 2441260.0, 'Compression, minor axis': 2209390.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'UB 305x165x54', grade: 'S355', axial: 1000, lengthX: 4000, lengthY: 4000 },
+    expected: { 'Compression, major axis': 2354060.0, 'Compression, minor axis': 1041090.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'UB 305x165x54', grade: 'S355', axial: 1000, lengthX: 8000, lengthY: 8000 },
+    expected: { 'Compression, major axis': 2026520.0, 'Compression, minor axis': 304471.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'SHS 150x150x8', grade: 'S355H', axial: 1000, lengthX: 1500, lengthY: 1500 },
+    expected: { 'Compression, major axis': 1550530.0, 'Compression, minor axis': 1550530.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'SHS 150x150x8', grade: 'S355H', axial: 1000, lengthX: 4000, lengthY: 4000 },
+    expected: { 'Compression, major axis': 1216650.0, 'Compression, minor axis': 1216650.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'SHS 150x150x8', grade: 'S355H', axial: 1000, lengthX: 8000, lengthY: 8000 },
+    expected: { 'Compression, major axis': 428265.0, 'Compression, minor axis': 428265.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'RHS 200x100x8', grade: 'S355H', axial: 1000, lengthX: 1500, lengthY: 1500 },
+    expected: { 'Compression, major axis': 1567870.0, 'Compression, minor axis': 1503920.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'RHS 200x100x8', grade: 'S355H', axial: 1000, lengthX: 4000, lengthY: 4000 },
+    expected: { 'Compression, major axis': 1368320.0, 'Compression, minor axis': 783101.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'RHS 200x100x8', grade: 'S355H', axial: 1000, lengthX: 8000, lengthY: 8000 },
+    expected: { 'Compression, major axis': 617900.0, 'Compression, minor axis': 219975.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'CHS 168.3x6.3', grade: 'S355H', axial: 1000, lengthX: 1500, lengthY: 1500 },
+    expected: { 'Compression, major axis': 1110390.0, 'Compression, minor axis': 1110390.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'CHS 168.3x6.3', grade: 'S355H', axial: 1000, lengthX: 4000, lengthY: 4000 },
+    expected: { 'Compression, major axis': 866813.0, 'Compression, minor axis': 866813.0 },
+  },
+  {
+    input: { tool: 'british.steel.strut', section: 'CHS 168.3x6.3', grade: 'S355H', axial: 1000, lengthX: 8000, lengthY: 8000 },
+    expected: { 'Compression, major axis': 302955.0, 'Compression, minor axis': 302955.0 },
+  },
+];

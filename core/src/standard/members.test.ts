@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { findSection } from '../section';
 import { findTool, runTool } from '../tool';
 import type { Check } from '../sheet';
-import { AMERICAN_COMBINED, AMERICAN_MEMBERS, EUROPEAN_MEMBERS, type MemberCase } from './members.test.data';
+import { AMERICAN_COMBINED, AMERICAN_MEMBERS, BRITISH_MEMBERS, EUROPEAN_MEMBERS, type MemberCase } from './members.test.data';
 
 /** Outlines of many corners, and six digits. */
 const TOLERANCE = 0.001;
@@ -42,5 +43,37 @@ describe('American members, against values computed apart', () => {
   it.each(AMERICAN_COMBINED.map(label))('%s', (_, { input, expected }) => {
     const checks = checksOf('american', input);
     for (const [name, value] of Object.entries(expected)) expect(Math.abs(measured(checks, name) / value - 1)).toBeLessThan(TOLERANCE);
+  });
+});
+
+describe('BS 5950-1 beams and struts', () => {
+  it.each(BRITISH_MEMBERS.map(label))('%s, against values computed apart', (_, { input, expected }) => {
+    const { tool, ...rest } = input;
+    const { checks } = runTool(findTool(String(tool)), rest);
+    for (const [name, value] of Object.entries(expected))
+      expect(Math.abs(measured(checks, name) / value - 1), `${name}: ${measured(checks, name)} for ${value}`).toBeLessThan(TOLERANCE);
+  });
+  // a table of the standard, remembered
+  it('strut curves a, b, c at a slenderness of 100, py 275: 157, 142, 126 MPa within 3 %', () => {
+    const pc = (section: string, axis: 'major' | 'minor') => {
+      const found = findSection(section).properties;
+      const L = 100 * (axis === 'major' ? found.iy : found.iz);
+      const { checks } = runTool(findTool('british.steel.strut'), { section, grade: 'S275', axial: 1, lengthX: L, lengthY: L });
+      return measured(checks, `Compression, ${axis} axis`) / found.A;
+    };
+    for (const [got, table] of [
+      [pc('UB 305x165x40', 'major'), 157],
+      [pc('UB 305x165x40', 'minor'), 142],
+      [pc('UC 203x203x46', 'minor'), 126],
+    ] as const)
+      expect(Math.abs(got / table - 1)).toBeLessThan(0.03);
+  });
+  it('says what it is not written for', () => {
+    expect(() =>
+      runTool(findTool('british.steel.beam'), { section: 'PFC 200x90x30', grade: 'S275', moment: 1, shear: 1, effectiveLength: 0 }),
+    ).toThrow('rolled I and H');
+    expect(() => runTool(findTool('british.steel.strut'), { section: 'W8X31', grade: 'A992', axial: 1, lengthX: 1, lengthY: 1 })).toThrow(
+      'BS 5950-1 is for steel',
+    );
   });
 });

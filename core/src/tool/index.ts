@@ -2,6 +2,7 @@ import { BadInput } from '../error';
 import { STANDARDS } from '../standard';
 import { familyTools } from './tools/family';
 import * as general from './tools/general';
+import { britishSteelBeam, britishSteelStrut } from './tools/british';
 import { builtUpSection } from './tools/builtUp';
 import { steelBeamLine } from './tools/typedBeam';
 import type { Tool } from './tool';
@@ -10,7 +11,14 @@ export { BadFields, inputSchema, readInput, runTool, type FieldIssue, type Tool,
 
 /** Every calculation there is, by id. */
 export const TOOLS: ReadonlyMap<string, Tool> = new Map(
-  [...Object.values(general), builtUpSection, steelBeamLine, ...Object.values(STANDARDS).flatMap(familyTools)]
+  [
+    ...Object.values(general),
+    britishSteelBeam,
+    britishSteelStrut,
+    builtUpSection,
+    steelBeamLine,
+    ...Object.values(STANDARDS).flatMap(familyTools),
+  ]
     .sort((a, b) => a.id.localeCompare(b.id))
     .map((tool) => [tool.id, tool]),
 );

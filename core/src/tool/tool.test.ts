@@ -160,6 +160,43 @@ describe('honest sheets on drawn inputs', () => {
       { numRuns: 500 },
     );
   });
+  it('older British beams and struts of every rolled I and H, under any shear', () => {
+    const shapes = catalogue().filter(
+      ({ region, shape, product }) => region === 'european' && shape.outline === 'I' && product === 'rolled',
+    );
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...shapes),
+        fc.constantFrom('S275', 'S355'),
+        moment,
+        length,
+        fc.boolean(),
+        (section, grade, M, L, destabilising) => {
+          const beam = runTool(findTool('british.steel.beam'), {
+            section: section.designation,
+            grade,
+            moment: M,
+            shear: M / 500,
+            effectiveLength: L,
+            quarters: [M / 2, M / 3, -M / 5],
+            destabilising,
+          });
+          const strut = runTool(findTool('british.steel.strut'), {
+            section: section.designation,
+            grade,
+            axial: Math.abs(M) / 200 + 1,
+            lengthX: L,
+            lengthY: L,
+          });
+          for (const reply of [beam, strut]) {
+            expect(audit(reply.steps, evaluate)).toEqual([]);
+            expect(noNaN(reply)).toEqual([]);
+          }
+        },
+      ),
+      { numRuns: 150 },
+    );
+  });
   it.each([
     ['european', 'C30/37', 'B500B', ['10', '12', '16', '20']],
     ['american', '4000 psi', 'Grade 60', ['#4', '#5', '#8']],

@@ -121,14 +121,15 @@ function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'column'; com
   const [tried, setTried] = useState<{ of: unknown; list: Candidate[] } | null>(null);
   const [busy, setBusy] = useState(false);
   const [depth, setDepth] = useState('');
+  const [width, setWidth] = useState('');
   const size = async () => {
     setBusy(true);
     try {
-      const maxDepth = Number(depth);
       const factor = units === 'SI' ? 1 : 25.4;
+      const most = (text: string) => (text.trim() && Number(text) > 0 ? Number(text) * factor : undefined);
       setTried({
         of: computed,
-        list: await store.engine.candidates(id, depth.trim() && maxDepth > 0 ? { maxDepth: maxDepth * factor } : {}),
+        list: await store.engine.candidates(id, { maxDepth: most(depth), maxWidth: most(width) }),
       });
     } finally {
       setBusy(false);
@@ -140,16 +141,26 @@ function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'column'; com
     <section aria-label="Sizing" className="mt-4 border-t border-rule pt-2">
       <h3 className="label">Which section</h3>
       <div className="mt-1 flex items-end gap-2">
-        <button type="button" className="btn btn-main" disabled={busy} onClick={() => void size()}>
+        <button type="button" className="btn btn-main shrink-0" disabled={busy} onClick={() => void size()}>
           {busy ? 'Trying…' : `Size this ${kind}`}
         </button>
         <label className="text-[12px] text-soft">
           no deeper than [{units === 'SI' ? 'mm' : 'in'}]
           <input
-            className="field w-24!"
+            className="field w-full"
             value={depth}
             inputMode="decimal"
             onChange={(event) => setDepth(event.target.value)}
+            placeholder="any"
+          />
+        </label>
+        <label className="text-[12px] text-soft">
+          no wider than
+          <input
+            className="field w-full"
+            value={width}
+            inputMode="decimal"
+            onChange={(event) => setWidth(event.target.value)}
             placeholder="any"
           />
         </label>

@@ -130,9 +130,9 @@ export function MembersRoom() {
                     { bare: true, figures: 4 },
                   )}
                 </td>
-                <td>
+                <td className="w-full max-w-0 min-w-24">
                   {member.governing ? (
-                    <span className="block max-w-[200px] truncate" title={member.governing.name}>
+                    <span className="block truncate" title={member.governing.name}>
                       {member.governing.name}
                     </span>
                   ) : (
