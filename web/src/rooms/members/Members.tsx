@@ -12,7 +12,7 @@ type Filter = 'all' | VerdictWord;
 /** Schedule of beams and columns in the order of calculation, with what governs each. */
 export function MembersRoom() {
   const { building, computed, units } = useProject();
-  const { selected, select, level } = useView();
+  const { selected, select, level, sheet } = useView();
   const [filter, setFilter] = useState<Filter>('all');
   const [onlyLevel, setOnlyLevel] = useState(false);
   const [few, setFew] = useState(false);
@@ -89,10 +89,10 @@ export function MembersRoom() {
               <th>Mark</th>
               <th>Level</th>
               <th>Section</th>
-              <th>Grade</th>
+              {sheet ? null : <th>Grade</th>}
               <th className="num">Load [{unitLabel('force', units)}]</th>
               <th>Governs</th>
-              <th className="w-28">
+              <th>
                 <span className="sr-only">Bar</span>
               </th>
               <th className="num">Utilisation</th>
@@ -121,7 +121,7 @@ export function MembersRoom() {
                 <td className="whitespace-nowrap">
                   {member.section ?? <span className="text-soft">{building.beams.get(member.id)?.role === 'truss' ? 'truss' : '—'}</span>}
                 </td>
-                <td className="text-soft">{member.grade ?? ''}</td>
+                {sheet ? null : <td className="text-soft">{member.grade ?? ''}</td>}
                 <td className="num">
                   {formatQuantity(
                     Object.values(ledger.sum).reduce((sum, value) => sum + value, 0),
@@ -130,7 +130,7 @@ export function MembersRoom() {
                     { bare: true, figures: 4 },
                   )}
                 </td>
-                <td className="w-full max-w-0 min-w-24">
+                <td className="w-full max-w-0 min-w-16">
                   {member.governing ? (
                     <span className="block truncate" title={member.governing.name}>
                       {member.governing.name}
@@ -142,7 +142,9 @@ export function MembersRoom() {
                   )}
                 </td>
                 <td className="align-middle!">
-                  <UtilisationBar value={member.governing?.utilisation ?? null} state={member.verdict} />
+                  <div className={sheet ? 'w-12' : 'w-20'}>
+                    <UtilisationBar value={member.governing?.utilisation ?? null} state={member.verdict} />
+                  </div>
                 </td>
                 <td className="num font-semibold">{member.governing?.utilisation?.toFixed(2) ?? '—'}</td>
                 <td>
