@@ -146,3 +146,42 @@ describe.each(cases)('%s: nothing jumps where a formula takes over from another'
     );
   });
 });
+
+describe('limits at which a shape is no longer covered', () => {
+  it('flange-induced buckling, EN 1993-1-5 8, by hand: 1000x300x6x20 in S355, 960 / 6 = 160 of 0.55 * 210000 / 355 * root(5760 / 6000) = 318.8', () => {
+    const checks = run(STANDARDS.european, welded(1000, 300, 6, 20), 'S355', { major: even(1e6) }, 2000);
+    const check = checks.find(({ name }) => name === 'Flange-induced buckling')!;
+    // flanges of more than 16 mm: 345 MPa
+    expect(check.capacity!).toBeCloseTo(((0.55 * 210_000) / 345) * Math.sqrt(5760 / 6000), 6);
+    expect(check.demand!).toBeCloseTo(160, 9);
+  });
+  it('American webs beyond h/tw of 260 or ten times their flange, and tubes beyond 0.45 E/Fy, are unproven', () => {
+    const reason = (section: Section, actions: Partial<MemberActions>) =>
+      run(STANDARDS.american, section, 'A572-50', actions, 2000).find(({ verdict }) => verdict === 'unproven')?.reason;
+    expect(reason(welded(1400, 400, 5, 20), { major: even(1e6) })).toContain('260');
+    expect(reason(welded(1200, 80, 8, 10), { major: even(1e6) })).toContain('ten times');
+    expect(reason(welded(1200, 300, 8, 20), { major: even(1e6) })).toBeUndefined();
+    expect(reason(findSection('own tube 600x2'), { axial: 1000 })).toContain('0.45 E/Fy');
+    expect(reason(findSection('own tube 600x2'), { major: even(1e6) })).toContain('0.45 E/Fy');
+  });
+  it('a column that is drawn and bent counts both: N / Npl + 1.5 M / Mcz', () => {
+    const section = findSection('UC 203x203x46');
+    const [philosophy] = STANDARDS.european.philosophies;
+    const checks = STANDARDS.european.steelColumn(
+      {
+        section,
+        grade: steelGrade('S355'),
+        axial: -500e3,
+        basis: 'factored',
+        combination: 't',
+        lengthY: 3000,
+        lengthZ: 3000,
+        lengthT: 3000,
+        moments: { major: 0, minor: 10e6 },
+      },
+      philosophy!,
+    );
+    const { A, Wplz } = section.properties;
+    expect(checks.at(-1)!.demand!).toBeCloseTo(500e3 / (A * 355) + (1.5 * 10e6) / (Wplz * 355), 9);
+  });
+});

@@ -86,7 +86,7 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
   const flange = compactness(flangeElement, E, Fy, isRound, local);
   const webElement = webInFlexure(section);
   const web = webElement ? compactness(webElement, E, Fy, false, local) : 'compact';
-  const outside = outsideF(input, flange, web);
+  const outside = outsideF(input, flange, web, E, Fy);
   if (outside)
     return {
       available: null,
@@ -168,8 +168,14 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
 }
 
 /** What of chapter F is not written for a shape, in words. */
-function outsideF({ section }: SteelBeamInput, flange: Compactness, web: Compactness): string | null {
+function outsideF({ section }: SteelBeamInput, flange: Compactness, web: Compactness, E: number, Fy: number): string | null {
   const { shape } = section;
+  if (shape.outline === 'tube' && shape.d / shape.t >= (0.45 * E) / Fy) return 'the wall is beyond D/t of 0.45 E/Fy (F8)';
+  if (shape.outline === 'I' && web === 'slender') {
+    const hc = shape.h - 2 * (shape.tf + shape.r);
+    if (hc / shape.tw > 260) return 'the web is beyond h/tw of 260 without stiffeners (F13.2)';
+    if ((hc * shape.tw) / (shape.b * shape.tf) > 10) return 'the web is more than ten times its flange (F13.2)';
+  }
   if (shape.outline === 'box' && web === 'slender') return 'the webs are slender (F7.3(c))';
   if (shape.outline === 'box' && flange === 'slender' && web !== 'compact') return 'flanges and webs are both beyond compact (F7)';
   if (shape.outline === 'channel' && (flange !== 'compact' || web !== 'compact')) return 'the channel is not compact (F13)';

@@ -1,6 +1,6 @@
 import type { Section } from '../../../section';
 import type { SteelGrade } from '../../../material';
-import { compare, type Check, type Sheet } from '../../../sheet';
+import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import type { Philosophy } from '../../standard';
 import { availableStrength, COMPRESSION } from './available';
 import { isSlenderInCompression, partsInCompression, type CompressionPart } from './slenderness';
@@ -114,8 +114,8 @@ export interface CompressionInput {
 
 export interface Compression {
   readonly checks: readonly Check[];
-  /** The least available strength, N. */
-  readonly available: number;
+  /** The least available strength, N; null when it is not proved. */
+  readonly available: number | null;
 }
 
 /** Compression with its buckling, AISC 360-16 E3, E4, E5 (concentric), E7. Lengths: effective, mm. */
@@ -126,6 +126,19 @@ export function compression(input: CompressionInput, philosophy: Philosophy, she
   const { shape } = section;
   sheet?.given('P_r', axial, 'force', `required compressive strength, ${combination}`);
   sheet?.given('A_g', A, 'area', 'gross area', section.designation);
+  if (shape.outline === 'tube' && shape.d / shape.t >= (0.45 * E) / Fy)
+    return {
+      available: null,
+      checks: [
+        unproven(
+          'Flexural buckling',
+          'AISC 360-16 E7.2',
+          'instability',
+          'the wall is beyond D/t of 0.45 E/Fy, which is not covered',
+          sheet,
+        ),
+      ],
+    };
   const local = sheet?.scope('Local slenderness');
   const slender = partsInCompression(section).filter((part) => isSlenderInCompression(part, E, Fy, shape.outline === 'tube', local));
   const checks: Check[] = [];

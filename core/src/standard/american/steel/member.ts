@@ -157,8 +157,8 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
   const kinds = Number(axial !== 0) + Number(major.peak !== 0) + Number(minor.peak !== 0);
   if (kinds >= 2) {
     const scope = sheet?.scope('Bending and axial force');
-    if ((major.peak !== 0 && Mcx === null) || (minor.peak !== 0 && Mcy === null))
-      checks.push(unproven('Bending and axial force', 'AISC 360-16 H1', 'instability', 'bending alone is not proved', scope));
+    if ((axial !== 0 && Pc === null) || (major.peak !== 0 && Mcx === null) || (minor.peak !== 0 && Mcy === null))
+      checks.push(unproven('Bending and axial force', 'AISC 360-16 H1', 'instability', 'one of the parts is not proved alone', scope));
     else
       checks.push(
         combined(

@@ -118,6 +118,9 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
       unproven('Shear', 'EN 1993-1-5 5', 'instability', 'the walls are slender: shear buckling of hollow shapes is not written yet', shear),
     );
 
+  if (section.product === 'welded' && shape.outline === 'I')
+    checks.push(flangeInducedBuckling(input, fy, sectionClass, sheet?.scope('Flange-induced buckling')));
+
   const worst = lateralTorsional(actions.segments, input, W, fy);
   if (worst) checks.push(lateralTorsionalCheck(worst, input, W, fy, sheet?.scope('Lateral-torsional buckling')));
   return checks;
@@ -226,6 +229,43 @@ function bendingBesideShearBuckling(
       demandSymbol: 'R',
       capacity: 1,
       capacitySymbol: 'R_max',
+      combination: actions.combination,
+    },
+    sheet,
+  );
+}
+
+/** The web of a welded I keeps its flange from buckling into it, EN 1993-1-5 8: a limit on its slenderness. */
+function flangeInducedBuckling({ section, grade, actions }: SteelBeamInput, fy: number, sectionClass: SectionClass, sheet?: Sheet): Check {
+  const { h, b, tw, tf } = section.shape as IShape;
+  const hw = h - 2 * tf;
+  const k = sectionClass <= 2 ? 0.4 : 0.55;
+  const ratio = hw / tw;
+  const limit = ((k * grade.E) / fy) * Math.sqrt((hw * tw) / (b * tf));
+  if (sheet) {
+    sheet.given('E', grade.E, 'stress', "Young's modulus", 'EN 1993-1-1 3.2.6');
+    sheet.given('k', k, 'ratio', sectionClass <= 2 ? 'the plastic moment is used' : 'the elastic moment is used', 'EN 1993-1-5 8(1)');
+    sheet.step('h_w', 'h - 2 * t_f', { h, t_f: tf }, hw, 'sectionLength', 'EN 1993-1-5 8(1)');
+    sheet.step('s_w', 'h_w / t_w', { h_w: hw, t_w: tw }, ratio, 'ratio', 'EN 1993-1-5 8(1)', 'slenderness of the web');
+    sheet.step(
+      's_max',
+      'k * E / f_y * sqrt(h_w * t_w / (b * t_f))',
+      { k, E: grade.E, f_y: fy, h_w: hw, t_w: tw, b, t_f: tf },
+      limit,
+      'ratio',
+      'EN 1993-1-5 (8.1)',
+    );
+  }
+  return compare(
+    {
+      name: 'Flange-induced buckling',
+      clause: 'EN 1993-1-5 8',
+      mode: 'instability',
+      kind: 'ratio',
+      demand: ratio,
+      demandSymbol: 's_w',
+      capacity: limit,
+      capacitySymbol: 's_max',
       combination: actions.combination,
     },
     sheet,

@@ -149,9 +149,9 @@ export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, she
   const fy = sectionYield(section, grade, sheet);
   if (axial < 0) {
     const checks = tensionChecks(section, grade, fy, -axial, null, combination, sheet?.scope('Tension'));
-    return input.moments ? [...checks, ...nominalMoments({ ...input, fy, axial: 0, Nb: null }, sheet)] : checks;
+    return input.moments ? [...checks, ...nominalMoments({ ...input, fy, axial: 0, Nb: null, tension: -axial }, sheet)] : checks;
   }
   const pressed = compression({ ...input, fy }, sheet);
   if (!input.moments) return [...pressed.checks];
-  return [...pressed.checks, ...nominalMoments({ ...input, fy, Nb: pressed.resistances?.least ?? null }, sheet)];
+  return [...pressed.checks, ...nominalMoments({ ...input, fy, Nb: pressed.resistances?.least ?? null, tension: 0 }, sheet)];
 }

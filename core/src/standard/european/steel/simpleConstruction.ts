@@ -9,6 +9,8 @@ interface NominalInput extends SteelColumnInput {
   readonly fy: number;
   /** The least buckling resistance in compression, N; null when it is not proved, or when the column is in tension. */
   readonly Nb: number | null;
+  /** Tension, N, as a magnitude; 0 in compression. */
+  readonly tension: number;
 }
 
 const CLAUSE = 'EN 1993-1-1 6.3.3; UK simple construction (SN048)';
@@ -49,7 +51,9 @@ export function nominalMoments(input: NominalInput, sheet?: Sheet): Check[] {
   const compressed = axial > 0 && Nb !== null ? axial / Nb : 0;
   const bent = Math.abs(major) / Mb;
   const across = Mz === null ? 0 : (1.5 * Math.abs(minor)) / Mz;
-  const sum = compressed + bent + across;
+  const Npl = section.properties.A * fy;
+  const drawn = input.tension / Npl;
+  const sum = compressed + drawn + bent + across;
   const terms: string[] = [];
   const inputs: Record<string, number> = {};
   if (inner) {
@@ -58,6 +62,12 @@ export function nominalMoments(input: NominalInput, sheet?: Sheet): Check[] {
       inner.given('N_bmin', Nb!, 'force', 'least buckling resistance, from above');
       terms.push('N_c / N_bmin');
       Object.assign(inputs, { N_c: axial, N_bmin: Nb! });
+    }
+    if (drawn > 0) {
+      inner.given('N_t', input.tension, 'force', `design tension, ${combination}`);
+      inner.given('N_plRd', Npl, 'force', 'yielding of the gross section, from above');
+      terms.push('N_t / N_plRd');
+      Object.assign(inputs, { N_t: input.tension, N_plRd: Npl });
     }
     if (major !== 0) {
       inner.given('M_y', Math.abs(major), 'moment', 'nominal moment, major axis');
