@@ -128,6 +128,14 @@ describe('the bench', () => {
     await browser.waitForText('[aria-label="Section own T 150x200x8x12"]', 'Centroid below the top');
   });
 
+  it('an address that names what is not there stands on what is', async () => {
+    await browser.go(`${app.url}/bench/member?input=${encodeURIComponent('{"section":"UB 1x1","axial":"much","grade":"S275"}')}`);
+    const text = await browser.waitForText('[aria-label="Sheet"]', 'UC 203x203x60');
+    expect(text).toContain('S275');
+    await browser.go(`${app.url}/bench/beam?input=nonsense`);
+    await browser.waitForText('[aria-label="Sheet"]', 'UB 406x178x54');
+  });
+
   it('sets every formula, and complains of nothing but what was refused', async () => {
     expect(await browser.pageText('body')).not.toContain('Undefined control sequence');
     expect(await browser.complaints()).toEqual([]);

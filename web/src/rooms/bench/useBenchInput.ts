@@ -1,21 +1,44 @@
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
+import { findSection } from '@plinth/core';
+
+const isKnown = (designation: unknown): boolean => {
+  try {
+    return Boolean(findSection(String(designation)));
+  } catch {
+    return false;
+  }
+};
+
+/** What an address holds, as far as it can stand on the bench: of the kind that is wanted there, and sections that are known. */
+function readInput<T extends object>(initial: T, text: string | null): T {
+  if (!text) return initial;
+  try {
+    const read = JSON.parse(text) as Record<string, unknown>;
+    const input = { ...initial } as Record<string, unknown>;
+    for (const [name, begun] of Object.entries(initial)) {
+      const value = read[name];
+      const isSame =
+        begun === null
+          ? value === null || typeof value === 'number'
+          : typeof value === typeof begun && Array.isArray(value) === Array.isArray(begun);
+      if (!isSame || ((name === 'section' || name === 'chosen') && !isKnown(value))) continue;
+      input[name] = value;
+    }
+    return input as T;
+  } catch {
+    return initial;
+  }
+}
 
 /**
  * What stands on a bench lives in the address, one entry of the browser's history for each change: a calculation can be linked to, and the
  * browser's own back undoes.
  */
-export function useBenchInput<T>(initial: T): [T, (change: Partial<T>) => void] {
+export function useBenchInput<T extends object>(initial: T): [T, (change: Partial<T>) => void] {
   const [params, setParams] = useSearchParams();
   const text = params.get('input');
-  const input = useMemo(() => {
-    if (!text) return initial;
-    try {
-      return { ...initial, ...(JSON.parse(text) as Partial<T>) };
-    } catch {
-      return initial;
-    }
-  }, [text, initial]);
+  const input = useMemo(() => readInput(initial, text), [text, initial]);
   const change = (part: Partial<T>) =>
     setParams((before) => {
       const next = new URLSearchParams(before);
