@@ -81,29 +81,12 @@ export class Browser {
   }
 
   async click(css: string): Promise<void> {
-    await this.press(await this.see(css));
-  }
-
-  /** Clicks what stands still: while a page settles (its letters arrive, a table finds its height) a click may fall beside its mark. */
-  private async press(element: WebElement): Promise<void> {
-    await this.driver.executeAsyncScript(
-      `const [element, done] = arguments;
-       let last = '';
-       const look = () => {
-         const { x, y, width, height } = element.getBoundingClientRect();
-         const now = [x, y, width, height].join();
-         if (now === last) return done();
-         last = now;
-         requestAnimationFrame(look);
-       };
-       document.fonts.ready.then(() => requestAnimationFrame(look));`,
-      element,
-    );
-    await element.click();
+    await (await this.see(css)).click();
   }
 
   async clickText(text: string, within = 'button'): Promise<void> {
-    await this.press(await this.text(text, within));
+    const element = await this.text(text, within);
+    await element.click();
   }
 
   /** The field with a label, by what a screen reader says of it. */
