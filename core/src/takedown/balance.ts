@@ -25,30 +25,61 @@ export function resultantOf(place: Place, shape: ArrivalShape): Resultant {
   };
 }
 
+/** The same on a line whose direction is at hand. */
+export function resultantOn(line: { readonly from: PlanPoint; readonly dx: number; readonly dy: number }, shape: ArrivalShape): Resultant {
+  const force = shapeForce(shape);
+  const moment = shapeMoment(shape);
+  return { force, x: force * line.from.x + moment * line.dx, y: force * line.from.y + moment * line.dy };
+}
+
 export function resultantAt(point: PlanPoint, force = 1): Resultant {
   return { force, x: force * point.x, y: force * point.y };
 }
 
-/** Columns of the balance, three numbers each: force, force times x, force times y. */
-const COLUMNS = { applied: 0, delivered: 3, lost: 6, offsets: 9 } as const;
+const COLUMNS = { applied: 0, delivered: 1, lost: 2, offsets: 3 } as const;
 type Column = keyof typeof COLUMNS;
 
-/** Keeps, per case, what is applied, delivered, lost and shifted, in force and in moment about both plan axes. */
+/**
+ * What one member or panel adds to the balance: per case, what is applied, delivered, lost and shifted, in force and in moment about both
+ * plan axes. There are tens of thousands of books with a few entries each: they are kept as flat lists.
+ */
 export class BalanceBook {
-  private readonly ids: string[] = [];
-  /** Twelve numbers for each case, in one plain array: there are tens of thousands of books. */
-  private readonly values: number[] = [];
+  readonly ids: string[] = [];
+  readonly columns: number[] = [];
+  /** Three numbers for each entry: force, force times x, force times y. */
+  readonly values: number[] = [];
 
   add(column: Column, byCase: ByCase, { force, x, y }: Resultant): void {
     if (force === 0 && x === 0 && y === 0) return;
+    const into = COLUMNS[column];
     for (const id in byCase) {
-      const at = this.placeOf(id) + COLUMNS[column];
+      const at = this.placeOf(id, into);
       const value = byCase[id]!;
       this.values[at]! += value * force;
       this.values[at + 1]! += value * x;
       this.values[at + 2]! += value * y;
     }
   }
+
+  private placeOf(id: string, column: number): number {
+    const { ids, columns, values } = this;
+    for (let i = 0; i < ids.length; i += 1) if (columns[i] === column && ids[i] === id) return i * 3;
+    ids.push(id);
+    columns.push(column);
+    values.push(0, 0, 0);
+    return values.length - 3;
+  }
+
+  /** Load changes its line of action from one resultant to another of equal force. */
+  shift(byCase: ByCase, from: Resultant, to: Resultant): void {
+    this.add('offsets', byCase, { force: from.force - to.force, x: from.x - to.x, y: from.y - to.y });
+  }
+}
+
+/** Sums of books: for each case twelve numbers, three of each column. */
+export class BalanceSum {
+  private readonly ids: string[] = [];
+  private readonly values: number[] = [];
 
   private placeOf(id: string): number {
     const known = this.ids.indexOf(id);
@@ -58,16 +89,17 @@ export class BalanceBook {
     return this.values.length - 12;
   }
 
-  /** Load changes its line of action from one resultant to another of equal force. */
-  shift(byCase: ByCase, from: Resultant, to: Resultant): void {
-    this.add('offsets', byCase, { force: from.force - to.force, x: from.x - to.x, y: from.y - to.y });
+  take({ ids, columns, values }: BalanceBook): void {
+    for (let n = 0; n < ids.length; n += 1) {
+      const at = this.placeOf(ids[n]!) + columns[n]! * 3;
+      for (let i = 0; i < 3; i += 1) this.values[at + i]! += values[n * 3 + i]!;
+    }
   }
 
-  /** Adds another book to this one. */
-  addBook(other: BalanceBook): void {
-    for (let n = 0; n < other.ids.length; n += 1) {
-      const at = this.placeOf(other.ids[n]!);
-      for (let i = 0; i < 12; i += 1) this.values[at + i]! += other.values[n * 12 + i]!;
+  takeSum({ ids, values }: BalanceSum): void {
+    for (let n = 0; n < ids.length; n += 1) {
+      const at = this.placeOf(ids[n]!);
+      for (let i = 0; i < 12; i += 1) this.values[at + i]! += values[n * 12 + i]!;
     }
   }
 
@@ -77,7 +109,7 @@ export class BalanceBook {
       .map((id, n) => {
         const book = this.values.slice(n * 12, n * 12 + 12);
         const of = (column: Column) => {
-          const at = COLUMNS[column];
+          const at = COLUMNS[column] * 3;
           return line(book[at]!, book[at + 1]!, book[at + 2]!);
         };
         const gap = (i: number) => book[i]! - book[3 + i]! - book[6 + i]! - book[9 + i]!;

@@ -1,48 +1,44 @@
 import type { Building, ExtraLoad, Named } from '../building';
 import type { Combination, LoadCase } from '../load';
-import { doubtEnd } from './doubts';
 import type { Arrival, LooseEnd, MemberLedger, Takedown } from './ledger';
 import { horizontalOf } from './horizontal';
+import { LevelStore, type LevelState } from './levels';
 import { liftedSupports } from './lifting';
 import { LooseEnds } from './looseEnd';
-import { elevationOf, updateNodes, type Node } from './node';
+import { elevationOf, readNodes, type Node } from './node';
 import { calculate } from './outcome';
 import type { PanelSharing } from './panel/share';
-import { sharePanels, weighPanel, type PanelLanding, type PanelResult, type SharedPanel } from './panels';
+import { weighPanel, type PanelLanding } from './panels';
 import { Plumb } from './plumb';
-import { primaryLoads, type Primary } from './primary';
-import { Route, type Stop } from './route';
+import { primaryLoads } from './primary';
+import { Route } from './route';
 import { areaLoadsOf, sameAreas, sameBearing, sameLists, sameLoads, sameMaps, type Bearers } from './same';
-import { BookShelf } from './shelf';
-import { findSupports } from './support/find';
-import type { FoundSupports } from './support/found';
-import { LevelSorter, type LevelPlan } from './support/levelPlan';
+import { BookShelf, type BookEntry } from './shelf';
+import { Slot } from './slot';
 
 /** Combinations in which lifting of supports is judged; they come from the family. */
 export type LiftingRules = (cases: readonly LoadCase[]) => Combination[];
 
-/** A level as it was last, with what was found on it. */
-interface LevelState {
-  readonly plan: LevelPlan;
-  readonly reach: number;
-  readonly supports: FoundSupports;
-  readonly shared: ReadonlyMap<string, SharedPanel>;
-  /** What its panels put on each member. */
-  landings: ReadonlyMap<string, readonly PanelLanding[]>;
-}
-
-/** A member as it was last calculated, with what it had from elsewhere. */
-interface MemberState {
-  readonly node: Node;
-  readonly loads: readonly Named<ExtraLoad>[];
-  readonly panels: readonly PanelLanding[];
-  readonly primary: Primary;
-  /** What it hands to each member, in order. */
-  readonly handedTo: ReadonlyMap<string, readonly Arrival[]>;
-  readonly ledger: MemberLedger;
-}
-
 const NONE: readonly never[] = [];
+
+/** All that the engine knows of a building whose levels stay where they are. */
+class Memory {
+  readonly levels = new LevelStore();
+  readonly slots = new Map<string, Slot>();
+  readonly route = new Route<Slot>();
+  readonly shelf = new BookShelf();
+  readonly plumb = new Plumb();
+  readonly panelEntries = new Map<string, BookEntry>();
+  readonly sharings = new Map<string, PanelSharing>();
+  readonly ledgers = new Map<string, MemberLedger>();
+  readonly bearers = new Map<string, Bearers>();
+  loads: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
+  areas: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
+  buildUps: ReadonlyMap<string, unknown> = new Map();
+  last: Building | null = null;
+  /** The names of the order of calculation, made anew when that changes. */
+  order: { readonly of: readonly Slot[]; readonly ids: readonly string[] } | null = null;
+}
 
 /**
  * Takes every load of a building down to the ground, each case for itself and unfactored. Variable load travels unreduced,
@@ -53,29 +49,12 @@ const NONE: readonly never[] = [];
  * they hand to). Items are compared by identity of their bodies. What it gives is alive: it holds until the next run.
  */
 export class TakedownEngine {
-  private levels = new Map<string, LevelState>();
-  private panels = new Map<string, PanelResult & { readonly buildUp: unknown }>();
-  private sharings = new Map<string, PanelSharing>();
-  private members = new Map<string, MemberState>();
-  private ledgers = new Map<string, MemberLedger>();
-  private nodes = new Map<string, Node>();
-  private bearers = new Map<string, Bearers>();
-  private loads: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
-  private areas: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
+  private memory = new Memory();
   private levelBodies: readonly Building['levels'][number]['body'][] = [];
   private reach = 0;
-  private buildUps: ReadonlyMap<string, unknown> = new Map();
-  private route = new Route();
-  private routed = false;
-  private last: Building | null = null;
-  private sorter = new LevelSorter();
-  private plumb = new Plumb();
-  private shelf = new BookShelf();
-  /** Loose ends of members, and of those that lift, where there are any. */
-  private ends = new Map<string, readonly LooseEnd[]>();
-  private lifting = new Map<string, readonly LooseEnd[]>();
   private rules: { readonly cases: string; readonly combinations: readonly Combination[] } = { cases: '', combinations: [] };
-  private readonly stale = new Set<string>();
+  /** Those that became stale since the last run. */
+  private stale: Slot[] = [];
   /** How many members the last run calculated: what an edit really touched. */
   calculated = 0;
 
@@ -83,19 +62,19 @@ export class TakedownEngine {
 
   run(building: Building): Takedown {
     this.forgetIfAllMoved(building);
+    const members = this.readMembers(building);
     const touched = this.readLevels(building);
     this.weighPanels(building, touched);
-    this.readNodes(building);
     const loadEnds = this.placeLoads(building);
-    const { order, inLoop } = this.route;
+    this.findRoute(building, members);
     const fresh: string[] = [];
-    for (const id of order) {
-      if (!this.stale.has(id)) continue;
-      this.calculate(building, id, inLoop.has(id));
-      fresh.push(id);
+    for (const slot of this.memory.route.order) {
+      if (!slot.stale) continue;
+      this.calculate(building, slot);
+      fresh.push(slot.id);
     }
     this.calculated = fresh.length;
-    this.stale.clear();
+    this.stale = [];
     return this.summary(building, loadEnds, fresh);
   }
 
@@ -106,191 +85,161 @@ export class TakedownEngine {
     const sameReach = this.reach === brief.reach;
     this.reach = brief.reach;
     if (sameReach && levels.length === last.length && levels.every(({ body }, i) => body === last[i])) return;
-    this.levels = new Map();
-    this.panels = new Map();
-    this.sharings = new Map();
-    this.members = new Map();
-    this.ledgers = new Map();
-    this.nodes = new Map();
-    this.bearers = new Map();
-    this.loads = new Map();
-    this.areas = new Map();
-    this.route = new Route();
-    this.routed = false;
-    this.last = null;
-    this.sorter = new LevelSorter();
-    this.plumb = new Plumb();
-    this.shelf = new BookShelf();
-    this.ends = new Map();
-    this.lifting = new Map();
+    this.memory = new Memory();
+    this.stale = [];
+  }
+
+  private makeStale(slot: Slot | undefined): void {
+    if (!slot || slot.stale) return;
+    slot.stale = true;
+    this.stale.push(slot);
+  }
+
+  /** Members as they are now; a changed one is stale, and so are those that hand something to it. @returns what tells on the route */
+  private readMembers(building: Building): { moved: Set<Slot>; gone: Slot[] } {
+    const { slots, shelf, last, ledgers } = this.memory;
+    const moved = new Set<Slot>();
+    const gone: Slot[] = [];
+    readNodes(
+      slots,
+      building,
+      last,
+      (node) => {
+        const { id } = node;
+        let slot = slots.get(id);
+        if (!slot) {
+          slots.set(id, (slot = new Slot(node, shelf.place(id))));
+          this.stale.push(slot);
+          moved.add(slot);
+          return;
+        }
+        const old = slot.node;
+        slot.node = node;
+        this.makeStale(slot);
+        for (const giver of slot.givers) this.makeStale(giver);
+        if (old.mark !== node.mark || old.kind !== node.kind || elevationOf(building, old) !== elevationOf(building, node)) moved.add(slot);
+      },
+      (id) => gone.push(slots.get(id)!),
+    );
+    for (const slot of gone) {
+      slots.delete(slot.id);
+      ledgers.delete(slot.id);
+      slot.entry.remove();
+    }
+    for (const slot of gone) {
+      for (const giver of slot.givers) this.makeStale(giver);
+      this.loosen(slot);
+    }
+    this.memory.last = building;
+    return { moved, gone };
   }
 
   /** Finds supports and shares panels again on the levels whose items changed. @returns those levels */
-  private readLevels(building: Building): LevelState[] {
-    const { reach } = this;
-    const next = new Map<string, LevelState>();
-    const touched: { readonly state: LevelState; readonly old: LevelState | undefined }[] = [];
-    for (const plan of this.sorter.sort(building)) {
-      const old = this.levels.get(plan.id);
-      if (old?.plan === plan) {
-        next.set(plan.id, old);
-        continue;
-      }
-      const shared = sharePanels(plan, reach, old?.shared);
-      const state: LevelState = { plan, reach, supports: findSupports(plan, reach), shared, landings: old?.landings ?? new Map() };
-      next.set(plan.id, state);
-      touched.push({ state, old });
+  private readLevels(building: Building): readonly LevelState[] {
+    const { levels, panelEntries, sharings } = this.memory;
+    const { touched, bearing, without, panelsGone } = levels.read(building, this.reach);
+    for (const id of panelsGone) {
+      panelEntries.get(id)?.remove();
+      panelEntries.delete(id);
+      sharings.delete(id);
     }
-    this.levels = next;
-    if (touched.length > 0) this.mergeBearers(touched);
-    for (const { state, old } of touched)
-      for (const { id } of old?.plan.panels ?? NONE)
-        if (!state.shared.has(id)) {
-          this.panels.delete(id);
-          this.sharings.delete(id);
-          this.shelf.remove(`panel ${id}`);
-        }
-    return touched.map(({ state }) => state);
+    this.mergeBearers(bearing, without);
+    return touched;
   }
 
   /** Brings the bearers up to levels that were touched; a list that says the same stays the very same, another makes its member stale. */
-  private mergeBearers(touched: readonly { readonly state: LevelState; readonly old: LevelState | undefined }[]): void {
-    const now = new Map<string, Bearers>();
-    for (const { state } of touched) {
-      for (const [id, list] of state.supports.beams) now.set(id, list);
-      for (const [id, bearer] of state.supports.posts) now.set(id, [bearer]);
-      for (const [id, list] of state.supports.walls) now.set(id, list);
-    }
-    for (const { old } of touched) if (old) for (const id of bearingIds(old.supports)) if (!now.has(id)) this.bearers.delete(id);
-    for (const [id, list] of now) {
-      const known = this.bearers.get(id);
+  private mergeBearers(bearing: ReadonlyMap<string, Bearers>, without: readonly string[]): void {
+    const { bearers, slots } = this.memory;
+    for (const id of without) bearers.delete(id);
+    for (const [id, list] of bearing) {
+      const known = bearers.get(id);
       if (known && sameBearing(known, list)) continue;
-      this.bearers.set(id, list);
-      this.stale.add(id);
+      bearers.set(id, list);
+      this.makeStale(slots.get(id));
     }
   }
 
   /** Weighs panels of the levels that were touched, or of all when a build-up changed; members on which that tells become stale. */
   private weighPanels(building: Building, touched: readonly LevelState[]): void {
-    const moved = !sameMaps(building.buildUps, this.buildUps);
-    this.buildUps = building.buildUps;
+    const { memory } = this;
+    const moved = !sameMaps(building.buildUps, memory.buildUps);
+    memory.buildUps = building.buildUps;
     const areas = areaLoadsOf(building);
-    const changed = !sameAreas(areas, this.areas);
-    this.areas = areas;
-    for (const level of moved || changed ? this.levels.values() : touched) {
+    const changed = !sameAreas(areas, memory.areas);
+    memory.areas = areas;
+    for (const level of moved || changed ? memory.levels.all() : touched) {
       let weighedAny = touched.includes(level);
-      for (const { id, body } of level.plan.panels) {
-        const panel = level.shared.get(id)!;
-        const buildUp = building.buildUps.get(body.buildUp);
-        const old = this.panels.get(id);
-        const on = areas.get(id) ?? NONE;
-        if (old && old.sharing === panel.sharing && old.buildUp === buildUp && old.body === body && sameLoads(old.areas, on)) continue;
-        const weighed = { ...weighPanel(building, id, panel, on, this.reach), buildUp };
-        this.panels.set(id, weighed);
-        this.sharings.set(id, weighed.sharing);
-        this.shelf.set(`panel ${id}`, weighed.book);
+      for (const panel of level.panels.values()) {
+        const { id, body, weight } = panel;
+        const on = areas.size === 0 ? NONE : (areas.get(id) ?? NONE);
+        if (weight && weight.buildUp === building.buildUps.get(body.buildUp) && sameLoads(weight.areas, on)) continue;
+        panel.weight = weighPanel(building, panel, on, this.reach);
+        memory.sharings.set(id, panel.sharing);
+        let entry = memory.panelEntries.get(id);
+        if (!entry) memory.panelEntries.set(id, (entry = memory.shelf.place(`panel ${id}`)));
+        entry.set(panel.weight.book);
         weighedAny = true;
       }
-      if (weighedAny) this.layPanels(level);
+      if (weighedAny) for (const id of level.layPanels()) this.makeStale(memory.slots.get(id));
     }
-    if (moved) for (const [id, { node }] of this.members) if (node.kind === 'beam' && node.body.strips.length > 0) this.stale.add(id);
+    if (moved)
+      for (const slot of memory.slots.values()) if (slot.node.kind === 'beam' && slot.node.body.strips.length > 0) this.makeStale(slot);
   }
 
-  private layPanels(level: LevelState): void {
-    const now = new Map<string, PanelLanding[]>();
-    for (const { id } of level.plan.panels)
-      for (const [member, list] of this.panels.get(id)!.landings) {
-        const known = now.get(member);
-        if (known) known.push(...list);
-        else now.set(member, [...list]);
-      }
-    for (const [member, list] of now) if (!sameLists(level.landings.get(member) ?? NONE, list)) this.stale.add(member);
-    for (const member of level.landings.keys()) if (!now.has(member)) this.stale.add(member);
-    level.landings = now;
-  }
-
-  /** Members as they are now; a changed one is stale, and so are those that hand something to it. */
-  private readNodes(building: Building): void {
-    const { route, stale } = this;
-    const { changed, gone } = updateNodes(this.nodes, building, this.last);
-    this.last = building;
-    const moved = new Set<string>();
-    for (const [id, old] of changed) {
-      const { mark, kind } = this.nodes.get(id)!;
-      stale.add(id);
-      for (const giver of route.givers.get(id) ?? NONE) stale.add(giver);
-      if (!old || old.mark !== mark || old.kind !== kind || elevationOf(building, old) !== elevationOf(building, this.nodes.get(id)!))
-        moved.add(id);
-    }
-    for (const id of gone) {
-      for (const giver of route.givers.get(id) ?? NONE) stale.add(giver);
-      this.forget(id);
-      stale.delete(id);
-    }
-    const stopOf = (id: string) => {
-      const node = this.nodes.get(id)!;
-      return { mark: node.mark, elevation: elevationOf(building, node), targets: this.targetsOf(id) };
-    };
-    for (const id of stale) if (this.nodes.has(id) && !sameLists(route.graph.get(id) ?? NONE, this.targetsOf(id))) moved.add(id);
-    if (this.routed && moved.size === 0 && gone.length === 0) return;
-    // those that were handed something before are calculated again
-    for (const id of moved) this.loosen(id);
-    const touched = this.routed && moved.size < 500 ? route.update(moved, gone, stopOf) : null;
-    if (touched) {
-      for (const id of touched) if (this.nodes.has(id)) stale.add(id);
+  /** Who hands to whom now, and the order that follows; members that hand on otherwise, or get otherwise, become stale. */
+  private findRoute(building: Building, { moved, gone }: { moved: Set<Slot>; gone: readonly Slot[] }): void {
+    const { route, slots } = this.memory;
+    const ask = (slot: Slot) => ({ mark: slot.node.mark, elevation: elevationOf(building, slot.node), targets: this.targetsOf(slot) });
+    if (this.memory.order === null) {
+      route.rebuild(slots.values(), ask);
       return;
     }
-    this.rebuildRoute(stopOf);
+    for (const slot of this.stale) if (slots.has(slot.id) && !sameLists(slot.targets, this.targetsOf(slot))) moved.add(slot);
+    if (moved.size === 0 && gone.length === 0) return;
+    // those that were handed something before are calculated again
+    for (const slot of moved) this.loosen(slot);
+    const touched = moved.size < 500 ? route.update(moved, gone, ask) : null;
+    if (touched) for (const slot of touched) this.makeStale(slot);
+    else this.rebuildRoute(ask);
   }
 
   /** The route from nothing, with all that then is another than before stale. */
-  private rebuildRoute(stopOf: (id: string) => Stop): void {
-    const last = this.route;
-    const route = new Route();
-    route.rebuild(this.nodes.keys(), stopOf);
-    if (this.routed) {
-      for (const [id, targets] of route.graph) if (!sameLists(last.graph.get(id) ?? NONE, targets)) this.loosen(id);
-      for (const id of [...route.inLoop, ...last.inLoop]) if (route.inLoop.has(id) !== last.inLoop.has(id)) this.loosen(id);
+  private rebuildRoute(ask: Parameters<Route<Slot>['rebuild']>[1]): void {
+    const { route, slots } = this.memory;
+    const before = [...slots.values()].map((slot) => ({ slot, targets: slot.targets, givers: slot.givers, inLoop: slot.inLoop }));
+    route.rebuild(slots.values(), ask);
+    for (const { slot, targets, givers, inLoop } of before) {
+      if (!sameLists(slot.targets, targets) || slot.inLoop !== inLoop) this.loosen(slot);
       // arrivals stand in the order of those that bring them: where that changed they are gathered again
-      for (const [target, list] of route.givers) if (!sameLists(last.givers.get(target) ?? NONE, list)) this.stale.add(target);
-    } else for (const id of route.graph.keys()) this.stale.add(id);
-    this.route = route;
-    this.routed = true;
+      if (!sameLists(slot.givers, givers)) this.makeStale(slot);
+    }
   }
 
   /** A member that hands on otherwise is calculated again, with those that it handed to. */
-  private loosen(id: string): void {
-    this.stale.add(id);
-    for (const to of this.members.get(id)?.handedTo.keys() ?? NONE) this.stale.add(to);
+  private loosen(slot: Slot): void {
+    this.makeStale(slot);
+    for (const { to } of slot.handed) this.makeStale(this.memory.slots.get(to));
   }
 
-  private *plans(): Generator<LevelPlan> {
-    for (const { plan } of this.levels.values()) yield plan;
-  }
-
-  private forget(id: string): void {
-    for (const to of this.members.get(id)?.handedTo.keys() ?? NONE) this.stale.add(to);
-    this.members.delete(id);
-    this.ledgers.delete(id);
-    this.shelf.remove(id);
-    this.ends.delete(id);
-    this.lifting.delete(id);
-  }
-
-  private targetsOf(id: string): string[] {
-    const targets: string[] = [];
-    for (const { by } of this.bearers.get(id) ?? NONE) if (by !== null && this.nodes.has(by) && !targets.includes(by)) targets.push(by);
+  private targetsOf({ id }: Slot): Slot[] {
+    const { bearers, slots } = this.memory;
+    const targets: Slot[] = [];
+    for (const { by } of bearers.get(id) ?? NONE) {
+      const target = by === null ? undefined : slots.get(by);
+      if (target && !targets.includes(target)) targets.push(target);
+    }
     return targets;
   }
 
   /** Extra loads by the member that they act on. @returns loose ends of those that act on nothing */
   private placeLoads(building: Building): LooseEnd[] {
+    const { slots, loads } = this.memory;
     const byMember = new Map<string, Named<ExtraLoad>[]>();
     const ends: LooseEnd[] = [];
     for (const load of building.loads) {
       const { id, body } = load;
       if (body.type === 'area' && building.panels.has(body.on)) continue;
-      if (body.type !== 'area' && this.nodes.has(body.on)) {
+      if (body.type !== 'area' && slots.has(body.on)) {
         const list = byMember.get(body.on);
         if (list) list.push(load);
         else byMember.set(body.on, [load]);
@@ -308,91 +257,85 @@ export class TakedownEngine {
       );
       ends.push(...own.list);
     }
-    for (const [id, list] of byMember) if (!sameLoads(this.loads.get(id) ?? NONE, list)) this.stale.add(id);
-    for (const id of this.loads.keys()) if (!byMember.has(id) && this.nodes.has(id)) this.stale.add(id);
-    this.loads = byMember;
+    for (const [id, list] of byMember) if (!sameLoads(loads.get(id) ?? NONE, list)) this.makeStale(slots.get(id));
+    for (const id of loads.keys()) if (!byMember.has(id)) this.makeStale(slots.get(id));
+    this.memory.loads = byMember;
     return ends;
   }
 
   /** What panels put on a member: on a beam those of its level, on a wall those of every level that it comes up to. */
   private landingsOn({ kind, id, body }: Node): readonly PanelLanding[] {
-    if (kind === 'beam') return this.levels.get(body.level)?.landings.get(id) ?? NONE;
+    const { levels } = this.memory;
+    if (kind === 'beam') return levels.get(body.level)?.landings.get(id) ?? NONE;
     if (kind !== 'wall') return NONE;
     const lists: PanelLanding[] = [];
-    for (const level of this.levels.values()) lists.push(...(level.landings.get(id) ?? NONE));
+    for (const level of levels.all()) lists.push(...(level.landings.get(id) ?? NONE));
     return lists;
   }
 
-  private calculate(building: Building, id: string, inLoop: boolean): void {
-    const node = this.nodes.get(id)!;
-    const { route } = this;
-    const old = this.members.get(id);
-    const loads = this.loads.get(id) ?? NONE;
+  private calculate(building: Building, slot: Slot): void {
+    const { memory, reach } = this;
+    const { id, node, inLoop } = slot;
+    const loads = memory.loads.get(id) ?? NONE;
     const panels = this.landingsOn(node);
     const keepsPrimary =
-      old !== undefined &&
-      old.node === node &&
-      sameLists(old.panels, panels) &&
-      sameLoads(old.loads, loads) &&
+      slot.primary?.node === node &&
+      sameLists(slot.panels, panels) &&
+      sameLoads(slot.loads, loads) &&
       !(node.kind === 'beam' && node.body.strips.length > 0);
-    const primary = keepsPrimary ? old.primary : primaryLoads(building, node, loads, panels);
-    const arrivals: Arrival[] = [...primary.arrivals];
-    for (const giver of route.givers.get(id) ?? NONE) {
-      // what a member of a ring would hand on is not there
-      const handed = route.inLoop.has(giver) ? undefined : this.members.get(giver)?.handedTo.get(id);
-      if (handed) for (const arrival of handed) arrivals.push(arrival);
-    }
-    const target = (to: string) => this.nodes.get(to);
-    const storey = storeyOf(building, node);
-    const outcome = calculate(node, arrivals, this.bearers.get(id) ?? NONE, { target, inLoop, reach: this.reach, storey });
-    const handedTo = new Map<string, Arrival[]>();
-    for (const { to, arrival } of outcome.handed) {
-      const list = handedTo.get(to);
-      if (list) list.push(arrival);
-      else handedTo.set(to, [arrival]);
-    }
-    if (old) for (const to of old.handedTo.keys()) this.stale.add(to);
-    for (const to of handedTo.keys()) this.stale.add(to);
+    if (!keepsPrimary) slot.primary = { node, found: primaryLoads(building, node, loads, panels) };
+    slot.loads = loads;
+    slot.panels = panels;
+    const { found } = slot.primary!;
+    const arrivals: Arrival[] = [];
+    for (const arrival of found.arrivals) arrivals.push(arrival);
+    // what a member of a ring would hand on is not there
+    for (const giver of slot.givers) if (!giver.inLoop) giver.handTo(id, arrivals);
+    const target = (to: string) => memory.slots.get(to)?.node;
+    const outcome = calculate(node, arrivals, memory.bearers.get(id) ?? NONE, { target, inLoop, reach, storey: storeyOf(building, node) });
+    if (!inLoop) for (const to of slot.targets) this.makeStale(to);
+    slot.handed = outcome.handed;
     // written out: spreading costs more than all the sums
-    const { kind, mark, leaves, sum, adverse } = outcome.ledger;
-    const transfer = kind === 'beam' && this.carries(arrivals);
-    const ledger: MemberLedger = { id, kind, mark, inLoop, arrivals: outcome.ledger.arrivals, leaves, sum, adverse, transfer };
-    this.members.set(id, { node, loads, panels, primary, handedTo, ledger });
-    this.ledgers.set(id, ledger);
-    outcome.book.addBook(primary.book);
-    this.shelf.set(id, outcome.book);
-    if (primary.looseEnds.length + outcome.looseEnds.length > 0) this.ends.set(id, [...primary.looseEnds, ...outcome.looseEnds]);
-    else this.ends.delete(id);
+    const { kind, mark } = node;
+    const { leaves, sum, adverse, book, looseEnds } = outcome;
+    slot.ledger = { id, kind, mark, inLoop, arrivals, leaves, sum, adverse, transfer: kind === 'beam' && this.carries(arrivals) };
+    memory.ledgers.set(id, slot.ledger);
+    slot.entry.set(book, found.book);
+    slot.ends = looseEnds.length === 0 ? found.looseEnds : [...found.looseEnds, ...looseEnds];
+    slot.stale = false;
   }
 
   /** A beam that carries another member is a transfer beam; a hanger beneath it does not make it one. */
   private carries(arrivals: readonly Arrival[]): boolean {
-    return arrivals.some(({ source }) => source.type === 'member' && this.nodes.get(source.member)?.kind !== 'hanger');
+    for (const { source } of arrivals)
+      if (source.type === 'member' && this.memory.slots.get(source.member)?.node.kind !== 'hanger') return true;
+    return false;
   }
 
   private summary(building: Building, loadEnds: readonly LooseEnd[], fresh: readonly string[]): Takedown {
-    const { order, loops } = this.route;
-    const { ledgers, sharings: panels, bearers } = this;
-    const balance = this.shelf.cases();
+    const { memory } = this;
+    const { route, levels, ledgers: members, sharings: panels, bearers } = memory;
+    const balance = memory.shelf.cases();
     const cases = balance.map((line) => line.loadCase);
     this.judgeLifting(building, cases, fresh);
     const looseEnds: LooseEnd[] = [...loadEnds];
-    const note = (ends: readonly LooseEnd[] | undefined) => {
-      if (ends) for (const end of ends) looseEnds.push(end);
+    const note = (ends: readonly LooseEnd[]) => {
+      for (const end of ends) looseEnds.push(end);
     };
-    for (const { supports } of this.levels.values()) note(supports.doubts.map(doubtEnd));
-    for (const panel of this.panels.values()) if (panel.looseEnds.length > 0) note(panel.looseEnds);
-    for (const loop of loops) looseEnds.push(this.loopEnd(loop));
-    for (const id of this.route.sorted(this.ends.keys())) note(this.ends.get(id));
-    for (const id of this.route.sorted(this.lifting.keys())) note(this.lifting.get(id));
+    for (const { doubts } of levels.all()) note(doubts);
+    for (const { panelEnds } of levels.all()) note(panelEnds);
+    for (const loop of route.loops) looseEnds.push(this.loopEnd(loop));
+    for (const { ends } of route.order) if (ends.length > 0) note(ends);
+    for (const { lifting } of route.order) if (lifting.length > 0) note(lifting);
+    if (memory.order?.of !== route.order) memory.order = { of: route.order, ids: route.order.map(({ id }) => id) };
     return {
       cases,
-      members: ledgers,
-      order,
+      members,
+      order: memory.order.ids,
       looseEnds,
       balance,
       horizontal: horizontalOf(building),
-      plumb: this.plumb.read(building, this.plans(), ledgers, fresh),
+      plumb: memory.plumb.read(building, levels.plans(), members, fresh),
       bearers,
       panels,
     };
@@ -400,19 +343,19 @@ export class TakedownEngine {
 
   /** Judges lifting of the members just calculated, or of all when there are other combinations. */
   private judgeLifting(building: Building, cases: readonly LoadCase[], fresh: readonly string[]): void {
+    const { slots, ledgers } = this.memory;
     const key = cases.map(({ id }) => id).join();
     const same = this.rules.cases === key;
     if (!same) this.rules = { cases: key, combinations: this.liftingRules(cases) };
-    for (const id of same ? fresh : this.ledgers.keys()) {
-      const ledger = this.ledgers.get(id)!;
-      const ends = CAN_LIFT.has(ledger.kind) ? liftedSupports(building, ledger, this.ledgers, this.rules.combinations) : NONE;
-      if (ends.length > 0) this.lifting.set(id, ends);
-      else this.lifting.delete(id);
+    for (const id of same ? fresh : slots.keys()) {
+      const slot = slots.get(id)!;
+      const { ledger } = slot;
+      slot.lifting = ledger && CAN_LIFT.has(ledger.kind) ? liftedSupports(building, ledger, ledgers, this.rules.combinations) : NONE;
     }
   }
 
   private loopEnd(loop: readonly string[]): LooseEnd {
-    const marks = loop.map((id) => this.nodes.get(id)!.mark);
+    const marks = loop.map((id) => this.memory.slots.get(id)!.node.mark);
     const own = new LooseEnds(loop[0]!);
     own.add(
       'loop',
@@ -431,10 +374,6 @@ export function takeDown(building: Building, lifting: LiftingRules): Takedown {
 }
 
 const CAN_LIFT: ReadonlySet<MemberLedger['kind']> = new Set(['beam', 'footing', 'stripFooting']);
-
-function bearingIds({ beams, posts, walls }: FoundSupports): string[] {
-  return [...beams.keys(), ...posts.keys(), ...walls.keys()];
-}
 
 function storeyOf(building: Building, { body }: Node): number {
   return 'base' in body ? Math.abs(building.elevation(body.top) - building.elevation(body.base)) : 0;

@@ -21,46 +21,45 @@ export type Node = {
 /** What a node of this kind is called in a sentence. */
 export type NodeKind = MemberLedger['kind'];
 
+/** Parts of a building that hold members, and what a member of each is. */
+const PARTS = [
+  ['beams', 'beam'],
+  ['columns', 'column'],
+  ['walls', 'wall'],
+  ['hangers', 'hanger'],
+  ['footings', 'footing'],
+  ['stripFootings', 'stripFooting'],
+] as const satisfies readonly (readonly [keyof Building, NodeKind])[];
+
 /**
- * Brings nodes up to the members of a building, in place; those whose body has not changed stay the very same.
- * @param before the building that they stand for now; null: none
- * @returns what changed: new and changed members with what they were before, and those that are gone
+ * Names what changed among the members of a building; those whose body has not changed are not named.
+ * @param held the node of each member as it is known
+ * @param before the building that they stand for; null: none
+ * @param onNode called with the node of each new or changed member
+ * @param onGone called with the name of each that is gone
  */
-export function updateNodes(
-  nodes: Map<string, Node>,
+export function readNodes(
+  held: ReadonlyMap<string, { readonly node: Node }>,
   building: Building,
   before: Building | null,
-): { changed: [id: string, before: Node | undefined][]; gone: string[] } {
-  const changed: [string, Node | undefined][] = [];
+  onNode: (node: Node) => void,
+  onGone: (id: string) => void,
+): void {
   let count = 0;
   let same = true;
-  const take = <K extends NodeKind>(kind: K, part: keyof Building, members: ReadonlyMap<string, Extract<Node, { kind: K }>['body']>) => {
+  for (const [part, kind] of PARTS) {
+    const members: ReadonlyMap<string, Node['body']> = building[part];
     count += members.size;
-    if (before && before[part] === members) return;
+    if (before && before[part] === members) continue;
     same = false;
     for (const [id, body] of members) {
-      const old = nodes.get(id);
-      if (old && old.body === body) continue;
+      if (held.get(id)?.node.body === body) continue;
       const length = 'from' in body ? planLength(body) : 0;
-      nodes.set(id, { id, kind, mark: body.mark, place: body, length, body } as unknown as Node);
-      changed.push([id, old]);
+      onNode({ id, kind, mark: body.mark, place: body, length, body } as unknown as Node);
     }
-  };
-  const { beams, columns, walls, hangers, footings, stripFootings } = building;
-  take('beam', 'beams', beams);
-  take('column', 'columns', columns);
-  take('wall', 'walls', walls);
-  take('hanger', 'hangers', hangers);
-  take('footing', 'footings', footings);
-  take('stripFooting', 'stripFootings', stripFootings);
-  if (same) return { changed, gone: [] };
-  const gone: string[] = [];
-  if (nodes.size !== count)
-    for (const id of nodes.keys())
-      if (!beams.has(id) && !columns.has(id) && !walls.has(id) && !hangers.has(id) && !footings.has(id) && !stripFootings.has(id))
-        gone.push(id);
-  for (const id of gone) nodes.delete(id);
-  return { changed, gone };
+  }
+  if (same || held.size === count) return;
+  for (const id of held.keys()) if (!PARTS.some(([part]) => building[part].has(id))) onGone(id);
 }
 
 /** Elevation at which a member is calculated: of a beam its level, of a post its top, of a hanger what it carries. */

@@ -1,11 +1,11 @@
-import { planLength, pointAlong, project, type PlanPoint } from '../building';
+import { planLength, pointAlong, project, type Beam, type PlanPoint } from '../building';
 import { PlinthError } from '../error';
 import { BalanceBook, resultantAt, resultantOf } from './balance';
 import { addInto, scaled, type Arrival, type ByCase, type Leave, type LooseEnd, type MemberLedger, type Source } from './ledger';
-import { shapeForce, type ArrivalShape } from './shape';
+import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
 import { LooseEnds, metres } from './looseEnd';
 import type { Node } from './node';
-import { unitReactions } from './reactions';
+import { leverOf, unitReactions } from './reactions';
 import { piecesOn, spansBetween } from './span';
 import { clipShape, mapShape } from './shape';
 import type { Bearer, WallBearer } from './support/found';
@@ -14,10 +14,15 @@ import { cut, footShapes } from './wall/foot';
 /** How far a member may stand from what it is said to rest on before that is a loose end, mm. */
 export const REACH = 300;
 
-/** What comes of calculating one member: its ledger, what others receive of it, its part of the balance. */
-export interface Outcome {
-  readonly ledger: Omit<MemberLedger, 'inLoop' | 'transfer'>;
-  readonly handed: readonly { readonly to: string; readonly arrival: Arrival }[];
+/** What one member receives of another. */
+export interface Handed {
+  readonly to: string;
+  readonly arrival: Arrival;
+}
+
+/** What comes of calculating one member: its part of the ledger, what others receive of it, its part of the balance. */
+export interface Outcome extends Pick<MemberLedger, 'leaves' | 'sum' | 'adverse'> {
+  readonly handed: readonly Handed[];
   readonly book: BalanceBook;
   readonly looseEnds: readonly LooseEnd[];
 }
@@ -40,13 +45,59 @@ interface Carried {
   readonly adverse: ByCase;
 }
 
-function sumOf(arrivals: readonly Arrival[]): Carried {
+function sumOf(arrivals: readonly Arrival[], shares: readonly number[]): Carried {
   const byCase: Record<string, number> = {};
-  for (const { shape, byCase: values } of arrivals) addInto(byCase, values, shapeForce(shape));
-  if (arrivals.every((arrival) => arrival.adverse === arrival.byCase)) return { byCase, adverse: byCase };
+  let allPress = true;
+  for (let i = 0; i < arrivals.length; i += 1) {
+    const arrival = arrivals[i]!;
+    addInto(byCase, arrival.byCase, shares[i]!);
+    if (arrival.adverse !== arrival.byCase) allPress = false;
+  }
+  if (allPress) return { byCase, adverse: byCase };
   const adverse: Record<string, number> = {};
-  for (const { shape, adverse: pressed } of arrivals) addInto(adverse, pressed, shapeForce(shape));
+  for (let i = 0; i < arrivals.length; i += 1) addInto(adverse, arrivals[i]!.adverse, shares[i]!);
   return { byCase, adverse };
+}
+
+/** Reactions by support instead of by arrival. */
+function byColumn(rows: readonly (readonly number[])[], columns: number): number[][] {
+  return Array.from({ length: columns }, (_, j) => rows.map((row) => row[j]!));
+}
+
+/** What reaches one support, of everything and of what presses alone. */
+function reactionOf(arrivals: readonly Arrival[], shares: readonly number[]): Carried {
+  const byCase: Record<string, number> = {};
+  let allPress = true;
+  for (let i = 0; i < arrivals.length; i += 1) {
+    const arrival = arrivals[i]!;
+    addInto(byCase, arrival.byCase, shares[i]!);
+    if (shares[i]! < 0 || arrival.adverse !== arrival.byCase) allPress = false;
+  }
+  if (allPress) return { byCase, adverse: byCase };
+  const adverse: Record<string, number> = {};
+  for (let i = 0; i < arrivals.length; i += 1) press(adverse, arrivals[i]!, shares[i]!);
+  return { byCase, adverse };
+}
+
+/** The same where each arrival comes in pieces, of which some press on the support and others lift it. */
+function reactionByParts(arrivals: readonly Arrival[], shares: readonly number[], parts: Parts, j: number): Carried {
+  const allPress = arrivals.every(
+    ({ adverse, byCase }, i) => adverse === byCase && shares[i]! >= 0 && parts[i]!.every((row) => row[j]! >= 0),
+  );
+  if (allPress) return reactionOf(arrivals, shares);
+  const byCase: Record<string, number> = {};
+  const adverse: Record<string, number> = {};
+  arrivals.forEach((arrival, i) => {
+    addInto(byCase, arrival.byCase, shares[i]!);
+    for (const row of parts[i]!) press(adverse, arrival, row[j]!);
+  });
+  return { byCase, adverse };
+}
+
+/** Adds what of an arrival presses on a support: where a load lifts the support, what relieves that load presses on it. */
+function press(adverse: Record<string, number>, arrival: Arrival, share: number): void {
+  for (const id in arrival.byCase)
+    adverse[id] = (adverse[id] ?? 0) + share * (share >= 0 ? arrival.adverse[id]! : arrival.byCase[id]! - arrival.adverse[id]!);
 }
 
 /** Calculates one member from what arrives on it: what leaves at each support, and what lands where. */
@@ -62,7 +113,10 @@ export function calculate(
 class Calculation {
   private readonly book = new BalanceBook();
   private readonly ends: LooseEnds;
-  private readonly handed: { to: string; arrival: Arrival }[] = [];
+  private readonly handed: Handed[] = [];
+  /** Total of each arrival's unit shape, and the sum of all. */
+  private readonly shares: readonly number[];
+  private readonly carried: Carried;
 
   constructor(
     private readonly node: Node,
@@ -70,24 +124,22 @@ class Calculation {
     private readonly around: Surroundings,
   ) {
     this.ends = new LooseEnds(node.id);
+    const shares: number[] = [];
+    for (const { shape } of arrivals) shares.push(shapeForce(shape));
+    this.shares = shares;
+    this.carried = sumOf(arrivals, shares);
   }
 
   run(bearers: readonly (Bearer | WallBearer)[]): Outcome {
-    const { node, arrivals } = this;
-    const { byCase: sum, adverse } = sumOf(arrivals);
     const leaves = this.leaves(bearers);
-    return {
-      ledger: { id: node.id, kind: node.kind, mark: node.mark, arrivals, leaves, sum, adverse },
-      handed: this.handed,
-      book: this.book,
-      looseEnds: this.ends.list,
-    };
+    const { byCase: sum, adverse } = this.carried;
+    return { leaves, sum, adverse, handed: this.handed, book: this.book, looseEnds: this.ends.list };
   }
 
   private leaves(bearers: readonly (Bearer | WallBearer)[]): Leave[] {
     switch (this.node.kind) {
       case 'beam':
-        return this.beam(this.node.body.hinges, bearers as readonly Bearer[]);
+        return this.beam(this.node.body, bearers as readonly Bearer[]);
       case 'wall':
         return this.wall(this.node, bearers as readonly WallBearer[]);
       case 'column':
@@ -99,13 +151,10 @@ class Calculation {
     }
   }
 
-  private get shares(): number[] {
-    return this.arrivals.map((arrival) => shapeForce(arrival.shape));
-  }
-
   private ground(): Leave[] {
     for (const { byCase, shape } of this.arrivals) this.book.add('delivered', byCase, resultantOf(this.node.place, shape));
-    return [{ to: 'ground', at: 0, ...sumOf(this.arrivals), shares: this.shares, holdsDown: false }];
+    const { byCase, adverse } = this.carried;
+    return [{ to: 'ground', at: 0, byCase, adverse, shares: this.shares, holdsDown: false }];
   }
 
   private receiver(to: string | null): Node | undefined {
@@ -172,38 +221,26 @@ class Calculation {
   }
 
   private post(at: PlanPoint, bearer: Bearer | undefined): Leave[] {
-    const carried = sumOf(this.arrivals);
+    const { byCase, adverse } = this.carried;
     const by = bearer?.by ?? null;
-    const to = this.handOver(0, by, at, carried);
-    if (to === null && (by === null || !this.around.target(by))) this.restsOnNothing('', 0, carried.byCase);
-    return [{ to, at: 0, ...carried, shares: this.shares, holdsDown: true }];
+    const to = this.handOver(0, by, at, this.carried);
+    if (to === null && (by === null || !this.around.target(by))) this.restsOnNothing('', 0, byCase);
+    return [{ to, at: 0, byCase, adverse, shares: this.shares, holdsDown: true }];
   }
 
   private loseAll(): void {
     for (const arrival of this.arrivals) this.book.add('lost', arrival.byCase, resultantOf(this.node.place, arrival.shape));
   }
 
-  private beam(hinges: readonly number[], supports: readonly Bearer[]): Leave[] {
+  private beam(body: Beam, supports: readonly Bearer[]): Leave[] {
     const { node, arrivals } = this;
-    let rows: (readonly number[])[];
-    let parts: Parts | null = null;
+    let found: { readonly shares: readonly (readonly number[])[]; readonly parts: Parts | null };
     try {
-      const spans = spansBetween(
-        supports.map((support) => support.at),
-        node.length,
-      );
-      if (spans.length > 1) {
-        // variable load may be there on one span and not on the next
-        const pieces = arrivals.map((arrival) => piecesOn(spans, arrival.shape));
-        const found = unitReactions(supports, hinges, node.length, pieces.flat());
-        let n = 0;
-        parts = pieces.map((list) => list.map(() => found[n++]!));
-        rows = parts.map((list) => supports.map((_, j) => list.reduce((sum, row) => sum + row[j]!, 0)));
-      } else rows = unitReactions(supports, hinges, node.length, arrivals);
+      found = this.atSupports(body.hinges, supports);
     } catch (error) {
       if (!(error instanceof PlinthError)) throw error;
       this.loseAll();
-      const { byCase } = sumOf(arrivals);
+      const { byCase } = this.carried;
       if (supports.length === 0) this.restsOnNothing('', 0, byCase);
       else
         this.ends.add(
@@ -216,41 +253,58 @@ class Calculation {
         );
       return [];
     }
-    return supports.map((support, j) => {
-      const shares = rows.map((row) => row[j]!);
-      const { byCase, adverse } = this.atSupport(shares, parts, j);
-      const point = pointAlong(node.body as Extract<Node, { kind: 'beam' }>['body'], support.at);
-      const to = this.handOver(j, support.by, point, { byCase, adverse });
+    const { parts } = found;
+    const leaves: Leave[] = [];
+    for (let j = 0; j < supports.length; j += 1) {
+      const support = supports[j]!;
+      const shares = found.shares[j]!;
+      const reaction = parts ? reactionByParts(arrivals, shares, parts, j) : reactionOf(arrivals, shares);
+      const { byCase, adverse } = reaction;
+      const to = this.handOver(j, support.by, pointAlong(body, support.at), reaction);
       if (to === null && (support.by === null || !this.around.target(support.by)))
         this.restsOnNothing(` at ${metres(support.at)} m`, Math.round(support.at), byCase);
       const hanger = to !== null && this.around.target(to)?.kind === 'hanger';
-      return { to, at: support.at, byCase, adverse, shares, holdsDown: support.holdsDown && !hanger };
-    });
+      leaves.push({ to, at: support.at, byCase, adverse, shares, holdsDown: support.holdsDown && !hanger });
+    }
+    return leaves;
   }
 
-  /** What reaches one support, of everything and of what presses alone. */
-  private atSupport(shares: readonly number[], parts: Parts | null, j: number): Carried {
-    const { arrivals } = this;
-    const byCase: Record<string, number> = {};
-    let allPress = true;
-    for (let i = 0; i < arrivals.length; i += 1) {
-      addInto(byCase, arrivals[i]!.byCase, shares[i]!);
-      if (shares[i]! < 0 || arrivals[i]!.adverse !== arrivals[i]!.byCase) allPress = false;
-      else if (parts && parts[i]!.some((row) => row[j]! < 0)) allPress = false;
+  /**
+   * Of each support its share of each arrival; on a beam of several spans also of each piece of an arrival, since variable load may be there
+   * on one span and not on the next.
+   * @throws PlinthError when the beam cannot stand
+   */
+  private atSupports(
+    hinges: readonly number[],
+    supports: readonly Bearer[],
+  ): { readonly shares: readonly (readonly number[])[]; readonly parts: Parts | null } {
+    const { node, arrivals } = this;
+    const { length } = node;
+    const lever = hinges.length === 0 ? leverOf(supports, length) : null;
+    if (lever?.wholeSpan) {
+      const first: number[] = [];
+      const second: number[] = [];
+      for (let i = 0; i < arrivals.length; i += 1) {
+        const share = (shapeMoment(arrivals[i]!.shape) - this.shares[i]! * lever.a) / (lever.b - lever.a);
+        second.push(share);
+        first.push(this.shares[i]! - share);
+      }
+      return { shares: [first, second], parts: null };
     }
-    if (allPress) return { byCase, adverse: byCase };
-    const adverse: Record<string, number> = {};
-    arrivals.forEach((arrival, i) => {
-      for (const share of parts ? parts[i]!.map((row) => row[j]!) : [shares[i]!])
-        // where a load lifts this support, what relieves that load presses on it
-        for (const id in arrival.byCase)
-          adverse[id] = (adverse[id] ?? 0) + share * (share >= 0 ? arrival.adverse[id]! : arrival.byCase[id]! - arrival.adverse[id]!);
-    });
-    return { byCase, adverse };
+    const spans = spansBetween(
+      supports.map((support) => support.at),
+      length,
+    );
+    if (spans.length <= 1) return { shares: byColumn(unitReactions(supports, hinges, length, arrivals), supports.length), parts: null };
+    const pieces = arrivals.map((arrival) => piecesOn(spans, arrival.shape));
+    const rows = unitReactions(supports, hinges, length, pieces.flat());
+    let n = 0;
+    const parts = pieces.map((list) => list.map(() => rows[n++]!));
+    return { shares: supports.map((_, j) => parts.map((list) => list.reduce((sum, row) => sum + row[j]!, 0))), parts };
   }
 
   private wall(node: Extract<Node, { kind: 'wall' }>, bearers: readonly WallBearer[]): Leave[] {
-    const total = sumOf(this.arrivals);
+    const total = this.carried;
     const nothing = (): Leave[] => {
       this.loseAll();
       return [{ to: null, at: 0, ...total, shares: this.shares, holdsDown: false }];

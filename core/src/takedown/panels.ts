@@ -1,6 +1,6 @@
 import type { Building, ExtraLoad, Named, Panel } from '../building';
-import { caseOf } from '../load';
-import { BalanceBook, resultantOf, type Resultant } from './balance';
+import { caseOf, type BuildUp } from '../load';
+import { BalanceBook, resultantOn, type Resultant } from './balance';
 import { scaled, type ByCase, type LooseEnd, type Source } from './ledger';
 import { shapeForce, type ArrivalShape } from './shape';
 import { LooseEnds, metres } from './looseEnd';
@@ -9,9 +9,11 @@ import { sharePanel, sharePatch } from './panel/sharePanel';
 import { intensityOf } from './intensity';
 import { clipShape } from './shape';
 import { Finder, type LevelPlan } from './support/levelPlan';
+import type { Segment } from './support/line';
 
 /** What a panel puts on one member, ready to land there. */
 export interface PanelLanding {
+  readonly member: string;
   readonly panel: string;
   readonly label: string;
   readonly source: Source;
@@ -19,31 +21,31 @@ export interface PanelLanding {
   readonly byCase: ByCase;
 }
 
-/** A panel shared and weighed. */
-export interface PanelResult {
-  readonly id: string;
-  readonly body: Panel;
-  readonly sharing: PanelSharing;
+/** What a panel puts on members, and what that adds to the balance. */
+export interface PanelWeight {
   /** Extra loads on parts of it. */
   readonly areas: readonly Named<ExtraLoad>[];
-  readonly landings: ReadonlyMap<string, readonly PanelLanding[]>;
+  readonly buildUp: BuildUp | undefined;
+  readonly landings: readonly PanelLanding[];
   readonly book: BalanceBook;
   readonly looseEnds: readonly LooseEnd[];
 }
 
-/** How a panel lies on what is near it: geometry only. */
-export interface SharedPanel {
+/** A panel as the engine holds it: how it lies on what is near it, and what it weighs. */
+export interface HeldPanel {
+  readonly id: string;
   readonly body: Panel;
   readonly near: readonly Bearing[];
   readonly sharing: PanelSharing;
+  weight: PanelWeight | null;
 }
 
 /**
  * How the panels of a level lie on its beams and walls.
  * @param before what was found last: a panel with the same outline and the same lines near it is not looked at again
  */
-export function sharePanels(level: LevelPlan, reach: number, before?: ReadonlyMap<string, SharedPanel>): Map<string, SharedPanel> {
-  const shared = new Map<string, SharedPanel>();
+export function sharePanels(level: LevelPlan, reach: number, before?: ReadonlyMap<string, HeldPanel>): Map<string, HeldPanel> {
+  const shared = new Map<string, HeldPanel>();
   if (level.panels.length === 0) return shared;
   const bearings: Bearing[] = level.beams.map(({ id, line }) => ({ id, line, rank: 0 }));
   for (const { id, body, line } of level.wallsBelow) if (body.bears !== 'no') bearings.push({ id, line, rank: 1 });
@@ -54,27 +56,31 @@ export function sharePanels(level: LevelPlan, reach: number, before?: ReadonlyMa
     Math.max(from.y, to.y),
   ]);
   for (const { id, body } of level.panels) {
-    const [west, south, east, north] = boxOf(body.outline);
-    const near = finder.near(west, south, east, north, reach);
+    const near = nearPanel(finder, body.outline, reach);
     const old = before?.get(id);
-    shared.set(id, old?.body === body && sameBearings(old.near, near) ? old : { body, near, sharing: sharePanel(body, near, reach) });
+    shared.set(
+      id,
+      old?.body === body && sameBearings(old.near, near) ? old : { id, body, near, sharing: sharePanel(body, near, reach), weight: null },
+    );
   }
   return shared;
 }
 
 function sameBearings(a: readonly Bearing[], b: readonly Bearing[]): boolean {
-  return a.length === b.length && a.every((one, i) => one.line === b[i]!.line && one.id === b[i]!.id && one.rank === b[i]!.rank);
+  if (a.length !== b.length) return false;
+  for (let i = 0; i < a.length; i += 1) if (a[i]!.line !== b[i]!.line || a[i]!.id !== b[i]!.id || a[i]!.rank !== b[i]!.rank) return false;
+  return true;
 }
 
-function boxOf(outline: Panel['outline']): [west: number, south: number, east: number, north: number] {
-  const box: [number, number, number, number] = [Infinity, Infinity, -Infinity, -Infinity];
+function nearPanel(finder: Finder<Bearing>, outline: Panel['outline'], reach: number): readonly Bearing[] {
+  let [west, south, east, north] = [Infinity, Infinity, -Infinity, -Infinity];
   for (const { x, y } of outline) {
-    box[0] = Math.min(box[0], x);
-    box[1] = Math.min(box[1], y);
-    box[2] = Math.max(box[2], x);
-    box[3] = Math.max(box[3], y);
+    if (x < west) west = x;
+    if (x > east) east = x;
+    if (y < south) south = y;
+    if (y > north) north = y;
   }
-  return box;
+  return finder.near(west, south, east, north, reach);
 }
 
 /**
@@ -83,11 +89,10 @@ function boxOf(outline: Panel['outline']): [west: number, south: number, east: n
  */
 export function weighPanel(
   building: Building,
-  id: string,
-  { body, near, sharing }: SharedPanel,
+  { id, body, near, sharing }: HeldPanel,
   areas: readonly Named<ExtraLoad>[],
   reach: number,
-): PanelResult {
+): PanelWeight {
   const weighing = new Weighing(id, near);
   const buildUp = building.buildUps.get(body.buildUp);
   if (buildUp)
@@ -100,12 +105,12 @@ export function weighPanel(
   }
   for (const { kind, text } of sharing.doubts) weighing.doubt(kind, '', `${body.mark}: ${text}`);
   const { book, landings, ends } = weighing;
-  return { id, body, sharing, areas, landings, book, looseEnds: ends.list };
+  return { areas, buildUp, landings, book, looseEnds: ends.list };
 }
 
 class Weighing {
   readonly book = new BalanceBook();
-  readonly landings = new Map<string, PanelLanding[]>();
+  readonly landings: PanelLanding[] = [];
   readonly ends: LooseEnds;
 
   constructor(
@@ -126,15 +131,16 @@ class Weighing {
       x -= resultant.x;
       y -= resultant.y;
     };
+    const { panel } = this;
     for (const { member, shape } of sharing.shares) {
-      const { line } = this.near.find((bearing) => bearing.id === member)!;
-      for (const landed of gathered(shape, line.length)) {
-        take(resultantOf(line, landed));
-        const list = landings.get(member);
-        const landing = { panel: this.panel, label, source, shape: landed, byCase };
-        if (list) list.push(landing);
-        else landings.set(member, [landing]);
-      }
+      const line = this.lineOf(member);
+      const land = (landed: ArrivalShape) => {
+        take(resultantOn(line, landed));
+        landings.push({ member, panel, label, source, shape: landed, byCase });
+      };
+      // nearly all lie within their member
+      if (shape.type !== 'point' && shape.from >= 0 && shape.to <= line.length) land(shape);
+      else for (const landed of gathered(shape, line.length)) land(landed);
     }
     for (const { region, reason } of sharing.orphans) {
       const lost = { force: region.area, x: region.x, y: region.y };
@@ -152,6 +158,11 @@ class Weighing {
     }
     // nothing but lines of action may move: the force is all there
     book.add('offsets', byCase, { force, x, y });
+  }
+
+  private lineOf(member: string): Segment {
+    for (const { id, line } of this.near) if (id === member) return line;
+    throw new RangeError(`${member} is not near the panel`);
   }
 
   doubt(kind: keyof typeof DOUBTS, place: string, title: string): void {

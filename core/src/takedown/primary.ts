@@ -62,7 +62,9 @@ class PrimaryLoads {
 
   /** Applied to the balance, and laid on the member as far as the member reaches. */
   private apply(key: string, label: string, source: Source, shape: ArrivalShape, byCase: ByCase): void {
-    if (Object.values(byCase).every((value) => value === 0)) return;
+    let isNothing = true;
+    for (const id in byCase) if (byCase[id] !== 0) isNothing = false;
+    if (isNothing) return;
     const { node } = this;
     this.book.add('applied', byCase, resultantOf(node.place, shape));
     const { inside, outside } = node.length === 0 ? { inside: shape, outside: [] } : clipShape(shape, node.length + 1e-6);

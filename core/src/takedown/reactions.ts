@@ -2,6 +2,17 @@ import { BeamSystem, type BeamLoad } from '../beam';
 import { type Arrival } from './ledger';
 import { shapeForce, shapeMoment } from './shape';
 
+/**
+ * Where the lever gives the reactions: two supports, apart by at least a millimetre and on the beam. Null elsewhere.
+ * `wholeSpan` says that nothing overhangs, to a millimetre.
+ */
+export function leverOf(supports: readonly { readonly at: number }[], length: number): { a: number; b: number; wholeSpan: boolean } | null {
+  if (supports.length !== 2 || length <= 0) return null;
+  const [a, b] = [supports[0]!.at, supports[1]!.at];
+  if (a > length + 1e-6 || b > length + 1e-6 || Math.abs(b - a) < 1) return null;
+  return { a, b, wholeSpan: a <= 1 && b >= length - 1 };
+}
+
 /** Reactions at every support under one unit of each arrival: two supports by the lever, more by the beam solver. */
 export function unitReactions(
   supports: readonly { readonly at: number }[],
@@ -9,14 +20,9 @@ export function unitReactions(
   length: number,
   arrivals: readonly Pick<Arrival, 'shape'>[],
 ): (readonly number[])[] {
-  if (
-    supports.length === 2 &&
-    hinges.length === 0 &&
-    length > 0 &&
-    supports.every((s) => s.at <= length + 1e-6) &&
-    Math.abs(supports[1]!.at - supports[0]!.at) >= 1
-  ) {
-    const [a, b] = [supports[0]!.at, supports[1]!.at];
+  const lever = hinges.length === 0 ? leverOf(supports, length) : null;
+  if (lever) {
+    const { a, b } = lever;
     return arrivals.map(({ shape }) => {
       const force = shapeForce(shape);
       const second = (shapeMoment(shape) - force * a) / (b - a);

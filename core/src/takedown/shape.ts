@@ -25,10 +25,13 @@ export function mapShape(shape: ArrivalShape, offset: number, ratio: number): Ar
     : { type: 'distributed', from: b, to: a, start: shape.end * squeeze, end: shape.start * squeeze };
 }
 
+const NOTHING: readonly never[] = [];
+
 /** The parts of a distributed shape inside and outside [0, length]. Nothing is lost between them. */
-export function clipShape(shape: ArrivalShape, length: number): { inside: ArrivalShape | null; outside: ArrivalShape[] } {
+export function clipShape(shape: ArrivalShape, length: number): { inside: ArrivalShape | null; outside: readonly ArrivalShape[] } {
   if (shape.type === 'point')
-    return shape.at >= 0 && shape.at <= length ? { inside: shape, outside: [] } : { inside: null, outside: [shape] };
+    return shape.at >= 0 && shape.at <= length ? { inside: shape, outside: NOTHING } : { inside: null, outside: [shape] };
+  if (shape.from >= 0 && shape.to <= length && shape.to > shape.from) return { inside: shape, outside: NOTHING };
   const rate = shape.to === shape.from ? 0 : (shape.end - shape.start) / (shape.to - shape.from);
   const part = (from: number, to: number): ArrivalShape | null =>
     to > from

@@ -50,8 +50,11 @@ export function shareOneWay(
   const axes = new Axes(panel.direction);
   const edges = edgesOf(axes, rings);
   const patch = loaded ? edgesOf(axes, [loaded]) : edges;
-  const low = Math.min(...patch.map((edge) => edge.v1));
-  const high = Math.max(...patch.map((edge) => edge.v2));
+  let [low, high] = [Infinity, -Infinity];
+  for (const { v1, v2 } of patch) {
+    if (v1 < low) low = v1;
+    if (v2 > high) high = v2;
+  }
   const supports: Support[] = [];
   for (const bearing of bearings) {
     const { u0, slope, v1, v2 } = axes.sloped(bearing.line.from, bearing.line.to);
@@ -61,17 +64,17 @@ export function shareOneWay(
     supports.push({ u0, slope, v1: v1 - reach, v2: v2 + reach, end1: v1, end2: v2, bearing });
   }
   const shares: PanelShare[] = [];
-  const orphans = new Map<Orphan['reason'], Region[]>();
+  const orphans: Orphan[] = [];
   const unequal = new Set<string>();
   const marks = breakpoints(loaded ? [...edges, ...patch] : edges, supports, reach, low, high);
   if (loaded) meetings(edges, patch, marks);
-  const orphan = (reason: Orphan['reason'], region: Region) => orphans.set(reason, [...(orphans.get(reason) ?? []), region]);
+  const orphan = (reason: Orphan['reason'], region: Region) => orphans.push({ reason, region });
   for (let band = 0; band + 1 < marks.length; band += 1) {
     const [v1, v2] = [marks[band]!, marks[band + 1]!];
     const middle = (v1 + v2) / 2;
     const crossed = crossedAt(edges, middle);
     const on = loaded ? crossedAt(patch, middle) : crossed;
-    const beneath = supports.filter((s) => s.v1 < middle && s.v2 > middle).sort((a, b) => inOrder(a, b, middle));
+    const beneath = beneathAt(supports, middle);
     for (let i = 0; i + 1 < crossed.length; i += 2) {
       const [from, to] = [crossed[i]!, crossed[i + 1]!];
       // an opening that reaches the edge leaves nothing beside it
@@ -86,9 +89,19 @@ export function shareOneWay(
   }
   return {
     shares: joined(shares),
-    orphans: [...orphans].map(([reason, regions]) => ({ reason, region: sumRegions(regions) })),
-    doubts: [...unequal].map((text) => ({ kind: 'unequal', text })),
+    orphans: orphans.length < 2 ? orphans : gatheredByReason(orphans),
+    doubts: unequal.size === 0 ? [] : [...unequal].map((text) => ({ kind: 'unequal', text })),
   };
+}
+
+function gatheredByReason(orphans: readonly Orphan[]): Orphan[] {
+  const byReason = new Map<Orphan['reason'], Region[]>();
+  for (const { reason, region } of orphans) {
+    const list = byReason.get(reason);
+    if (list) list.push(region);
+    else byReason.set(reason, [region]);
+  }
+  return [...byReason].map(([reason, regions]) => ({ reason, region: sumRegions(regions) }));
 }
 
 function edgesOf(axes: Axes, rings: readonly (readonly PlanPoint[])[]): Sloped[] {
@@ -103,7 +116,27 @@ function edgesOf(axes: Axes, rings: readonly (readonly PlanPoint[])[]): Sloped[]
 
 /** Edges that a strip meets, in order: inside begins and ends at every other one. */
 function crossedAt(edges: readonly Sloped[], v: number): Sloped[] {
-  return edges.filter((e) => e.v1 < v && e.v2 > v).sort((a, b) => at(a, v) - at(b, v));
+  const crossed: Sloped[] = [];
+  for (const edge of edges) {
+    if (edge.v1 >= v || edge.v2 <= v) continue;
+    const place = at(edge, v);
+    let i = crossed.length;
+    for (; i > 0 && at(crossed[i - 1]!, v) > place; i -= 1) crossed[i] = crossed[i - 1]!;
+    crossed[i] = edge;
+  }
+  return crossed;
+}
+
+/** Supports that run under a strip, or end within reach of it, in order along the span. */
+function beneathAt(supports: readonly Support[], v: number): Support[] {
+  const beneath: Support[] = [];
+  for (const support of supports) {
+    if (support.v1 >= v || support.v2 <= v) continue;
+    let i = beneath.length;
+    for (; i > 0 && inOrder(beneath[i - 1]!, support, v) > 0; i -= 1) beneath[i] = beneath[i - 1]!;
+    beneath[i] = support;
+  }
+  return beneath;
 }
 
 type Stretch = readonly [from: Sloped, to: Sloped];
@@ -166,13 +199,18 @@ class Axes {
     return p.y * this.c - p.x * this.s;
   }
 
+  /** How far along a line, from its start, a place lies. */
+  alongLine({ from, dx, dy }: Bearing['line'], u: number, v: number): number {
+    return (u * this.c - v * this.s - from.x) * dx + (u * this.s + v * this.c - from.y) * dy;
+  }
+
   point(u: number, v: number): PlanPoint {
     return { x: u * this.c - v * this.s, y: u * this.s + v * this.c };
   }
 
   sloped(p: PlanPoint, q: PlanPoint): Sloped {
-    const [a, b] = this.v(p) <= this.v(q) ? [p, q] : [q, p];
-    const [v1, v2] = [this.v(a), this.v(b)];
+    let [a, b, v1, v2] = [p, q, this.v(p), this.v(q)];
+    if (v1 > v2) [a, b, v1, v2] = [q, p, v2, v1];
     const slope = v2 - v1 < 1e-6 ? 0 : (this.u(b) - this.u(a)) / (v2 - v1);
     return { u0: this.u(a) - slope * v1, slope, v1, v2: v2 - v1 < 1e-6 ? v1 : v2 };
   }
@@ -225,11 +263,23 @@ function breakpoints(edges: readonly Sloped[], supports: readonly Support[], rea
     for (const edge of edges) meet(support, edge);
     for (let j = i + 1; j < supports.length; j += 1) meet(support, supports[j]!);
   }
-  found.sort((a, b) => a - b);
+  sortNumbers(found);
   // closer than a hundredth of a millimetre is one place
   const kept: number[] = [];
   for (const v of found) if (kept.length === 0 || v - kept[kept.length - 1]! > 0.01) kept.push(v);
   return kept;
+}
+
+/** In place and in rising order: as fast as can be for a few numbers, which they are. */
+function sortNumbers(list: number[]): void {
+  if (list.length > 40) list.sort((a, b) => a - b);
+  else
+    for (let i = 1; i < list.length; i += 1) {
+      const value = list[i]!;
+      let j = i;
+      for (; j > 0 && list[j - 1]! > value; j -= 1) list[j] = list[j - 1]!;
+      list[j] = value;
+    }
 }
 
 /** By their place along the span; those in one place, to a hundredth of a millimetre, by name. */
@@ -243,8 +293,16 @@ function inOrder(a: Support, b: Support, v: number): number {
  * that a strip does not overhang for want of a hand's breadth.
  */
 function supportsOf(from: Sloped, to: Sloped, beneath: readonly Support[], v: number, reach: number): Support[] {
-  const near = beneath.filter((s) => at(s, v) > at(from, v) - reach && at(s, v) < at(to, v) + reach);
-  const strict = near.filter((s) => s.end1 < v && s.end2 > v);
+  const near: Support[] = [];
+  const strict: Support[] = [];
+  const low = at(from, v) - reach;
+  const high = at(to, v) + reach;
+  for (const support of beneath) {
+    const place = at(support, v);
+    if (place <= low || place >= high) continue;
+    near.push(support);
+    if (support.end1 < v && support.end2 > v) strict.push(support);
+  }
   if (strict.length === near.length) return distinct(strict, v, reach);
   const [first, last] = strict.length ? [at(strict[0]!, v), at(strict.at(-1)!, v)] : [Infinity, -Infinity];
   return distinct(
@@ -258,7 +316,7 @@ function supportsOf(from: Sloped, to: Sloped, beneath: readonly Support[], v: nu
 function distinct(supports: readonly Support[], v: number, reach: number): Support[] {
   const kept: Support[] = [];
   for (const support of supports) {
-    const last = kept.at(-1);
+    const last = kept[kept.length - 1];
     if (last && at(support, v) - at(last, v) < reach) {
       if (support.bearing.rank < last.bearing.rank) kept[kept.length - 1] = support;
     } else kept.push(support);
@@ -288,7 +346,8 @@ function integrate(
 ): void {
   if (runsParallel(from, to, under)) {
     // every strip is like every other
-    const places = under.map((support) => at(support, v1));
+    const places: number[] = [];
+    for (const support of under) places.push(at(support, v1));
     const reactions = stripReactions(at(from, v1), at(to, v1), places, panel.continuity === 'continuous');
     for (let i = 0; i < under.length; i += 1)
       if (reactions[i] !== 0)
@@ -339,36 +398,39 @@ function runsParallel(from: Sloped, to: Sloped, under: readonly Support[]): bool
 /** Width per v between two strips, turned into width per length of the member. */
 function onMember(support: Support, v1: number, v2: number, start: number, end: number, axes: Axes): ArrivalShape {
   const { line } = support.bearing;
-  const place = (v: number) => {
-    const p = axes.point(at(support, v), v);
-    return (p.x - line.from.x) * line.dx + (p.y - line.from.y) * line.dy;
-  };
-  const [s1, s2] = [place(v1), place(v2)];
+  const s1 = axes.alongLine(line, at(support, v1), v1);
+  const s2 = axes.alongLine(line, at(support, v2), v2);
   const rate = (v2 - v1) / Math.abs(s2 - s1);
   return s1 < s2
     ? { type: 'distributed', from: s1, to: s2, start: start * rate, end: end * rate }
     : { type: 'distributed', from: s2, to: s1, start: end * rate, end: start * rate };
 }
 
-/** Pieces of one member that continue each other in a straight line become one. */
+/** Pieces of one member that continue each other in a straight line become one. Members come in the order in which they are met. */
 function joined(shares: readonly PanelShare[]): PanelShare[] {
-  const byMember = new Map<string, PanelShare[]>();
-  for (const share of shares) {
-    const list = byMember.get(share.member);
-    if (list) list.push(share);
-    else byMember.set(share.member, [share]);
-  }
-  return [...byMember.values()].flatMap((list) => {
-    const sorted = list.sort((a, b) => start(a) - start(b));
-    const result: PanelShare[] = [];
-    for (const share of sorted) {
-      const before = result.at(-1);
-      const merged = before && join(before.shape, share.shape);
-      if (merged) result[result.length - 1] = { member: share.member, shape: merged };
-      else result.push(share);
+  const result: PanelShare[] = [];
+  for (let i = 0; i < shares.length; i += 1) {
+    const { member } = shares[i]!;
+    let met = false;
+    for (let j = 0; j < i && !met; j += 1) met = shares[j]!.member === member;
+    if (met) continue;
+    const first = result.length;
+    for (let j = i; j < shares.length; j += 1) {
+      const share = shares[j]!;
+      if (share.member !== member) continue;
+      let k = result.length;
+      for (; k > first && start(result[k - 1]!) > start(share); k -= 1) result[k] = result[k - 1]!;
+      result[k] = share;
     }
-    return result;
-  });
+    let kept = first;
+    for (let k = first + 1; k < result.length; k += 1) {
+      const merged = join(result[kept]!.shape, result[k]!.shape);
+      if (merged) result[kept] = { member, shape: merged };
+      else result[(kept += 1)] = result[k]!;
+    }
+    result.length = kept + 1;
+  }
+  return result;
 }
 
 function start(share: PanelShare): number {

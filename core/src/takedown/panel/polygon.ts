@@ -52,16 +52,20 @@ export function clip(ring: readonly PlanPoint[], value: (p: PlanPoint) => number
 
 /** Anticlockwise, without corners that repeat. */
 export function tidyRing(ring: readonly PlanPoint[]): PlanPoint[] {
-  const distinct = ring.filter((p, i) => {
-    const before = ring[(i + ring.length - 1) % ring.length]!;
-    return Math.hypot(p.x - before.x, p.y - before.y) > 1e-6;
-  });
+  const distinct: PlanPoint[] = [];
+  for (let i = 0; i < ring.length; i += 1) {
+    const p = ring[i]!;
+    const before = ring[i === 0 ? ring.length - 1 : i - 1]!;
+    const [dx, dy] = [p.x - before.x, p.y - before.y];
+    if (dx * dx + dy * dy > 1e-12) distinct.push(p);
+  }
   if (distinct.length < 3) return [];
   let twice = 0;
-  distinct.forEach((p, i) => {
-    const q = distinct[(i + 1) % distinct.length]!;
+  for (let i = 0; i < distinct.length; i += 1) {
+    const p = distinct[i]!;
+    const q = distinct[i + 1 === distinct.length ? 0 : i + 1]!;
     twice += p.x * q.y - p.y * q.x;
-  });
+  }
   return twice < 0 ? distinct.reverse() : distinct;
 }
 

@@ -1,6 +1,6 @@
 import type { PlanPoint } from '../../building';
 import { shareOneWay } from './oneWay';
-import { contains, crossesItself, isConvex, regionOf, sumRegions, tidyRing } from './polygon';
+import { contains, crossesItself, isConvex, regionOf, sumRegions, tidyRing, type Region } from './polygon';
 import { shapeForce } from '../shape';
 import type { Bearing, PanelDoubt, PanelShape, PanelSharing } from './share';
 import { shareTwoWay } from './twoWay';
@@ -24,7 +24,8 @@ export function sharePanel(panel: PanelShape, bearings: readonly Bearing[], reac
         text: `${opening.label || 'an opening'} reaches past the panel or crosses itself, and is not taken out`,
       });
   }
-  const whole = sumRegions([regionOf(ring), ...openings.map((hole) => sumRegions([regionOf(hole)], -1))]);
+  const solid = regionOf(ring);
+  const whole = openings.length === 0 ? solid : sumRegions([solid, ...openings.map((hole) => sumRegions([regionOf(hole)], -1))]);
   if (panel.span === 'twoWay') {
     if (!isConvex(ring) || openings.length > 0)
       return {
@@ -40,10 +41,10 @@ export function sharePanel(panel: PanelShape, bearings: readonly Bearing[], reac
         ],
       };
     const two = shareTwoWay(ring, bearings, reach);
-    return { whole, ...complete(two, whole.area), doubts: [...doubts, ...two.doubts] };
+    return complete(whole, two, [...doubts, ...two.doubts]);
   }
   const one = shareOneWay(panel, [ring, ...openings], bearings, reach);
-  return { whole, ...complete(one, whole.area), doubts: [...doubts, ...one.doubts] };
+  return complete(whole, one, doubts.length === 0 ? one.doubts : [...doubts, ...one.doubts]);
 }
 
 /**
@@ -66,30 +67,36 @@ export function sharePatch(panel: PanelShape, outline: readonly PlanPoint[], bea
         orphans: [{ region: whole, reason: 'no support' }],
         doubts: [{ kind: 'shape', text: 'on a two-way panel a load on a part must lie inside it and have no inward corner' }],
       };
-    return { whole, ...complete({ ...shareTwoWay(ring, bearings, reach, patch), doubts: [] }, whole.area) };
+    return complete(whole, shareTwoWay(ring, bearings, reach, patch), []);
   }
   const openings = panel.openings.map((opening) => tidyRing(opening.outline)).filter((hole) => hole.length >= 3);
-  return { whole, ...complete({ ...shareOneWay(panel, [ring, ...openings], bearings, reach, patch), doubts: [] }, whole.area) };
+  return complete(whole, shareOneWay(panel, [ring, ...openings], bearings, reach, patch), []);
 }
 
 /**
  * Shares and orphans that together are the whole area to the last digit. Slivers too narrow for a strip of their own, a hundredth of a
  * millimetre wide, are spread over all; more than that would be an error and stays to be seen in the balance.
  */
-function complete<S extends Pick<PanelSharing, 'shares' | 'orphans'>>(sharing: S, area: number): S {
+function complete(
+  whole: Region,
+  { shares, orphans }: Pick<PanelSharing, 'shares' | 'orphans'>,
+  doubts: readonly PanelDoubt[],
+): PanelSharing {
+  const { area } = whole;
   let found = 0;
-  for (const { shape } of sharing.shares) found += shapeForce(shape);
-  for (const { region } of sharing.orphans) found += region.area;
+  for (const { shape } of shares) found += shapeForce(shape);
+  for (const { region } of orphans) found += region.area;
   const missing = Math.abs(area - found);
-  if (missing <= 1e-12 * area || missing > 1e-6 * area) return sharing;
+  if (missing <= 1e-12 * area || missing > 1e-6 * area) return { whole, shares, orphans, doubts };
   const factor = area / found;
   return {
-    ...sharing,
-    shares: sharing.shares.map(({ member, shape }) => ({
+    whole,
+    shares: shares.map(({ member, shape }) => ({
       member,
       shape: shape.type === 'point' ? shape : { ...shape, start: shape.start * factor, end: shape.end * factor },
     })),
-    orphans: sharing.orphans.map(({ region, reason }) => ({ reason, region: sumRegions([region], factor) })),
+    orphans: orphans.map(({ region, reason }) => ({ reason, region: sumRegions([region], factor) })),
+    doubts,
   };
 }
 

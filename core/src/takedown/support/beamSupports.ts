@@ -1,4 +1,4 @@
-import type { Beam } from '../../building';
+import type { Beam, PlanPoint } from '../../building';
 import type { Bearer, SupportDoubt } from './found';
 import { crossing, nearest, overlap } from './line';
 import type { OnLine } from './levelPlan';
@@ -22,60 +22,72 @@ interface Crossing {
   readonly atB: number;
 }
 
+/** Of each beam the beams of its level that come near it, itself among them. */
+export type Neighbours = readonly (readonly OnLine<Beam>[])[];
+
+export function neighboursOf(beams: readonly OnLine<Beam>[], { beams: finder }: LevelFinders, reach: number): Neighbours {
+  return beams.map(({ line: { from, to } }) => finder.near(from.x, from.y, to.x, to.y, reach));
+}
+
 /** Finds what the beams of a level rest on. Only beams whose supports are to be found are looked at. */
 export function findBeamSupports(
   beams: readonly OnLine<Beam>[],
+  neighbours: Neighbours,
   finders: LevelFinders,
   reach: number,
 ): { supports: Map<string, Bearer[]>; doubts: SupportDoubt[] } {
   const found = new Map<string, Candidate[]>();
   const crossings: Crossing[] = [];
-  for (const beam of beams) {
+  for (let i = 0; i < beams.length; i += 1) {
+    const beam = beams[i]!;
     if (!beam.body.supportsFound) continue;
-    const candidates = [...onPosts(beam, finders, reach), ...onWalls(beam, finders, reach), ...onBeams(beam, finders, reach, crossings)];
+    const candidates: Candidate[] = [];
+    onPosts(beam, finders, reach, candidates);
+    onWalls(beam, finders, reach, candidates);
+    onBeams(beam, neighbours[i]!, reach, candidates, crossings);
     found.set(beam.id, settle(candidates, reach));
   }
   const doubts = decideCrossings(beams, found, crossings, reach);
   const supports = new Map<string, Bearer[]>();
-  for (const beam of beams) {
-    const candidates = found.get(beam.id);
+  for (const { id, body } of beams) {
+    const candidates = found.get(id);
     if (!candidates) continue;
-    supports.set(
-      beam.id,
-      candidates.map(({ at, by, rule }) => ({ at, by, rule, holdsDown: isHeldDown(beam.body, by, at, reach) })),
-    );
+    const bearers: Bearer[] = [];
+    for (const { at, by, rule } of candidates) bearers.push({ by, at, holdsDown: isHeldDown(body, by, at, reach), rule });
+    supports.set(id, bearers);
   }
   return { supports, doubts };
 }
 
 /** A found support is held down when the person said so of this support. */
 function isHeldDown(beam: Beam, by: string, at: number, reach: number): boolean {
-  return beam.supports.some((support) => support.by === by && support.holdsDown && Math.abs(support.at - at) <= 2 * reach);
+  return (
+    beam.supports.length > 0 &&
+    beam.supports.some((support) => support.by === by && support.holdsDown && Math.abs(support.at - at) <= 2 * reach)
+  );
+}
+
+interface Post {
+  readonly id: string;
+  readonly body: { readonly at: PlanPoint; readonly mark: string };
 }
 
 /** Columns, pads, hangers: points within reach of the beam's line. */
-function onPosts({ line }: OnLine<Beam>, finders: LevelFinders, reach: number): Candidate[] {
+function onPosts({ line }: OnLine<Beam>, finders: LevelFinders, reach: number, candidates: Candidate[]): void {
   const { from, to } = line;
-  const candidates: Candidate[] = [];
-  const look = <T extends { readonly id: string; readonly body: { readonly at: { x: number; y: number }; readonly mark: string } }>(
-    entries: readonly T[],
-    rank: number,
-    rule: (entry: T) => string,
-  ) => {
-    for (const entry of entries) {
-      const { at, distance } = nearest(line, entry.body.at);
-      if (distance <= reach) candidates.push({ at, by: entry.id, rank, rule: rule(entry) });
+  const look = (posts: readonly Post[], rank: number, rule: string) => {
+    for (const { id, body } of posts) {
+      const { at, distance } = nearest(line, body.at);
+      if (distance <= reach) candidates.push({ at, by: id, rank, rule: `${body.mark} ${rule}` });
     }
   };
-  look(finders.columnsBelow.near(from.x, from.y, to.x, to.y, reach), RANK.column, ({ body }) => `${body.mark} stands under it`);
-  look(finders.footings.near(from.x, from.y, to.x, to.y, reach), RANK.footing, ({ body }) => `${body.mark} lies under it`);
-  look(finders.hangersBelow.near(from.x, from.y, to.x, to.y, reach), RANK.hanger, ({ body }) => `${body.mark} holds it from above`);
-  return candidates;
+  look(finders.columnsBelow.near(from.x, from.y, to.x, to.y, reach), RANK.column, 'stands under it');
+  look(finders.footings.near(from.x, from.y, to.x, to.y, reach), RANK.footing, 'lies under it');
+  look(finders.hangersBelow.near(from.x, from.y, to.x, to.y, reach), RANK.hanger, 'holds it from above');
 }
 
 /** Walls that come up to the beam or past it: crossed at a point, or lain upon along a stretch. */
-function onWalls({ line }: OnLine<Beam>, finders: LevelFinders, reach: number): Candidate[] {
-  const candidates: Candidate[] = [];
+function onWalls({ line }: OnLine<Beam>, finders: LevelFinders, reach: number, candidates: Candidate[]): void {
   for (const wall of finders.wallsBelow.near(line.from.x, line.from.y, line.to.x, line.to.y, reach)) {
     if (wall.body.bears === 'no') continue;
     const cross = crossing(line, wall.line);
@@ -92,41 +104,51 @@ function onWalls({ line }: OnLine<Beam>, finders: LevelFinders, reach: number): 
       candidates.push({ at: (common.from + common.to) / 2, by: wall.id, rank: RANK.wall, rule: `its end lies on ${wall.body.mark}` });
     else for (const at of [common.from, common.to]) candidates.push({ at, by: wall.id, rank: RANK.wall, rule });
   }
-  return candidates;
 }
 
 /** Beams of the same level into whose length an end of this one frames. Crossings are kept for later. */
-function onBeams({ id, line }: OnLine<Beam>, finders: LevelFinders, reach: number, crossings: Crossing[]): Candidate[] {
-  const candidates: Candidate[] = [];
-  for (const other of finders.beams.near(line.from.x, line.from.y, line.to.x, line.to.y, reach)) {
+function onBeams(
+  { id, line }: OnLine<Beam>,
+  neighbours: readonly OnLine<Beam>[],
+  reach: number,
+  candidates: Candidate[],
+  crossings: Crossing[],
+): void {
+  for (const other of neighbours) {
     if (other.id === id) continue;
     const cross = crossing(line, other.line);
     if (!cross) continue;
-    const [s, t] = [cross.a, cross.b];
+    const s = cross.a;
+    const t = cross.b;
     if (s < -reach || s > line.length + reach || t < -reach || t > other.line.length + reach) continue;
-    const isEnd = s <= reach || s >= line.length - reach;
-    const isOtherEnd = t <= reach || t >= other.line.length - reach;
-    if (isEnd && !isOtherEnd)
+    // an end of the other lies here: it bears on this one, if anything does
+    if (t <= reach || t >= other.line.length - reach) continue;
+    const { body } = other;
+    if (s <= reach || s >= line.length - reach)
       candidates.push({
         at: Math.min(line.length, Math.max(0, s)),
         by: other.id,
         rank: RANK.beam,
-        rule: `its end frames into ${other.body.mark}`,
+        rule: `its end frames into ${body.mark}`,
       });
-    else if (!isEnd && !isOtherEnd && other.body.supportsFound && id < other.id) crossings.push({ a: id, b: other.id, atA: s, atB: t });
-    else if (!isEnd && !isOtherEnd && !other.body.supportsFound && !other.body.supports.some((support) => support.by === id))
+    else if (body.supportsFound ? id < other.id : !body.supports.some((support) => support.by === id))
       crossings.push({ a: id, b: other.id, atA: s, atB: t });
   }
-  return candidates;
 }
 
 /** Of several things that bear in one place the stiffest is kept; the rest come in order along the beam. */
 function settle(candidates: Candidate[], reach: number): Candidate[] {
   const kept: Candidate[] = [];
-  for (const candidate of candidates.sort((a, b) => a.rank - b.rank || a.at - b.at || (a.by < b.by ? -1 : 1)))
-    if (!kept.some((other) => Math.abs(other.at - candidate.at) <= reach)) kept.push(candidate);
-  return kept.sort((a, b) => a.at - b.at);
+  for (const candidate of candidates.sort(byPreference)) {
+    let taken = false;
+    for (const other of kept) if (Math.abs(other.at - candidate.at) <= reach) taken = true;
+    if (!taken) kept.push(candidate);
+  }
+  return kept.sort(byPlace);
 }
+
+const byPreference = (a: Candidate, b: Candidate) => a.rank - b.rank || a.at - b.at || (a.by < b.by ? -1 : 1);
+const byPlace = (a: Candidate, b: Candidate) => a.at - b.at;
 
 /** Has the beam an end that hangs in the air? */
 function needsSupport(line: { length: number }, supports: readonly Candidate[], reach: number): boolean {
@@ -172,13 +194,15 @@ function nearSupport(candidates: readonly Candidate[] | undefined, at: number, r
 /** Ends that stop just short of something they may have been meant to meet, and beams that lie in one place. */
 export function beamDoubts(
   beams: readonly OnLine<Beam>[],
+  neighbours: Neighbours,
   supports: ReadonlyMap<string, readonly Bearer[]>,
   finders: LevelFinders,
   reach: number,
 ): SupportDoubt[] {
   const doubts: SupportDoubt[] = [];
-  for (const { id, body, line } of beams) {
-    for (const other of finders.beams.near(line.from.x, line.from.y, line.to.x, line.to.y, reach)) {
+  for (let i = 0; i < beams.length; i += 1) {
+    const { id, body, line } = beams[i]!;
+    for (const other of neighbours[i]!) {
       if (other.id <= id) continue;
       const common = overlap(line, other.line, reach);
       if (common && common.to - common.from > 2 * reach)
@@ -192,28 +216,32 @@ export function beamDoubts(
     }
     const mine = supports.get(id);
     if (!mine) continue;
-    for (const [at, point] of [
-      [0, line.from],
-      [line.length, line.to],
-    ] as const) {
-      if (mine.some((support) => Math.abs(support.at - at) <= reach)) continue;
-      const wider = 3 * reach;
-      const [close] = finders.beams
-        .near(point.x, point.y, point.x, point.y, wider)
-        .filter((other) => other.id !== id)
-        .map((other) => ({ other, distance: nearest(other.line, point).distance }))
-        .filter(({ distance }) => distance <= wider && distance > 0)
-        .sort((a, b) => a.distance - b.distance);
-      if (!close) continue;
-      const { other, distance } = close;
+    const look = (at: number, point: PlanPoint) => {
+      for (const support of mine) if (Math.abs(support.at - at) <= reach) return;
+      const close = nearestBeam(id, point, finders, 3 * reach);
+      if (!close) return;
+      const { mark } = close.beam.body;
       doubts.push({
         kind: 'near',
         item: id,
-        title: `${body.mark} ends ${(distance / 1000).toFixed(2)} m from ${other.body.mark} without resting on it`,
+        title: `${body.mark} ends ${(close.distance / 1000).toFixed(2)} m from ${mark} without resting on it`,
         why: 'Ends that nearly touch are usually meant to meet.',
-        remedy: `Draw ${body.mark} up to ${other.body.mark}, put a post under the corner, or leave it if it is a cantilever.`,
+        remedy: `Draw ${body.mark} up to ${mark}, put a post under the corner, or leave it if it is a cantilever.`,
       });
-    }
+    };
+    look(0, line.from);
+    look(line.length, line.to);
   }
   return doubts;
+}
+
+/** The beam nearest to a point, other than one of that name, at most so far away and not through it. */
+function nearestBeam(id: string, point: PlanPoint, finders: LevelFinders, wider: number): { beam: OnLine<Beam>; distance: number } | null {
+  let best: { beam: OnLine<Beam>; distance: number } | null = null;
+  for (const beam of finders.beams.near(point.x, point.y, point.x, point.y, wider)) {
+    if (beam.id === id) continue;
+    const { distance } = nearest(beam.line, point);
+    if (distance <= wider && distance > 0 && (!best || distance < best.distance)) best = { beam, distance };
+  }
+  return best;
 }

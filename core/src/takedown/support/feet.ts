@@ -70,7 +70,7 @@ export function findWallFeet(level: LevelPlan, finders: LevelFinders, reach: num
 
 function wallFoot({ id, line }: OnLine<Wall>, level: LevelPlan, finders: LevelFinders, reach: number): WallBearer[] {
   const { from, to } = line;
-  const near = <B>(finder: { near: (x1: number, y1: number, x2: number, y2: number, r: number) => OnLine<B>[] }) =>
+  const near = <B>(finder: { near: (x1: number, y1: number, x2: number, y2: number, r: number) => readonly OnLine<B>[] }) =>
     finder.near(from.x, from.y, to.x, to.y, reach);
   const stretches: WallBearer[] = [];
   const add = (entries: readonly OnLine<{ readonly mark: string }>[], rule: (mark: string) => string) => {

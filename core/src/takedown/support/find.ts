@@ -1,4 +1,4 @@
-import { beamDoubts, findBeamSupports } from './beamSupports';
+import { beamDoubts, findBeamSupports, neighboursOf } from './beamSupports';
 import { findPosts, findWallFeet } from './feet';
 import { levelFinders } from './finders';
 import { NAMED, type Bearer, type FoundSupports } from './found';
@@ -11,8 +11,9 @@ import type { LevelPlan } from './levelPlan';
  */
 export function findSupports(level: LevelPlan, reach: number): FoundSupports {
   const finders = levelFinders(level);
-  const { supports, doubts } = findBeamSupports(level.beams, finders, reach);
-  const beams = new Map<string, readonly Bearer[]>(supports);
+  const neighbours = neighboursOf(level.beams, finders, reach);
+  const { supports, doubts } = findBeamSupports(level.beams, neighbours, finders, reach);
+  const beams: Map<string, readonly Bearer[]> = supports;
   for (const { id, body } of level.beams)
     if (!body.supportsFound)
       beams.set(
@@ -23,6 +24,6 @@ export function findSupports(level: LevelPlan, reach: number): FoundSupports {
     beams,
     posts: findPosts(level, finders, reach),
     walls: findWallFeet(level, finders, reach),
-    doubts: [...doubts, ...beamDoubts(level.beams, supports, finders, reach)],
+    doubts: [...doubts, ...beamDoubts(level.beams, neighbours, supports, finders, reach)],
   };
 }

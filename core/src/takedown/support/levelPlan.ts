@@ -221,13 +221,21 @@ export class Finder<T> {
     this.tree.finish();
   }
 
-  near(x1: number, y1: number, x2: number, y2: number, reach: number): T[] {
-    if (!this.tree) return [];
-    // in the order of the entries, whatever the tree gives
-    return this.tree
-      .search(Math.min(x1, x2) - reach, Math.min(y1, y2) - reach, Math.max(x1, x2) + reach, Math.max(y1, y2) + reach)
-      .sort((a, b) => a - b)
-      .map((i) => this.entries[i]!);
+  /** Entries whose box comes within reach of the box, in the order of the entries. */
+  near(x1: number, y1: number, x2: number, y2: number, reach: number): readonly T[] {
+    if (!this.tree) return EMPTY;
+    const found = this.tree.search(Math.min(x1, x2) - reach, Math.min(y1, y2) - reach, Math.max(x1, x2) + reach, Math.max(y1, y2) + reach);
+    if (found.length === 0) return EMPTY;
+    // a handful of numbers each time, and tens of thousands of times: sorted where they stand
+    for (let i = 1; i < found.length; i += 1) {
+      const number = found[i]!;
+      let j = i - 1;
+      for (; j >= 0 && found[j]! > number; j -= 1) found[j + 1] = found[j]!;
+      found[j + 1] = number;
+    }
+    const entries: T[] = new Array<T>(found.length);
+    for (let i = 0; i < found.length; i += 1) entries[i] = this.entries[found[i]!]!;
+    return entries;
   }
 }
 

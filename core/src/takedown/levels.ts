@@ -1,0 +1,113 @@
+import type { Building } from '../building';
+import { doubtEnd } from './doubts';
+import type { LooseEnd } from './ledger';
+import { sharePanels, type HeldPanel, type PanelLanding } from './panels';
+import { sameLists, type Bearers } from './same';
+import { findSupports } from './support/find';
+import type { FoundSupports } from './support/found';
+import { LevelSorter, type LevelPlan } from './support/levelPlan';
+
+const NONE: readonly never[] = [];
+
+/** A level as it was last, with what was found on it. */
+export class LevelState {
+  /** What its panels put on each member. */
+  landings: ReadonlyMap<string, readonly PanelLanding[]>;
+  panelEnds: readonly LooseEnd[];
+  readonly doubts: readonly LooseEnd[];
+
+  constructor(
+    readonly plan: LevelPlan,
+    readonly supports: FoundSupports,
+    readonly panels: ReadonlyMap<string, HeldPanel>,
+    old: LevelState | undefined,
+  ) {
+    this.landings = old?.landings ?? new Map();
+    this.panelEnds = old?.panelEnds ?? NONE;
+    this.doubts = supports.doubts.map(doubtEnd);
+  }
+
+  /** Gathers what its panels put on members. @returns members to which that is news */
+  layPanels(): string[] {
+    const now = new Map<string, PanelLanding[]>();
+    const ends: LooseEnd[] = [];
+    for (const { weight } of this.panels.values()) {
+      for (const landing of weight!.landings) {
+        const known = now.get(landing.member);
+        if (known) known.push(landing);
+        else now.set(landing.member, [landing]);
+      }
+      for (const end of weight!.looseEnds) ends.push(end);
+    }
+    const news: string[] = [];
+    for (const [member, list] of now) if (!sameLists(this.landings.get(member) ?? NONE, list)) news.push(member);
+    for (const member of this.landings.keys()) if (!now.has(member)) news.push(member);
+    this.landings = now;
+    this.panelEnds = ends;
+    return news;
+  }
+}
+
+/** What has come of reading the levels of a building. */
+export interface LevelNews {
+  /** Levels on which something changed. */
+  readonly touched: readonly LevelState[];
+  /** What members of those levels rest on. */
+  readonly bearing: ReadonlyMap<string, Bearers>;
+  /** Members that rest on nothing of any level any more: they are gone. */
+  readonly without: readonly string[];
+  /** Panels that are on none of the levels touched any more. */
+  readonly panelsGone: readonly string[];
+}
+
+/** The levels of a building, each with its supports and shared panels; those on which nothing changed stay as they are. */
+export class LevelStore {
+  private levels = new Map<string, LevelState>();
+  private readonly sorter = new LevelSorter();
+
+  all(): Iterable<LevelState> {
+    return this.levels.values();
+  }
+
+  *plans(): Generator<LevelPlan> {
+    for (const { plan } of this.levels.values()) yield plan;
+  }
+
+  get(id: string): LevelState | undefined {
+    return this.levels.get(id);
+  }
+
+  /** Finds supports and shares panels again on the levels whose items changed. @param reach how near counts as touching, mm */
+  read(building: Building, reach: number): LevelNews {
+    const next = new Map<string, LevelState>();
+    const touched: LevelState[] = [];
+    const before: LevelState[] = [];
+    for (const plan of this.sorter.sort(building)) {
+      const old = this.levels.get(plan.id);
+      if (old?.plan === plan) {
+        next.set(plan.id, old);
+        continue;
+      }
+      const state = new LevelState(plan, findSupports(plan, reach), sharePanels(plan, reach, old?.panels), old);
+      next.set(plan.id, state);
+      touched.push(state);
+      if (old) before.push(old);
+    }
+    this.levels = next;
+    const bearing = new Map<string, Bearers>();
+    for (const { supports } of touched) {
+      for (const [id, list] of supports.beams) bearing.set(id, list);
+      for (const [id, bearer] of supports.posts) bearing.set(id, [bearer]);
+      for (const [id, list] of supports.walls) bearing.set(id, list);
+    }
+    const without: string[] = [];
+    const panelsGone: string[] = [];
+    for (const { supports, panels, plan } of before) {
+      for (const list of [supports.beams, supports.posts, supports.walls])
+        for (const id of list.keys()) if (!bearing.has(id)) without.push(id);
+      const now = next.get(plan.id)!.panels;
+      for (const id of panels.keys()) if (!now.has(id)) panelsGone.push(id);
+    }
+    return { touched, bearing, without, panelsGone };
+  }
+}
