@@ -30,7 +30,8 @@ export interface Building {
 }
 
 export function planLength(line: { from: PlanPoint; to: PlanPoint }): number {
-  return Math.hypot(line.to.x - line.from.x, line.to.y - line.from.y);
+  const [dx, dy] = [line.to.x - line.from.x, line.to.y - line.from.y];
+  return Math.sqrt(dx * dx + dy * dy);
 }
 
 /** The point at a distance along a line on plan. */

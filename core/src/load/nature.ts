@@ -54,3 +54,8 @@ export function caseLabel(loadCase: LoadCase): string {
 export function compareCases(a: LoadCase, b: LoadCase): number {
   return NATURES.indexOf(a.nature) - NATURES.indexOf(b.nature) || a.id.localeCompare(b.id);
 }
+
+/** Every case that there can be, in the order of `compareCases`. */
+export const CASE_IDS: readonly string[] = NATURES.flatMap((nature) =>
+  nature === 'imposed' ? USES.map((use) => caseOf(nature, use).id) : [caseOf(nature).id],
+);

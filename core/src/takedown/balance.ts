@@ -1,6 +1,7 @@
 import { planLength, type PlanPoint } from '../building';
-import { compareCases, caseFromId } from '../load';
-import { type BalanceLine, type ByCase, type CaseBalance } from './ledger';
+import { CASE_IDS, caseFromId } from '../load';
+import type { Carried } from './carried';
+import type { BalanceLine, CaseBalance } from './ledger';
 import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
 
 /** Force and first moments on plan of one unit of a shape: force, force times x, force times y. */
@@ -32,96 +33,93 @@ export function resultantOn(line: { readonly from: PlanPoint; readonly dx: numbe
   return { force, x: force * line.from.x + moment * line.dx, y: force * line.from.y + moment * line.dy };
 }
 
-export function resultantAt(point: PlanPoint, force = 1): Resultant {
-  return { force, x: force * point.x, y: force * point.y };
-}
-
+/** Columns of the balance, three numbers each: force, force times x, force times y. */
 const COLUMNS = { applied: 0, delivered: 1, lost: 2, offsets: 3 } as const;
 type Column = keyof typeof COLUMNS;
+const WIDTH = 12;
+
+/** Values by the number of their case, and which of them there are. */
+type Values = Pick<Carried, 'mask' | 'values'>;
 
 /**
  * What one member or panel adds to the balance: per case, what is applied, delivered, lost and shifted, in force and in moment about both
- * plan axes. There are tens of thousands of books with a few entries each: they are kept as flat lists.
+ * plan axes. There are tens of thousands of books with an entry or two each: a book is one flat list, four numbers to an entry, the first
+ * of which is the place of its column among all.
  */
 export class BalanceBook {
-  readonly ids: string[] = [];
-  readonly columns: number[] = [];
-  /** Three numbers for each entry: force, force times x, force times y. */
-  readonly values: number[] = [];
+  entries: number[] | null = null;
 
-  add(column: Column, byCase: ByCase, { force, x, y }: Resultant): void {
+  add(column: Column, what: Values, resultant: Resultant): void {
+    this.put(column, what, resultant.force, resultant.x, resultant.y);
+  }
+
+  /** Load changes its line of action from one point to another. */
+  shift(what: Values, fromX: number, fromY: number, toX: number, toY: number): void {
+    this.put('offsets', what, 0, fromX - toX, fromY - toY);
+  }
+
+  put(column: Column, { mask, values }: Values, force: number, x: number, y: number): void {
     if (force === 0 && x === 0 && y === 0) return;
-    const into = COLUMNS[column];
-    for (const id in byCase) {
-      const at = this.placeOf(id, into);
-      const value = byCase[id]!;
-      this.values[at]! += value * force;
-      this.values[at + 1]! += value * x;
-      this.values[at + 2]! += value * y;
+    for (let n = 0, rest = mask; rest !== 0; n += 1, rest >>= 1) {
+      if ((rest & 1) === 0) continue;
+      const place = n * WIDTH + COLUMNS[column] * 3;
+      const value = values[n]!;
+      const { entries } = this;
+      if (!entries) {
+        this.entries = [place, value * force, value * x, value * y];
+        continue;
+      }
+      let at = 0;
+      while (at < entries.length && entries[at] !== place) at += 4;
+      if (at === entries.length) entries.push(place, value * force, value * x, value * y);
+      else {
+        entries[at + 1]! += value * force;
+        entries[at + 2]! += value * x;
+        entries[at + 3]! += value * y;
+      }
     }
-  }
-
-  private placeOf(id: string, column: number): number {
-    const { ids, columns, values } = this;
-    for (let i = 0; i < ids.length; i += 1) if (columns[i] === column && ids[i] === id) return i * 3;
-    ids.push(id);
-    columns.push(column);
-    values.push(0, 0, 0);
-    return values.length - 3;
-  }
-
-  /** Load changes its line of action from one resultant to another of equal force. */
-  shift(byCase: ByCase, from: Resultant, to: Resultant): void {
-    this.add('offsets', byCase, { force: from.force - to.force, x: from.x - to.x, y: from.y - to.y });
   }
 }
 
 /** Sums of books: for each case twelve numbers, three of each column. */
 export class BalanceSum {
-  private readonly ids: string[] = [];
-  private readonly values: number[] = [];
+  private readonly sums = new Float64Array(CASE_IDS.length * WIDTH);
+  private met = 0;
 
-  private placeOf(id: string): number {
-    const known = this.ids.indexOf(id);
-    if (known >= 0) return known * 12;
-    this.ids.push(id);
-    for (let i = 0; i < 12; i += 1) this.values.push(0);
-    return this.values.length - 12;
-  }
-
-  take({ ids, columns, values }: BalanceBook): void {
-    for (let n = 0; n < ids.length; n += 1) {
-      const at = this.placeOf(ids[n]!) + columns[n]! * 3;
-      for (let i = 0; i < 3; i += 1) this.values[at + i]! += values[n * 3 + i]!;
+  take({ entries }: BalanceBook): void {
+    if (!entries) return;
+    for (let i = 0; i < entries.length; i += 4) {
+      const place = entries[i]!;
+      this.met |= 1 << Math.floor(place / WIDTH);
+      for (let k = 0; k < 3; k += 1) this.sums[place + k]! += entries[i + 1 + k]!;
     }
   }
 
-  takeSum({ ids, values }: BalanceSum): void {
-    for (let n = 0; n < ids.length; n += 1) {
-      const at = this.placeOf(ids[n]!);
-      for (let i = 0; i < 12; i += 1) this.values[at + i]! += values[n * 12 + i]!;
-    }
+  takeSum({ sums, met }: BalanceSum): void {
+    this.met |= met;
+    for (let i = 0; i < sums.length; i += 1) this.sums[i]! += sums[i]!;
   }
 
   cases(): CaseBalance[] {
-    const line = (force: number, x: number, y: number): BalanceLine => ({ force, aboutX: y, aboutY: x });
-    return this.ids
-      .map((id, n) => {
-        const book = this.values.slice(n * 12, n * 12 + 12);
-        const of = (column: Column) => {
-          const at = COLUMNS[column] * 3;
-          return line(book[at]!, book[at + 1]!, book[at + 2]!);
-        };
-        const gap = (i: number) => book[i]! - book[3 + i]! - book[6 + i]! - book[9 + i]!;
-        return {
-          loadCase: caseFromId(id),
-          applied: of('applied'),
-          delivered: of('delivered'),
-          lost: of('lost'),
-          offsets: of('offsets'),
-          gap: line(gap(0), gap(1), gap(2)),
-        };
-      })
-      .sort((a, b) => compareCases(a.loadCase, b.loadCase));
+    const lines: CaseBalance[] = [];
+    CASE_IDS.forEach((id, n) => {
+      if ((this.met & (1 << n)) === 0) return;
+      const at = (i: number) => this.sums[n * WIDTH + i]!;
+      const of = (column: Column) => line(at(COLUMNS[column] * 3), at(COLUMNS[column] * 3 + 1), at(COLUMNS[column] * 3 + 2));
+      const gap = (i: number) => at(i) - at(3 + i) - at(6 + i) - at(9 + i);
+      lines.push({
+        loadCase: caseFromId(id),
+        applied: of('applied'),
+        delivered: of('delivered'),
+        lost: of('lost'),
+        offsets: of('offsets'),
+        gap: line(gap(0), gap(1), gap(2)),
+      });
+    });
+    return lines;
   }
+}
+
+function line(force: number, x: number, y: number): BalanceLine {
+  return { force, aboutX: y, aboutY: x };
 }

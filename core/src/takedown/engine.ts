@@ -110,7 +110,8 @@ export class TakedownEngine {
         if (!slot) {
           slots.set(id, (slot = new Slot(node, shelf.place(id))));
           this.stale.push(slot);
-          moved.add(slot);
+          // the first route is made from nothing
+          if (last) moved.add(slot);
           return;
         }
         const old = slot.node;
@@ -287,12 +288,17 @@ export class TakedownEngine {
     slot.loads = loads;
     slot.panels = panels;
     const { found } = slot.primary!;
-    const arrivals: Arrival[] = [];
-    for (const arrival of found.arrivals) arrivals.push(arrival);
+    const arrivals = found.arrivals.slice();
+    const carried = found.carried.slice();
     // what a member of a ring would hand on is not there
-    for (const giver of slot.givers) if (!giver.inLoop) giver.handTo(id, arrivals);
+    for (const giver of slot.givers) if (!giver.inLoop) giver.handTo(id, arrivals, carried);
     const target = (to: string) => memory.slots.get(to)?.node;
-    const outcome = calculate(node, arrivals, memory.bearers.get(id) ?? NONE, { target, inLoop, reach, storey: storeyOf(building, node) });
+    const outcome = calculate(node, arrivals, carried, memory.bearers.get(id) ?? NONE, {
+      target,
+      inLoop,
+      reach,
+      storey: storeyOf(building, node),
+    });
     if (!inLoop) for (const to of slot.targets) this.makeStale(to);
     slot.handed = outcome.handed;
     // written out: spreading costs more than all the sums

@@ -1,8 +1,10 @@
 import type { ByCase, LooseEnd } from './ledger';
 
+const NONE: readonly never[] = [];
+
 /** Collects the loose ends of one item, each under a key that stays the same while the fault does. */
 export class LooseEnds {
-  readonly list: LooseEnd[] = [];
+  list: readonly LooseEnd[] = NONE;
 
   constructor(private readonly item: string) {}
 
@@ -14,7 +16,7 @@ export class LooseEnds {
     // a key fits into an answer's key
     const key = `${kind}:${this.item}${place === '' ? '' : `:${place}`}`.slice(0, 140);
     const twins = this.list.filter((end) => end.key === key || end.key.startsWith(`${key}#`)).length;
-    this.list.push({ key: twins ? `${key}#${twins + 1}` : key, item: this.item, title, why, remedy, byCase });
+    this.list = [...this.list, { key: twins ? `${key}#${twins + 1}` : key, item: this.item, title, why, remedy, byCase }];
   }
 }
 

@@ -1,6 +1,7 @@
 import { planLength, pointAlong, project, type Beam, type PlanPoint } from '../building';
 import { PlinthError } from '../error';
-import { BalanceBook, resultantAt, resultantOf } from './balance';
+import { BalanceBook, resultantOf } from './balance';
+import { reactionByParts, reactionOf, sumOf, type Carried } from './carried';
 import { addInto, scaled, type Arrival, type ByCase, type Leave, type LooseEnd, type MemberLedger, type Source } from './ledger';
 import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
 import { LooseEnds, metres } from './looseEnd';
@@ -18,6 +19,7 @@ export const REACH = 300;
 export interface Handed {
   readonly to: string;
   readonly arrival: Arrival;
+  readonly carried: Carried;
 }
 
 /** What comes of calculating one member: its part of the ledger, what others receive of it, its part of the balance. */
@@ -40,74 +42,27 @@ export interface Surroundings {
 /** Of each arrival the reactions under each of its pieces. */
 type Parts = readonly (readonly (readonly number[])[])[];
 
-interface Carried {
-  readonly byCase: ByCase;
-  readonly adverse: ByCase;
-}
-
-function sumOf(arrivals: readonly Arrival[], shares: readonly number[]): Carried {
-  const byCase: Record<string, number> = {};
-  let allPress = true;
-  for (let i = 0; i < arrivals.length; i += 1) {
-    const arrival = arrivals[i]!;
-    addInto(byCase, arrival.byCase, shares[i]!);
-    if (arrival.adverse !== arrival.byCase) allPress = false;
-  }
-  if (allPress) return { byCase, adverse: byCase };
-  const adverse: Record<string, number> = {};
-  for (let i = 0; i < arrivals.length; i += 1) addInto(adverse, arrivals[i]!.adverse, shares[i]!);
-  return { byCase, adverse };
-}
-
 /** Reactions by support instead of by arrival. */
 function byColumn(rows: readonly (readonly number[])[], columns: number): number[][] {
   return Array.from({ length: columns }, (_, j) => rows.map((row) => row[j]!));
 }
 
-/** What reaches one support, of everything and of what presses alone. */
-function reactionOf(arrivals: readonly Arrival[], shares: readonly number[]): Carried {
-  const byCase: Record<string, number> = {};
-  let allPress = true;
-  for (let i = 0; i < arrivals.length; i += 1) {
-    const arrival = arrivals[i]!;
-    addInto(byCase, arrival.byCase, shares[i]!);
-    if (shares[i]! < 0 || arrival.adverse !== arrival.byCase) allPress = false;
-  }
-  if (allPress) return { byCase, adverse: byCase };
-  const adverse: Record<string, number> = {};
-  for (let i = 0; i < arrivals.length; i += 1) press(adverse, arrivals[i]!, shares[i]!);
-  return { byCase, adverse };
+/** Without the room that a list keeps for more: there are many of few. */
+function trimmed<T>(list: readonly T[]): readonly T[] {
+  return list.length > 12 ? list : list.slice();
 }
 
-/** The same where each arrival comes in pieces, of which some press on the support and others lift it. */
-function reactionByParts(arrivals: readonly Arrival[], shares: readonly number[], parts: Parts, j: number): Carried {
-  const allPress = arrivals.every(
-    ({ adverse, byCase }, i) => adverse === byCase && shares[i]! >= 0 && parts[i]!.every((row) => row[j]! >= 0),
-  );
-  if (allPress) return reactionOf(arrivals, shares);
-  const byCase: Record<string, number> = {};
-  const adverse: Record<string, number> = {};
-  arrivals.forEach((arrival, i) => {
-    addInto(byCase, arrival.byCase, shares[i]!);
-    for (const row of parts[i]!) press(adverse, arrival, row[j]!);
-  });
-  return { byCase, adverse };
-}
-
-/** Adds what of an arrival presses on a support: where a load lifts the support, what relieves that load presses on it. */
-function press(adverse: Record<string, number>, arrival: Arrival, share: number): void {
-  for (const id in arrival.byCase)
-    adverse[id] = (adverse[id] ?? 0) + share * (share >= 0 ? arrival.adverse[id]! : arrival.byCase[id]! - arrival.adverse[id]!);
-}
+const forceOf = ({ shape }: Arrival) => shapeForce(shape);
 
 /** Calculates one member from what arrives on it: what leaves at each support, and what lands where. */
 export function calculate(
   node: Node,
   arrivals: readonly Arrival[],
+  carried: readonly Carried[],
   bearers: readonly (Bearer | WallBearer)[],
   around: Surroundings,
 ): Outcome {
-  return new Calculation(node, arrivals, around).run(bearers);
+  return new Calculation(node, arrivals, carried, around).run(bearers);
 }
 
 class Calculation {
@@ -121,19 +76,19 @@ class Calculation {
   constructor(
     private readonly node: Node,
     private readonly arrivals: readonly Arrival[],
+    /** What each arrival carries for each unit of its shape. */
+    private readonly units: readonly Carried[],
     private readonly around: Surroundings,
   ) {
     this.ends = new LooseEnds(node.id);
-    const shares: number[] = [];
-    for (const { shape } of arrivals) shares.push(shapeForce(shape));
-    this.shares = shares;
-    this.carried = sumOf(arrivals, shares);
+    this.shares = arrivals.map(forceOf);
+    this.carried = sumOf(units, this.shares);
   }
 
   run(bearers: readonly (Bearer | WallBearer)[]): Outcome {
     const leaves = this.leaves(bearers);
     const { byCase: sum, adverse } = this.carried;
-    return { leaves, sum, adverse, handed: this.handed, book: this.book, looseEnds: this.ends.list };
+    return { leaves, sum, adverse, handed: trimmed(this.handed), book: this.book, looseEnds: this.ends.list };
   }
 
   private leaves(bearers: readonly (Bearer | WallBearer)[]): Leave[] {
@@ -152,7 +107,7 @@ class Calculation {
   }
 
   private ground(): Leave[] {
-    for (const { byCase, shape } of this.arrivals) this.book.add('delivered', byCase, resultantOf(this.node.place, shape));
+    this.arrivals.forEach(({ shape }, i) => this.book.add('delivered', this.units[i]!, resultantOf(this.node.place, shape)));
     const { byCase, adverse } = this.carried;
     return [{ to: 'ground', at: 0, byCase, adverse, shares: this.shares, holdsDown: false }];
   }
@@ -162,21 +117,23 @@ class Calculation {
   }
 
   /** Force at a point handed to a member that may be a point or a line. Null when nothing takes it. */
-  private handOver(leave: number, to: string | null, point: PlanPoint, { byCase, adverse }: Carried): string | null {
+  private handOver(leave: number, to: string | null, point: PlanPoint, carried: Carried): string | null {
+    const { byCase } = carried;
     const target = this.receiver(to);
-    const from = resultantAt(point);
+    const { x, y } = point;
     if (!target) {
-      this.book.add('lost', byCase, from);
+      this.book.put('lost', carried, 1, x, y);
       return null;
     }
     const { node } = this;
     const { place } = target;
     const at = 'at' in place ? 0 : Math.min(target.length, Math.max(0, project(place, point)));
     const landed = 'at' in place ? place.at : pointAlong(place, at);
-    const distance = Math.hypot(point.x - landed.x, point.y - landed.y);
+    const [dx, dy] = [x - landed.x, y - landed.y];
+    const distance = Math.sqrt(dx * dx + dy * dy);
     const reach = Math.max(REACH, this.around.reach);
     if (distance > reach) {
-      this.book.add('lost', byCase, from);
+      this.book.put('lost', carried, 1, x, y);
       this.ends.add(
         'apart',
         target.id,
@@ -187,23 +144,15 @@ class Calculation {
       );
       return null;
     }
-    this.give(target, leave, '0', node.mark, { type: 'member', member: node.id, leave }, { type: 'point', at }, byCase, adverse);
-    this.book.shift(byCase, from, resultantAt(landed));
+    this.give(target, leave, '0', node.mark, { type: 'member', member: node.id, leave }, { type: 'point', at }, carried);
+    this.book.shift(carried, x, y, landed.x, landed.y);
     return to;
   }
 
-  private give(
-    target: Node,
-    leave: number,
-    key: string,
-    label: string,
-    source: Source,
-    shape: ArrivalShape,
-    byCase: ByCase,
-    adverse: ByCase,
-  ): void {
+  private give(target: Node, leave: number, key: string, label: string, source: Source, shape: ArrivalShape, carried: Carried): void {
+    const { byCase, adverse } = carried;
     const id = `${target.id}/${this.node.id}.${leave}.${key}`;
-    this.handed.push({ to: target.id, arrival: { id, label, source, shape, byCase, adverse } });
+    this.handed.push({ to: target.id, arrival: { id, label, source, shape, byCase, adverse }, carried });
   }
 
   private restsOnNothing(where: string, at: number, byCase: ByCase): void {
@@ -229,11 +178,11 @@ class Calculation {
   }
 
   private loseAll(): void {
-    for (const arrival of this.arrivals) this.book.add('lost', arrival.byCase, resultantOf(this.node.place, arrival.shape));
+    this.arrivals.forEach(({ shape }, i) => this.book.add('lost', this.units[i]!, resultantOf(this.node.place, shape)));
   }
 
   private beam(body: Beam, supports: readonly Bearer[]): Leave[] {
-    const { node, arrivals } = this;
+    const { node } = this;
     let found: { readonly shares: readonly (readonly number[])[]; readonly parts: Parts | null };
     try {
       found = this.atSupports(body.hinges, supports);
@@ -254,19 +203,29 @@ class Calculation {
       return [];
     }
     const { parts } = found;
-    const leaves: Leave[] = [];
+    const leaves = new Array<Leave>(supports.length);
     for (let j = 0; j < supports.length; j += 1) {
       const support = supports[j]!;
       const shares = found.shares[j]!;
-      const reaction = parts ? reactionByParts(arrivals, shares, parts, j) : reactionOf(arrivals, shares);
+      const reaction = parts ? this.reactionOnSpans(shares, parts, j) : reactionOf(this.units, shares);
       const { byCase, adverse } = reaction;
       const to = this.handOver(j, support.by, pointAlong(body, support.at), reaction);
       if (to === null && (support.by === null || !this.around.target(support.by)))
         this.restsOnNothing(` at ${metres(support.at)} m`, Math.round(support.at), byCase);
       const hanger = to !== null && this.around.target(to)?.kind === 'hanger';
-      leaves.push({ to, at: support.at, byCase, adverse, shares, holdsDown: support.holdsDown && !hanger });
+      leaves[j] = { to, at: support.at, byCase, adverse, shares, holdsDown: support.holdsDown && !hanger };
     }
     return leaves;
+  }
+
+  private reactionOnSpans(shares: readonly number[], parts: Parts, j: number): Carried {
+    const allPress = this.units.every(
+      ({ pressed, values }, i) => pressed === values && shares[i]! >= 0 && parts[i]!.every((row) => row[j]! >= 0),
+    );
+    if (allPress) return sumOf(this.units, shares);
+    return reactionByParts(this.units, shares, (i, press) => {
+      for (const row of parts[i]!) press(row[j]!);
+    });
   }
 
   /**
@@ -282,14 +241,8 @@ class Calculation {
     const { length } = node;
     const lever = hinges.length === 0 ? leverOf(supports, length) : null;
     if (lever?.wholeSpan) {
-      const first: number[] = [];
-      const second: number[] = [];
-      for (let i = 0; i < arrivals.length; i += 1) {
-        const share = (shapeMoment(arrivals[i]!.shape) - this.shares[i]! * lever.a) / (lever.b - lever.a);
-        second.push(share);
-        first.push(this.shares[i]! - share);
-      }
-      return { shares: [first, second], parts: null };
+      const second = arrivals.map(({ shape }, i) => (shapeMoment(shape) - this.shares[i]! * lever.a) / (lever.b - lever.a));
+      return { shares: [this.shares.map((share, i) => share - second[i]!), second], parts: null };
     }
     const spans = spansBetween(
       supports.map((support) => support.at),
@@ -307,7 +260,7 @@ class Calculation {
     const total = this.carried;
     const nothing = (): Leave[] => {
       this.loseAll();
-      return [{ to: null, at: 0, ...total, shares: this.shares, holdsDown: false }];
+      return [{ to: null, at: 0, byCase: total.byCase, adverse: total.adverse, shares: this.shares, holdsDown: false }];
     };
     const stretches = bearers.flatMap((bearer) => {
       const target = this.receiver(bearer.by);
@@ -337,14 +290,14 @@ class Calculation {
           const { before, within, after } = cut(part, from, to);
           rest.push(before, after);
           if (!within) continue;
-          for (const shape of this.onto(node, target, within, arrival)) {
+          for (const shape of this.onto(node, target, within, arrival, this.units[i]!)) {
             const resultant = resultantOf(target.place, shape);
             landedForce += resultant.force;
             fx.x += resultant.x;
             fy.x += resultant.y;
             shares[j]![i]! += resultant.force;
             const source: Source = { type: 'member', member: node.id, leave: j, through: arrival.id };
-            this.give(target, j, `${i}.${piece++}`, `${node.mark}: ${arrival.label}`, source, shape, arrival.byCase, arrival.adverse);
+            this.give(target, j, `${i}.${piece++}`, `${node.mark}: ${arrival.label}`, source, shape, this.units[i]!);
           }
         }
         parts = rest;
@@ -352,14 +305,14 @@ class Calculation {
       for (const part of parts) {
         if (!part || shapeForce(part) === 0) continue;
         const lost = resultantOf(node.place, part);
-        this.book.add('lost', arrival.byCase, lost);
+        this.book.add('lost', this.units[i]!, lost);
         addInto(astray, arrival.byCase, lost.force);
         landedForce += lost.force;
         fx.x += lost.x;
         fy.x += lost.y;
       }
       const whole = resultantOf(node.place, arrival.shape);
-      this.book.add('offsets', arrival.byCase, {
+      this.book.add('offsets', this.units[i]!, {
         force: whole.force - landedForce - this.past,
         x: whole.x - fx.x - this.pastX,
         y: whole.y - fy.x - this.pastY,
@@ -376,12 +329,7 @@ class Calculation {
         astray,
       );
     return stretches.map((stretch, j) => {
-      const byCase: Record<string, number> = {};
-      const adverse: Record<string, number> = {};
-      this.arrivals.forEach((arrival, i) => {
-        addInto(byCase, arrival.byCase, shares[j]![i]!);
-        addInto(adverse, arrival.adverse, shares[j]![i]!);
-      });
+      const { byCase, adverse } = sumOf(this.units, shares[j]!);
       return { to: stretch.by, at: stretch.from, byCase, adverse, shares: shares[j]!, holdsDown: false };
     });
   }
@@ -392,7 +340,13 @@ class Calculation {
   private pastY = 0;
 
   /** A piece of foot laid on what is beneath. What reaches past its end by more than the reach is lost; less is gathered there. */
-  private onto(node: Extract<Node, { kind: 'wall' }>, target: Node, shape: ArrivalShape, { label, byCase }: Arrival): ArrivalShape[] {
+  private onto(
+    node: Extract<Node, { kind: 'wall' }>,
+    target: Node,
+    shape: ArrivalShape,
+    { label, byCase }: Arrival,
+    unit: Carried,
+  ): ArrivalShape[] {
     const place = target.place as Extract<Node, { kind: 'beam' }>['body'];
     const start = project(place, node.body.from);
     const ratio = (project(place, node.body.to) - start) / node.length;
@@ -410,7 +364,7 @@ class Calculation {
         landed.push({ type: 'distributed', from, to: from + width, start: resultant.force / width, end: resultant.force / width });
         continue;
       }
-      this.book.add('lost', byCase, resultant);
+      this.book.add('lost', unit, resultant);
       this.past += resultant.force;
       this.pastX += resultant.x;
       this.pastY += resultant.y;

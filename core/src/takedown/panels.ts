@@ -1,7 +1,8 @@
 import type { Building, ExtraLoad, Named, Panel } from '../building';
 import { caseOf, type BuildUp } from '../load';
 import { BalanceBook, resultantOn, type Resultant } from './balance';
-import { scaled, type ByCase, type LooseEnd, type Source } from './ledger';
+import { carriedOf, type Carried } from './carried';
+import { pressing, scaled, type ByCase, type LooseEnd, type Source } from './ledger';
 import { shapeForce, type ArrivalShape } from './shape';
 import { LooseEnds, metres } from './looseEnd';
 import type { Bearing, PanelSharing } from './panel/share';
@@ -18,7 +19,7 @@ export interface PanelLanding {
   readonly label: string;
   readonly source: Source;
   readonly shape: ArrivalShape;
-  readonly byCase: ByCase;
+  readonly carried: Carried;
 }
 
 /** What a panel puts on members, and what that adds to the balance. */
@@ -105,7 +106,7 @@ export function weighPanel(
   }
   for (const { kind, text } of sharing.doubts) weighing.doubt(kind, '', `${body.mark}: ${text}`);
   const { book, landings, ends } = weighing;
-  return { areas, buildUp, landings, book, looseEnds: ends.list };
+  return { areas, buildUp, landings: landings.slice(), book, looseEnds: ends.list };
 }
 
 class Weighing {
@@ -123,7 +124,8 @@ class Weighing {
   lay(sharing: PanelSharing, byCase: ByCase, label: string, source: Source, title: string, place: string): void {
     const { book, landings } = this;
     const whole: Resultant = { force: sharing.whole.area, x: sharing.whole.x, y: sharing.whole.y };
-    book.add('applied', byCase, whole);
+    const carried = carriedOf(byCase, pressing(byCase));
+    book.add('applied', carried, whole);
     let [x, y] = [whole.x, whole.y];
     let force = whole.force;
     const take = (resultant: Resultant) => {
@@ -136,7 +138,7 @@ class Weighing {
       const line = this.lineOf(member);
       const land = (landed: ArrivalShape) => {
         take(resultantOn(line, landed));
-        landings.push({ member, panel, label, source, shape: landed, byCase });
+        landings.push({ member, panel, label, source, shape: landed, carried });
       };
       // nearly all lie within their member
       if (shape.type !== 'point' && shape.from >= 0 && shape.to <= line.length) land(shape);
@@ -145,7 +147,7 @@ class Weighing {
     for (const { region, reason } of sharing.orphans) {
       const lost = { force: region.area, x: region.x, y: region.y };
       take(lost);
-      book.add('lost', byCase, lost);
+      book.add('lost', carried, lost);
       const where = region.area > 0 ? ` near x ${metres(region.x / region.area)}, y ${metres(region.y / region.area)} m` : '';
       this.ends.add(
         'panel-edge',
@@ -157,7 +159,7 @@ class Weighing {
       );
     }
     // nothing but lines of action may move: the force is all there
-    book.add('offsets', byCase, { force, x, y });
+    book.put('offsets', carried, force, x, y);
   }
 
   private lineOf(member: string): Segment {

@@ -3,6 +3,7 @@ import { caseOf } from '../load';
 import { GRAVITY } from '../quantity';
 import { findSection } from '../section';
 import { BalanceBook, resultantOf } from './balance';
+import { carriedOf, type Carried } from './carried';
 import { pressing, scaled, type Arrival, type ByCase, type LooseEnd, type Source } from './ledger';
 import { type ArrivalShape } from './shape';
 import { intensityOf } from './intensity';
@@ -14,6 +15,8 @@ import { clipShape } from './shape';
 /** Loads that act on a member first-hand, before anything that other members bring. */
 export interface Primary {
   readonly arrivals: readonly Arrival[];
+  /** What each arrival carries for each unit of its shape. */
+  readonly carried: readonly Carried[];
   readonly book: BalanceBook;
   readonly looseEnds: readonly LooseEnd[];
 }
@@ -34,6 +37,7 @@ export function primaryLoads(building: Building, node: Node, loads: readonly Nam
 
 class PrimaryLoads {
   private readonly arrivals: Arrival[] = [];
+  private readonly carried: Carried[] = [];
   private readonly book = new BalanceBook();
   private readonly ends: LooseEnds;
 
@@ -47,17 +51,10 @@ class PrimaryLoads {
   all(loads: readonly Named<ExtraLoad>[], panels: readonly PanelLanding[]): Primary {
     this.own();
     if (this.node.kind === 'beam') this.strips(this.node.body.strips);
-    for (const { panel, label, source, shape, byCase } of panels)
-      this.arrivals.push({
-        id: `${this.node.id}/${panel}.${this.arrivals.length}`,
-        label,
-        source,
-        shape,
-        byCase,
-        adverse: pressing(byCase),
-      });
+    for (const { panel, label, source, shape, carried } of panels)
+      this.land(`${this.node.id}/${panel}.${this.arrivals.length}`, label, source, shape, carried);
     for (const load of loads) this.extra(load);
-    return { arrivals: this.arrivals, book: this.book, looseEnds: this.ends.list };
+    return { arrivals: this.arrivals.slice(), carried: this.carried.slice(), book: this.book, looseEnds: this.ends.list };
   }
 
   /** Applied to the balance, and laid on the member as far as the member reaches. */
@@ -66,11 +63,12 @@ class PrimaryLoads {
     for (const id in byCase) if (byCase[id] !== 0) isNothing = false;
     if (isNothing) return;
     const { node } = this;
-    this.book.add('applied', byCase, resultantOf(node.place, shape));
+    const carried = carriedOf(byCase, pressing(byCase));
+    this.book.add('applied', carried, resultantOf(node.place, shape));
     const { inside, outside } = node.length === 0 ? { inside: shape, outside: [] } : clipShape(shape, node.length + 1e-6);
     for (const part of outside) {
       const lost = resultantOf(node.place, part);
-      this.book.add('lost', byCase, lost);
+      this.book.add('lost', carried, lost);
       this.ends.add(
         'past-end',
         key,
@@ -80,7 +78,13 @@ class PrimaryLoads {
         scaled(byCase, lost.force),
       );
     }
-    if (inside) this.arrivals.push({ id: `${node.id}/${key}`, label, source, shape: inside, byCase, adverse: pressing(byCase) });
+    if (inside) this.land(`${node.id}/${key}`, label, source, inside, carried);
+  }
+
+  private land(id: string, label: string, source: Source, shape: ArrivalShape, carried: Carried): void {
+    const { byCase, adverse } = carried;
+    this.arrivals.push({ id, label, source, shape, byCase, adverse });
+    this.carried.push(carried);
   }
 
   private storey(member: { base: string; top: string }): number {

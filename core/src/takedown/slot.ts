@@ -1,4 +1,5 @@
 import type { ExtraLoad, Named } from '../building';
+import type { Carried } from './carried';
 import type { Arrival, LooseEnd, MemberLedger } from './ledger';
 import type { Node } from './node';
 import type { Handed } from './outcome';
@@ -31,8 +32,12 @@ export class Slot extends Stop<Slot> {
     super(node.id);
   }
 
-  /** What it hands to a member. */
-  handTo(id: string, arrivals: Arrival[]): void {
-    for (const { to, arrival } of this.handed) if (to === id) arrivals.push(arrival);
+  /** Adds what it hands to a member. */
+  handTo(id: string, arrivals: Arrival[], carried: Carried[]): void {
+    for (const handed of this.handed) {
+      if (handed.to !== id) continue;
+      arrivals.push(handed.arrival);
+      carried.push(handed.carried);
+    }
   }
 }

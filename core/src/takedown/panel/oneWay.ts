@@ -57,9 +57,12 @@ export function shareOneWay(
   }
   const supports: Support[] = [];
   for (const bearing of bearings) {
-    const { u0, slope, v1, v2 } = axes.sloped(bearing.line.from, bearing.line.to);
+    const { from, to, length } = bearing.line;
+    const [first, second] = [axes.v(from), axes.v(to)];
     // what runs along the span carries nothing of it, nor does what only touches the panel's side
-    if (v2 - v1 < ALONGSIDE * bearing.line.length || Math.min(v2, high) - Math.max(v1, low) < 1) continue;
+    if (Math.abs(second - first) < ALONGSIDE * length) continue;
+    if (Math.min(Math.max(first, second), high) - Math.max(Math.min(first, second), low) < 1) continue;
+    const { u0, slope, v1, v2 } = axes.sloped(from, to);
     // a panel may reach a little past the end of what carries it
     supports.push({ u0, slope, v1: v1 - reach, v2: v2 + reach, end1: v1, end2: v2, bearing });
   }
@@ -313,7 +316,10 @@ function supportsOf(from: Sloped, to: Sloped, beneath: readonly Support[], v: nu
 }
 
 /** Of supports in one place the preferred one. */
-function distinct(supports: readonly Support[], v: number, reach: number): Support[] {
+function distinct(supports: Support[], v: number, reach: number): Support[] {
+  let apart = true;
+  for (let i = 1; i < supports.length && apart; i += 1) apart = at(supports[i]!, v) - at(supports[i - 1]!, v) >= reach;
+  if (apart) return supports;
   const kept: Support[] = [];
   for (const support of supports) {
     const last = kept[kept.length - 1];

@@ -52,9 +52,10 @@ export function findBeamSupports(
   for (const { id, body } of beams) {
     const candidates = found.get(id);
     if (!candidates) continue;
-    const bearers: Bearer[] = [];
-    for (const { at, by, rule } of candidates) bearers.push({ by, at, holdsDown: isHeldDown(body, by, at, reach), rule });
-    supports.set(id, bearers);
+    supports.set(
+      id,
+      candidates.map(({ at, by, rule }) => ({ by, at, holdsDown: isHeldDown(body, by, at, reach), rule })),
+    );
   }
   return { supports, doubts };
 }
@@ -137,18 +138,29 @@ function onBeams(
 }
 
 /** Of several things that bear in one place the stiffest is kept; the rest come in order along the beam. */
-function settle(candidates: Candidate[], reach: number): Candidate[] {
+function settle(candidates: readonly Candidate[], reach: number): Candidate[] {
   const kept: Candidate[] = [];
-  for (const candidate of candidates.sort(byPreference)) {
+  for (const candidate of sorted(candidates, byPreference)) {
     let taken = false;
     for (const other of kept) if (Math.abs(other.at - candidate.at) <= reach) taken = true;
     if (!taken) kept.push(candidate);
   }
-  return kept.sort(byPlace);
+  return sorted(kept, (a, b) => a.at - b.at);
 }
 
 const byPreference = (a: Candidate, b: Candidate) => a.rank - b.rank || a.at - b.at || (a.by < b.by ? -1 : 1);
-const byPlace = (a: Candidate, b: Candidate) => a.at - b.at;
+
+/** A few things in order: with so few the usual sorting takes longer to set out than to do. */
+function sorted<T>(list: readonly T[], compare: (a: T, b: T) => number): T[] {
+  const result = list.slice();
+  for (let i = 1; i < result.length; i += 1) {
+    const entry = result[i]!;
+    let j = i;
+    for (; j > 0 && compare(result[j - 1]!, entry) > 0; j -= 1) result[j] = result[j - 1]!;
+    result[j] = entry;
+  }
+  return result;
+}
 
 /** Has the beam an end that hangs in the air? */
 function needsSupport(line: { length: number }, supports: readonly Candidate[], reach: number): boolean {

@@ -12,7 +12,8 @@ export interface Segment {
 
 export function segment(line: { readonly from: PlanPoint; readonly to: PlanPoint }): Segment {
   const { from, to } = line;
-  const length = Math.hypot(to.x - from.x, to.y - from.y);
+  const [x, y] = [to.x - from.x, to.y - from.y];
+  const length = Math.sqrt(x * x + y * y);
   return length === 0
     ? { from, to, length, dx: 1, dy: 0 }
     : { from, to, length, dx: (to.x - from.x) / length, dy: (to.y - from.y) / length };
@@ -57,6 +58,6 @@ export function overlap(a: Segment, b: Segment, reach: number): { from: number; 
 /** Distance of a point from a segment and where along it the nearest place lies. */
 export function nearest(s: Segment, point: PlanPoint): { at: number; distance: number } {
   const at = Math.min(s.length, Math.max(0, along(s, point)));
-  const p = pointAt(s, at);
-  return { at, distance: Math.hypot(point.x - p.x, point.y - p.y) };
+  const [x, y] = [point.x - s.from.x - s.dx * at, point.y - s.from.y - s.dy * at];
+  return { at, distance: Math.sqrt(x * x + y * y) };
 }

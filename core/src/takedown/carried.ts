@@ -1,0 +1,122 @@
+import { CASE_IDS } from '../load';
+import type { ByCase } from './ledger';
+
+/**
+ * What is carried, case by case: of everything, and of what presses down alone. It stands there twice, by the names of the cases for those
+ * who read it and in the order of `CASE_IDS` for those who sum it: sums over tens of thousands of arrivals are made number by number.
+ */
+export interface Carried {
+  readonly byCase: ByCase;
+  /** The very same as `byCase` where all of it presses. */
+  readonly adverse: ByCase;
+  /** Which cases there are: bit n for the nth. */
+  readonly mask: number;
+  readonly values: readonly number[];
+  /** The very same as `values` where all of it presses. */
+  readonly pressed: readonly number[];
+}
+
+const NUMBER_OF: ReadonlyMap<string, number> = new Map(CASE_IDS.map((id, n) => [id, n]));
+const COUNT = CASE_IDS.length;
+
+function maskOf(byCase: ByCase): number {
+  let mask = 0;
+  for (const id in byCase) mask |= 1 << NUMBER_OF.get(id)!;
+  return mask;
+}
+
+function numbers(byCase: ByCase): number[] {
+  const values = zeros();
+  for (const id in byCase) values[NUMBER_OF.get(id)!] = byCase[id]!;
+  return values;
+}
+
+/** Numbers that begin as fractions are kept as plain numbers by the machine. */
+const ZEROS: readonly number[] = CASE_IDS.map(() => 0.5).map((half) => half - half);
+
+function zeros(): number[] {
+  return ZEROS.slice();
+}
+
+/** Values by case with those that press, as given by name. */
+export function carriedOf(byCase: ByCase, adverse: ByCase): Carried {
+  const values = numbers(byCase);
+  return { byCase, adverse, mask: maskOf(byCase), values, pressed: adverse === byCase ? values : numbers(adverse) };
+}
+
+const shapes = new Map<
+  number,
+  { readonly at: readonly number[]; readonly ids: readonly string[]; readonly empty: Readonly<Record<string, number>> }
+>();
+
+/** Values under the names of their cases; all that have the same cases are laid out alike. */
+function named(mask: number, values: readonly number[]): ByCase {
+  let shape = shapes.get(mask);
+  if (!shape) {
+    const at = CASE_IDS.map((_, n) => n).filter((n) => mask & (1 << n));
+    const ids = at.map((n) => CASE_IDS[n]!);
+    shapes.set(mask, (shape = { at, ids, empty: Object.fromEntries(ids.map((id) => [id, 0.5])) }));
+  }
+  const { at, ids, empty } = shape;
+  const byCase: Record<string, number> = { ...empty };
+  for (let i = 0; i < at.length; i += 1) byCase[ids[i]!] = values[at[i]!]!;
+  return byCase;
+}
+
+function carriedFrom(mask: number, values: readonly number[], pressed: readonly number[]): Carried {
+  const byCase = named(mask, values);
+  return { byCase, adverse: pressed === values ? byCase : named(mask, pressed), mask, values, pressed };
+}
+
+/** Adds up what is carried, each so many times. */
+export function sumOf(list: readonly Carried[], times: readonly number[]): Carried {
+  const values = zeros();
+  let mask = 0;
+  let allPress = true;
+  for (let i = 0; i < list.length; i += 1) {
+    const part = list[i]!;
+    add(values, part.values, times[i]!);
+    mask |= part.mask;
+    if (part.pressed !== part.values) allPress = false;
+  }
+  if (allPress) return carriedFrom(mask, values, values);
+  const pressed = zeros();
+  for (let i = 0; i < list.length; i += 1) add(pressed, list[i]!.pressed, times[i]!);
+  return carriedFrom(mask, values, pressed);
+}
+
+/** What reaches a support that takes such shares: what lifts it presses nowhere, and what relieves a load that lifts it presses on it. */
+export function reactionOf(list: readonly Carried[], shares: readonly number[]): Carried {
+  let allPress = true;
+  for (let i = 0; i < list.length && allPress; i += 1) allPress = shares[i]! >= 0 && list[i]!.pressed === list[i]!.values;
+  if (allPress) return sumOf(list, shares);
+  return reactionByParts(list, shares, (i, press) => press(shares[i]!));
+}
+
+/**
+ * The same where each arrival comes in pieces, of which some press on the support and others lift it.
+ * @param shares of the whole arrivals
+ * @param pieces calls `press` with the share of each piece of an arrival
+ */
+export function reactionByParts(
+  list: readonly Carried[],
+  shares: readonly number[],
+  pieces: (i: number, press: (share: number) => void) => void,
+): Carried {
+  const values = zeros();
+  const pressed = zeros();
+  let mask = 0;
+  for (let i = 0; i < list.length; i += 1) {
+    const part = list[i]!;
+    add(values, part.values, shares[i]!);
+    mask |= part.mask;
+    pieces(i, (share) => {
+      for (let n = 0; n < COUNT; n += 1) pressed[n]! += share * (share >= 0 ? part.pressed[n]! : part.values[n]! - part.pressed[n]!);
+    });
+  }
+  return carriedFrom(mask, values, pressed);
+}
+
+function add(sum: number[], values: readonly number[], times: number): void {
+  for (let n = 0; n < COUNT; n += 1) sum[n]! += values[n]! * times;
+}
