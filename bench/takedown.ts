@@ -38,24 +38,19 @@ export function takedownEdit(): Figure {
   const column = items.findIndex((item) => item.kind === 'column' && item.body.base === 'L20');
   const sample = items.find((item) => item.kind === 'beam' && item.id.startsWith('S-1-1-20'))!;
   const shop = items.findIndex((item) => item.id === 'shop');
-  const edits: Record<string, (n: number) => Item[]> = {
+  let added: readonly Item[] = items;
+  const edits: Record<string, (n: number) => readonly Item[]> = {
     'column moved': (n) =>
       items.map((item, i) =>
         i === column && item.kind === 'column'
           ? { ...item, body: { ...item.body, at: { x: item.body.at.x + 2 + n, y: item.body.at.y } } }
           : item,
       ),
-    'beam added': (n) =>
-      sample.kind === 'beam'
-        ? [
-            ...items,
-            {
-              ...sample,
-              id: `new${n}`,
-              body: { ...sample.body, mark: `N${n}`, from: { x: 7500, y: 4400 + n }, to: { x: 15_000, y: 4400 + n } },
-            },
-          ]
-        : [],
+    'beam added': (n) => {
+      const at = { from: { x: 7500, y: 4400 + n }, to: { x: 15_000, y: 4400 + n } };
+      if (sample.kind === 'beam') added = [...added, { ...sample, id: `new${n}`, body: { ...sample.body, mark: `N${n}`, ...at } }];
+      return added;
+    },
     'layer changed': (n) =>
       items.map((item, i) =>
         i === shop && item.kind === 'buildUp'

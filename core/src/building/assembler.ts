@@ -1,5 +1,6 @@
 import { BadInput } from '../error';
 import type { Building } from './building';
+import { noteDifference } from './difference';
 import type { Body, Item, ItemKind } from './item';
 
 type Parts = Omit<Building, 'elevation'>;
@@ -37,14 +38,31 @@ export class Assembler {
 
   /** @throws BadInput when there is no brief */
   assemble(items: readonly Item[]): Building {
-    const changed = this.parts ? kindsThatDiffer(this.items, items) : new Set(KINDS);
     const parts = this.parts ? { ...this.parts } : ({} as Parts);
+    const differences = this.parts ? differencesOf(this.items, items) : null;
+    const changed = new Set<ItemKind>(differences ? differences.keys() : KINDS);
+    for (const [kind, difference] of differences ?? []) if (this.patch(kind, difference, parts)) changed.delete(kind);
     if (changed.size > 0) this.sort(items, changed, parts);
     // a list that cannot be assembled is as if it had never come
     this.items = items;
     this.parts = parts;
     const { elevations } = this;
     return { ...parts, elevation: (level) => elevations.get(level) ?? 0 };
+  }
+
+  /** Brings the map of one kind of member up to few changes. @returns false when it must be sorted anew */
+  private patch(kind: ItemKind, { changes, atEnd }: Difference, parts: { -readonly [K in keyof Parts]: Parts[K] }): boolean {
+    if (!MEMBERS.has(kind) || !atEnd || changes.size > FEW) return false;
+    const before = parts[PART[kind]] as ReadonlyMap<string, unknown>;
+    for (const [id, item] of changes)
+      if (isRemoved(item) || (!before.has(id) && this.removed.get(kind)?.some((away) => away.id === id))) return false;
+    const standing = new Map(before);
+    for (const [id, item] of changes)
+      if (item) standing.set(id, item.body);
+      else standing.delete(id);
+    noteDifference(standing, before, [...changes.keys()]);
+    (parts as Record<string, unknown>)[PART[kind]] = standing;
+    return true;
   }
 
   private sort(items: readonly Item[], changed: ReadonlySet<ItemKind>, parts: { -readonly [K in keyof Parts]: Parts[K] }): void {
@@ -58,7 +76,7 @@ export class Assembler {
         const standing = new Map<string, unknown>();
         const away: Item[] = [];
         for (const item of list)
-          if ((item.body as { status: string }).status === 'removed') away.push(item);
+          if (isRemoved(item)) away.push(item);
           else standing.set(item.id, item.body);
         (parts as Record<string, unknown>)[PART[kind]] = standing;
         this.removed.set(kind, away);
@@ -77,9 +95,31 @@ export class Assembler {
   }
 }
 
-/** Kinds of items that were changed, added or taken away; all kinds when the two lists have little to do with each other. */
-function kindsThatDiffer(before: readonly Item[], after: readonly Item[]): Set<ItemKind> {
-  const kinds = new Set<ItemKind>();
+/** Up to so many changes of a kind its map is brought up to them instead of being made anew. */
+const FEW = 200;
+
+function isRemoved(item: Item | null): boolean {
+  return item !== null && (item.body as { status?: string }).status === 'removed';
+}
+
+/** What is not alike among the items of a kind: by id the new item, or null for one that is gone. */
+interface Difference {
+  readonly changes: Map<string, Item | null>;
+  /** New ones all stand at the end of the list. */
+  atEnd: boolean;
+}
+
+/** What was changed, added or taken away, by kind; null when what stands in both lists is not in the same order. */
+function differencesOf(before: readonly Item[], after: readonly Item[]): Map<ItemKind, Difference> | null {
+  const found = new Map<ItemKind, Difference>();
+  const note = (kind: ItemKind, id: string, item: Item | null, atEnd = true) => {
+    let difference = found.get(kind);
+    if (!difference) found.set(kind, (difference = { changes: new Map(), atEnd: true }));
+    difference.changes.set(id, item);
+    if (!atEnd) difference.atEnd = false;
+  };
+  let stands: Set<string> | null = null;
+  let stood: Set<string> | null = null;
   let [i, j] = [0, 0];
   while (i < before.length && j < after.length) {
     const [old, now] = [before[i]!, after[j]!];
@@ -89,21 +129,26 @@ function kindsThatDiffer(before: readonly Item[], after: readonly Item[]): Set<I
       continue;
     }
     if (old.id === now.id) {
-      if (old.kind !== now.kind) kinds.add(old.kind);
-      if (old.body !== now.body || old.kind !== now.kind) kinds.add(now.kind);
+      if (old.kind !== now.kind) {
+        note(old.kind, old.id, null);
+        note(now.kind, now.id, now, false);
+      } else if (old.body !== now.body) note(now.kind, now.id, now);
       i += 1;
       j += 1;
-    } else if (before[i + 1] === now || before[i + 1]?.id === now.id) {
-      kinds.add(old.kind);
+    } else if (!(stands ??= new Set(after.map(({ id }) => id))).has(old.id)) {
+      note(old.kind, old.id, null);
       i += 1;
-    } else if (after[j + 1] === old || after[j + 1]?.id === old.id) {
-      kinds.add(now.kind);
+    } else if (!(stood ??= new Set(before.map(({ id }) => id))).has(now.id)) {
+      note(now.kind, now.id, now, false);
       j += 1;
-    } else return new Set(KINDS);
+    } else return null;
   }
-  for (; i < before.length; i += 1) kinds.add(before[i]!.kind);
-  for (; j < after.length; j += 1) kinds.add(after[j]!.kind);
-  return kinds;
+  for (; i < before.length; i += 1) note(before[i]!.kind, before[i]!.id, null);
+  for (; j < after.length; j += 1) {
+    const item = after[j]!;
+    note(item.kind, item.id, item);
+  }
+  return found;
 }
 
 /**

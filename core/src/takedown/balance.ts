@@ -86,18 +86,28 @@ export class BalanceSum {
   private readonly sums = new Float64Array(CASE_IDS.length * WIDTH);
   private met = 0;
 
+  clear(): void {
+    this.sums.fill(0);
+    this.met = 0;
+  }
+
   take({ entries }: BalanceBook): void {
     if (!entries) return;
+    const { sums } = this;
     for (let i = 0; i < entries.length; i += 4) {
       const place = entries[i]!;
-      this.met |= 1 << Math.floor(place / WIDTH);
-      for (let k = 0; k < 3; k += 1) this.sums[place + k]! += entries[i + 1 + k]!;
+      this.met |= 1 << ((place / WIDTH) | 0);
+      sums[place]! += entries[i + 1]!;
+      sums[place + 1]! += entries[i + 2]!;
+      sums[place + 2]! += entries[i + 3]!;
     }
   }
 
   takeSum({ sums, met }: BalanceSum): void {
     this.met |= met;
-    for (let i = 0; i < sums.length; i += 1) this.sums[i]! += sums[i]!;
+    const mine = this.sums;
+    for (let n = 0, rest = met; rest !== 0; n += WIDTH, rest >>= 1)
+      if (rest & 1) for (let i = n; i < n + WIDTH; i += 1) mine[i]! += sums[i]!;
   }
 
   cases(): CaseBalance[] {

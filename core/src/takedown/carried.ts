@@ -1,5 +1,5 @@
 import { CASE_IDS } from '../load';
-import type { ByCase } from './ledger';
+import { pressing, type ByCase } from './ledger';
 
 /**
  * What is carried, case by case: of everything, and of what presses down alone. It stands there twice, by the names of the cases for those
@@ -42,6 +42,19 @@ function zeros(): number[] {
 export function carriedOf(byCase: ByCase, adverse: ByCase): Carried {
   const values = numbers(byCase);
   return { byCase, adverse, mask: maskOf(byCase), values, pressed: adverse === byCase ? values : numbers(adverse) };
+}
+
+const permanents = new Map<number, Carried>();
+
+/** A permanent load of so much: members of one weight share it. */
+export function permanentOf(value: number): Carried {
+  let known = permanents.get(value);
+  if (!known) {
+    if (permanents.size > 4000) permanents.clear();
+    const byCase = { permanent: value };
+    permanents.set(value, (known = carriedOf(byCase, pressing(byCase))));
+  }
+  return known;
 }
 
 const shapes = new Map<

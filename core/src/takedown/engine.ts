@@ -38,6 +38,8 @@ class Memory {
   last: Building | null = null;
   /** The names of the order of calculation, made anew when that changes. */
   order: { readonly of: readonly Slot[]; readonly ids: readonly string[] } | null = null;
+  /** Loose ends of members in the order of calculation; null when they are to be gathered again. */
+  memberEnds: readonly LooseEnd[] | null = null;
 }
 
 /**
@@ -67,11 +69,11 @@ export class TakedownEngine {
     this.weighPanels(building, touched);
     const loadEnds = this.placeLoads(building);
     this.findRoute(building, members);
-    const fresh: string[] = [];
+    const fresh: Slot[] = [];
     for (const slot of this.memory.route.order) {
       if (!slot.stale) continue;
       this.calculate(building, slot);
-      fresh.push(slot.id);
+      fresh.push(slot);
     }
     this.calculated = fresh.length;
     this.stale = [];
@@ -138,25 +140,30 @@ export class TakedownEngine {
   /** Finds supports and shares panels again on the levels whose items changed. @returns those levels */
   private readLevels(building: Building): readonly LevelState[] {
     const { levels, panelEntries, sharings } = this.memory;
-    const { touched, bearing, without, panelsGone } = levels.read(building, this.reach);
+    const { touched, without, panelsGone } = levels.read(building, this.reach);
     for (const id of panelsGone) {
       panelEntries.get(id)?.remove();
       panelEntries.delete(id);
       sharings.delete(id);
     }
-    this.mergeBearers(bearing, without);
+    this.mergeBearers(touched, without);
     return touched;
   }
 
   /** Brings the bearers up to levels that were touched; a list that says the same stays the very same, another makes its member stale. */
-  private mergeBearers(bearing: ReadonlyMap<string, Bearers>, without: readonly string[]): void {
+  private mergeBearers(touched: readonly LevelState[], without: readonly string[]): void {
     const { bearers, slots } = this.memory;
     for (const id of without) bearers.delete(id);
-    for (const [id, list] of bearing) {
+    const take = (list: Bearers, id: string) => {
       const known = bearers.get(id);
-      if (known && sameBearing(known, list)) continue;
+      if (known && sameBearing(known, list)) return;
       bearers.set(id, list);
       this.makeStale(slots.get(id));
+    };
+    for (const { supports, kept } of touched) {
+      if (!kept.has(supports.beams)) supports.beams.forEach(take);
+      if (!kept.has(supports.posts)) supports.posts.forEach((bearer, id) => take([bearer], id));
+      if (!kept.has(supports.walls)) supports.walls.forEach(take);
     }
   }
 
@@ -284,17 +291,16 @@ export class TakedownEngine {
       sameLists(slot.panels, panels) &&
       sameLoads(slot.loads, loads) &&
       !(node.kind === 'beam' && node.body.strips.length > 0);
-    if (!keepsPrimary) slot.primary = { node, found: primaryLoads(building, node, loads, panels) };
+    const found = keepsPrimary ? slot.primary! : primaryLoads(building, node, loads, panels);
+    slot.primary = found;
     slot.loads = loads;
     slot.panels = panels;
-    const { found } = slot.primary!;
     const arrivals = found.arrivals.slice();
     const carried = found.carried.slice();
     // what a member of a ring would hand on is not there
     for (const giver of slot.givers) if (!giver.inLoop) giver.handTo(id, arrivals, carried);
-    const target = (to: string) => memory.slots.get(to)?.node;
     const outcome = calculate(node, arrivals, carried, memory.bearers.get(id) ?? NONE, {
-      target,
+      target: this.target,
       inLoop,
       reach,
       storey: storeyOf(building, node),
@@ -307,9 +313,13 @@ export class TakedownEngine {
     slot.ledger = { id, kind, mark, inLoop, arrivals, leaves, sum, adverse, transfer: kind === 'beam' && this.carries(arrivals) };
     memory.ledgers.set(id, slot.ledger);
     slot.entry.set(book, found.book);
-    slot.ends = looseEnds.length === 0 ? found.looseEnds : [...found.looseEnds, ...looseEnds];
+    const ends = looseEnds.length === 0 ? found.looseEnds : [...found.looseEnds, ...looseEnds];
+    if (slot.ends !== ends) memory.memberEnds = null;
+    slot.ends = ends;
     slot.stale = false;
   }
+
+  private readonly target = (id: string) => this.memory.slots.get(id)?.node;
 
   /** A beam that carries another member is a transfer beam; a hanger beneath it does not make it one. */
   private carries(arrivals: readonly Arrival[]): boolean {
@@ -318,7 +328,7 @@ export class TakedownEngine {
     return false;
   }
 
-  private summary(building: Building, loadEnds: readonly LooseEnd[], fresh: readonly string[]): Takedown {
+  private summary(building: Building, loadEnds: readonly LooseEnd[], fresh: readonly Slot[]): Takedown {
     const { memory } = this;
     const { route, levels, ledgers: members, sharings: panels, bearers } = memory;
     const balance = memory.shelf.cases();
@@ -331,9 +341,11 @@ export class TakedownEngine {
     for (const { doubts } of levels.all()) note(doubts);
     for (const { panelEnds } of levels.all()) note(panelEnds);
     for (const loop of route.loops) looseEnds.push(this.loopEnd(loop));
-    for (const { ends } of route.order) if (ends.length > 0) note(ends);
-    for (const { lifting } of route.order) if (lifting.length > 0) note(lifting);
-    if (memory.order?.of !== route.order) memory.order = { of: route.order, ids: route.order.map(({ id }) => id) };
+    if (memory.order?.of !== route.order) {
+      memory.order = { of: route.order, ids: route.order.map(({ id }) => id) };
+      memory.memberEnds = null;
+    }
+    note((memory.memberEnds ??= gatheredEnds(route.order)));
     return {
       cases,
       members,
@@ -348,15 +360,16 @@ export class TakedownEngine {
   }
 
   /** Judges lifting of the members just calculated, or of all when there are other combinations. */
-  private judgeLifting(building: Building, cases: readonly LoadCase[], fresh: readonly string[]): void {
+  private judgeLifting(building: Building, cases: readonly LoadCase[], fresh: readonly Slot[]): void {
     const { slots, ledgers } = this.memory;
     const key = cases.map(({ id }) => id).join();
     const same = this.rules.cases === key;
     if (!same) this.rules = { cases: key, combinations: this.liftingRules(cases) };
-    for (const id of same ? fresh : slots.keys()) {
-      const slot = slots.get(id)!;
+    for (const slot of same ? fresh : slots.values()) {
       const { ledger } = slot;
-      slot.lifting = ledger && CAN_LIFT.has(ledger.kind) ? liftedSupports(building, ledger, ledgers, this.rules.combinations) : NONE;
+      const lifting = ledger && CAN_LIFT.has(ledger.kind) ? liftedSupports(building, ledger, ledgers, this.rules.combinations) : NONE;
+      if (lifting !== slot.lifting) this.memory.memberEnds = null;
+      slot.lifting = lifting;
     }
   }
 
@@ -380,6 +393,13 @@ export function takeDown(building: Building, lifting: LiftingRules): Takedown {
 }
 
 const CAN_LIFT: ReadonlySet<MemberLedger['kind']> = new Set(['beam', 'footing', 'stripFooting']);
+
+function gatheredEnds(order: readonly Slot[]): LooseEnd[] {
+  const list: LooseEnd[] = [];
+  for (const { ends } of order) if (ends.length > 0) list.push(...ends);
+  for (const { lifting } of order) if (lifting.length > 0) list.push(...lifting);
+  return list;
+}
 
 function storeyOf(building: Building, { body }: Node): number {
   return 'base' in body ? Math.abs(building.elevation(body.top) - building.elevation(body.base)) : 0;

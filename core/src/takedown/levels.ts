@@ -2,7 +2,7 @@ import type { Building } from '../building';
 import { doubtEnd } from './doubts';
 import type { LooseEnd } from './ledger';
 import { sharePanels, type HeldPanel, type PanelLanding } from './panels';
-import { sameLists, type Bearers } from './same';
+import { sameLists } from './same';
 import { findSupports } from './support/find';
 import type { FoundSupports } from './support/found';
 import { LevelSorter, type LevelPlan } from './support/levelPlan';
@@ -15,6 +15,8 @@ export class LevelState {
   landings: ReadonlyMap<string, readonly PanelLanding[]>;
   panelEnds: readonly LooseEnd[];
   readonly doubts: readonly LooseEnd[];
+  /** Parts of its supports that are as they were. */
+  readonly kept: ReadonlySet<unknown>;
 
   constructor(
     readonly plan: LevelPlan,
@@ -24,7 +26,8 @@ export class LevelState {
   ) {
     this.landings = old?.landings ?? new Map();
     this.panelEnds = old?.panelEnds ?? NONE;
-    this.doubts = supports.doubts.map(doubtEnd);
+    this.doubts = supports.doubts === old?.supports.doubts ? old.doubts : supports.doubts.map(doubtEnd);
+    this.kept = new Set(old && [old.supports.beams, old.supports.posts, old.supports.walls]);
   }
 
   /** Gathers what its panels put on members. @returns members to which that is news */
@@ -52,8 +55,6 @@ export class LevelState {
 export interface LevelNews {
   /** Levels on which something changed. */
   readonly touched: readonly LevelState[];
-  /** What members of those levels rest on. */
-  readonly bearing: ReadonlyMap<string, Bearers>;
   /** Members that rest on nothing of any level any more: they are gone. */
   readonly without: readonly string[];
   /** Panels that are on none of the levels touched any more. */
@@ -88,26 +89,25 @@ export class LevelStore {
         next.set(plan.id, old);
         continue;
       }
-      const state = new LevelState(plan, findSupports(plan, reach), sharePanels(plan, reach, old?.panels), old);
+      const sameLines = old !== undefined && old.plan.beams === plan.beams && old.plan.wallsBelow === plan.wallsBelow;
+      const panels = sameLines && old.plan.panels === plan.panels ? old.panels : sharePanels(plan, reach, old?.panels);
+      const state = new LevelState(plan, findSupports(plan, reach, old), panels, old);
       next.set(plan.id, state);
       touched.push(state);
       if (old) before.push(old);
     }
     this.levels = next;
-    const bearing = new Map<string, Bearers>();
-    for (const { supports } of touched) {
-      for (const [id, list] of supports.beams) bearing.set(id, list);
-      for (const [id, bearer] of supports.posts) bearing.set(id, [bearer]);
-      for (const [id, list] of supports.walls) bearing.set(id, list);
-    }
+    const isBorne = (id: string) =>
+      touched.some(({ supports }) => supports.beams.has(id) || supports.posts.has(id) || supports.walls.has(id));
     const without: string[] = [];
     const panelsGone: string[] = [];
     for (const { supports, panels, plan } of before) {
-      for (const list of [supports.beams, supports.posts, supports.walls])
-        for (const id of list.keys()) if (!bearing.has(id)) without.push(id);
-      const now = next.get(plan.id)!.panels;
-      for (const id of panels.keys()) if (!now.has(id)) panelsGone.push(id);
+      const now = next.get(plan.id)!;
+      for (const part of ['beams', 'posts', 'walls'] as const)
+        if (supports[part] !== now.supports[part])
+          for (const id of supports[part].keys()) if (!now.supports[part].has(id) && !isBorne(id)) without.push(id);
+      if (panels !== now.panels) for (const id of panels.keys()) if (!now.panels.has(id)) panelsGone.push(id);
     }
-    return { touched, bearing, without, panelsGone };
+    return { touched, without, panelsGone };
   }
 }

@@ -11,10 +11,13 @@ export function liftedSupports(
   ledger: MemberLedger,
   ledgers: ReadonlyMap<string, MemberLedger>,
   combinations: readonly Combination[],
-): LooseEnd[] {
+): readonly LooseEnd[] {
+  let lifts = false;
+  for (const leave of ledger.leaves) if (canLift(ledger, leave)) lifts = true;
+  if (!lifts) return NONE;
   const ends: LooseEnd[] = [];
   ledger.leaves.forEach((leave, j) => {
-    if (leave.to === null || leave.holdsDown || presses(ledger, leave)) return;
+    if (!canLift(ledger, leave)) return;
     // permanent load source by source; of variable load what lifts, span by span
     const shares = [
       ...ledger.arrivals.flatMap((arrival, i) =>
@@ -33,8 +36,8 @@ export function liftedSupports(
     }
     if (!worst) return;
     const kN = (-worst.value / 1000).toFixed(2);
-    const where = ledgers.get(leave.to)?.mark ?? 'the ground';
-    const hanger = building.hangers.has(leave.to);
+    const where = ledgers.get(leave.to!)?.mark ?? 'the ground';
+    const hanger = building.hangers.has(leave.to!);
     ends.push({
       key: `lifting:${ledger.id}:${j}`,
       item: ledger.id,
@@ -47,11 +50,19 @@ export function liftedSupports(
   return ends;
 }
 
+const NONE: readonly never[] = [];
+
+function canLift(ledger: MemberLedger, leave: Leave): boolean {
+  return leave.to !== null && !leave.holdsDown && !presses(ledger, leave);
+}
+
 /** True when nothing that arrives lifts this support: then no combination does. */
 function presses({ arrivals }: MemberLedger, { shares, byCase: handed, adverse }: Leave): boolean {
   if (handed !== adverse) for (const id in handed) if (handed[id]! < adverse[id]! - 1e-9) return false;
   for (let i = 0; i < arrivals.length; i += 1) {
-    const { byCase } = arrivals[i]!;
+    const { byCase, adverse: pressed } = arrivals[i]!;
+    // where nothing relieves, the share alone decides
+    if (pressed === byCase && shares[i]! >= 0) continue;
     for (const id in byCase) if (byCase[id]! * shares[i]! < 0) return false;
   }
   return true;

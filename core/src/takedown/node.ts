@@ -1,4 +1,4 @@
-import { planLength, type Beam, type Building, type Column, type Footing, type Hanger, type StripFooting, type Wall } from '../building';
+import { differenceOf, planLength, type Beam, type Building, type Column, type Footing, type Hanger, type StripFooting, type Wall } from '../building';
 import type { Place } from './balance';
 import type { MemberLedger } from './ledger';
 
@@ -45,21 +45,33 @@ export function readNodes(
   onNode: (node: Node) => void,
   onGone: (id: string) => void,
 ): void {
+  const away: string[] = [];
+  let compared = false;
   let count = 0;
-  let same = true;
   for (const [part, kind] of PARTS) {
     const members: ReadonlyMap<string, Node['body']> = building[part];
     count += members.size;
     if (before && before[part] === members) continue;
-    same = false;
-    for (const [id, body] of members) {
-      if (held.get(id)?.node.body === body) continue;
+    const look = (id: string, body: Node['body']) => {
+      if (held.get(id)?.node.body === body) return;
       const length = 'from' in body ? planLength(body) : 0;
       onNode({ id, kind, mark: body.mark, place: body, length, body } as unknown as Node);
+    };
+    const ids = before ? differenceOf(before[part], members) : null;
+    if (ids)
+      for (const id of ids) {
+        const body = members.get(id);
+        if (body) look(id, body);
+        else away.push(id);
+      }
+    else {
+      compared = true;
+      for (const [id, body] of members) look(id, body);
     }
   }
-  if (same || held.size === count) return;
-  for (const id of held.keys()) if (!PARTS.some(([part]) => building[part].has(id))) onGone(id);
+  const isGone = (id: string) => !PARTS.some(([part]) => building[part].has(id));
+  if (!compared) for (const id of away.filter(isGone)) onGone(id);
+  else if (held.size !== count) for (const id of held.keys()) if (isGone(id)) onGone(id);
 }
 
 /** Elevation at which a member is calculated: of a beam its level, of a post its top, of a hanger what it carries. */

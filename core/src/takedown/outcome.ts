@@ -65,6 +65,8 @@ export function calculate(
   return new Calculation(node, arrivals, carried, around).run(bearers);
 }
 
+const NOTHING_BOOKED = new BalanceBook();
+
 class Calculation {
   private readonly book = new BalanceBook();
   private readonly ends: LooseEnds;
@@ -88,7 +90,7 @@ class Calculation {
   run(bearers: readonly (Bearer | WallBearer)[]): Outcome {
     const leaves = this.leaves(bearers);
     const { byCase: sum, adverse } = this.carried;
-    return { leaves, sum, adverse, handed: trimmed(this.handed), book: this.book, looseEnds: this.ends.list };
+    return { leaves, sum, adverse, handed: trimmed(this.handed), book: this.book.entries ? this.book : NOTHING_BOOKED, looseEnds: this.ends.list };
   }
 
   private leaves(bearers: readonly (Bearer | WallBearer)[]): Leave[] {
@@ -116,8 +118,8 @@ class Calculation {
     return to === null || this.around.inLoop ? undefined : this.around.target(to);
   }
 
-  /** Force at a point handed to a member that may be a point or a line. Null when nothing takes it. */
-  private handOver(leave: number, to: string | null, point: PlanPoint, carried: Carried): string | null {
+  /** Force at a point handed to a member that may be a point or a line. @returns that member; null when nothing takes it */
+  private handOver(leave: number, to: string | null, point: PlanPoint, carried: Carried): Node | null {
     const { byCase } = carried;
     const target = this.receiver(to);
     const { x, y } = point;
@@ -144,14 +146,14 @@ class Calculation {
       );
       return null;
     }
-    this.give(target, leave, '0', node.mark, { type: 'member', member: node.id, leave }, { type: 'point', at }, carried);
+    this.give(target, `${leave}.0`, node.mark, { type: 'member', member: node.id, leave }, { type: 'point', at }, carried);
     this.book.shift(carried, x, y, landed.x, landed.y);
-    return to;
+    return target;
   }
 
-  private give(target: Node, leave: number, key: string, label: string, source: Source, shape: ArrivalShape, carried: Carried): void {
+  private give(target: Node, key: string, label: string, source: Source, shape: ArrivalShape, carried: Carried): void {
     const { byCase, adverse } = carried;
-    const id = `${target.id}/${this.node.id}.${leave}.${key}`;
+    const id = `${target.id}/${this.node.id}.${key}`;
     this.handed.push({ to: target.id, arrival: { id, label, source, shape, byCase, adverse }, carried });
   }
 
@@ -172,7 +174,7 @@ class Calculation {
   private post(at: PlanPoint, bearer: Bearer | undefined): Leave[] {
     const { byCase, adverse } = this.carried;
     const by = bearer?.by ?? null;
-    const to = this.handOver(0, by, at, this.carried);
+    const to = this.handOver(0, by, at, this.carried)?.id ?? null;
     if (to === null && (by === null || !this.around.target(by))) this.restsOnNothing('', 0, byCase);
     return [{ to, at: 0, byCase, adverse, shares: this.shares, holdsDown: true }];
   }
@@ -209,11 +211,11 @@ class Calculation {
       const shares = found.shares[j]!;
       const reaction = parts ? this.reactionOnSpans(shares, parts, j) : reactionOf(this.units, shares);
       const { byCase, adverse } = reaction;
-      const to = this.handOver(j, support.by, pointAlong(body, support.at), reaction);
+      const target = this.handOver(j, support.by, pointAlong(body, support.at), reaction);
+      const to = target?.id ?? null;
       if (to === null && (support.by === null || !this.around.target(support.by)))
         this.restsOnNothing(` at ${metres(support.at)} m`, Math.round(support.at), byCase);
-      const hanger = to !== null && this.around.target(to)?.kind === 'hanger';
-      leaves[j] = { to, at: support.at, byCase, adverse, shares, holdsDown: support.holdsDown && !hanger };
+      leaves[j] = { to, at: support.at, byCase, adverse, shares, holdsDown: support.holdsDown && target?.kind !== 'hanger' };
     }
     return leaves;
   }
@@ -297,7 +299,7 @@ class Calculation {
             fy.x += resultant.y;
             shares[j]![i]! += resultant.force;
             const source: Source = { type: 'member', member: node.id, leave: j, through: arrival.id };
-            this.give(target, j, `${i}.${piece++}`, `${node.mark}: ${arrival.label}`, source, shape, this.units[i]!);
+            this.give(target, `${j}.${i}.${piece++}`, `${node.mark}: ${arrival.label}`, source, shape, this.units[i]!);
           }
         }
         parts = rest;

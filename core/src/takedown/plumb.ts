@@ -1,5 +1,6 @@
 import type { Building } from '../building';
 import { addInto, type MemberLedger, type PlumbLevel } from './ledger';
+import type { Node } from './node';
 import type { LevelPlan } from './support/levelPlan';
 
 /**
@@ -10,13 +11,19 @@ export class Plumb {
   private readonly kept = new Map<string, { readonly plan: LevelPlan; readonly byCase: Readonly<Record<string, number>> }>();
 
   /** @param fresh members that were calculated since the last time */
-  read(building: Building, plans: Iterable<LevelPlan>, ledgers: ReadonlyMap<string, MemberLedger>, fresh: readonly string[]): PlumbLevel[] {
-    const { levels, columns, walls, hangers, elevation } = building;
+  read(
+    building: Building,
+    plans: Iterable<LevelPlan>,
+    ledgers: ReadonlyMap<string, MemberLedger>,
+    fresh: readonly { readonly node: Node }[],
+  ): PlumbLevel[] {
+    const { levels, hangers, elevation } = building;
     const stale = new Set<string>();
     const rank = new Map(levels.map(({ id }, i) => [id, i]));
-    for (const id of fresh) {
-      const post = columns.get(id) ?? walls.get(id);
-      if (post) for (let i = rank.get(post.top) ?? Infinity; i < (rank.get(post.base) ?? 0); i += 1) stale.add(levels[i]!.id);
+    for (const { node } of fresh) {
+      if (node.kind !== 'column' && node.kind !== 'wall') continue;
+      const { top, base } = node.body;
+      for (let i = rank.get(top) ?? Infinity; i < (rank.get(base) ?? 0); i += 1) stale.add(levels[i]!.id);
     }
     const planOf = new Map([...plans].map((plan) => [plan.id, plan]));
     // what stands on the ground above a cut goes through it too

@@ -3,7 +3,7 @@ import { caseOf } from '../load';
 import { GRAVITY } from '../quantity';
 import { findSection } from '../section';
 import { BalanceBook, resultantOf } from './balance';
-import { carriedOf, type Carried } from './carried';
+import { carriedOf, permanentOf, type Carried } from './carried';
 import { pressing, scaled, type Arrival, type ByCase, type LooseEnd, type Source } from './ledger';
 import { type ArrivalShape } from './shape';
 import { intensityOf } from './intensity';
@@ -14,6 +14,8 @@ import { clipShape } from './shape';
 
 /** Loads that act on a member first-hand, before anything that other members bring. */
 export interface Primary {
+  /** The member as it was when they were found. */
+  readonly node: Node;
   readonly arrivals: readonly Arrival[];
   /** What each arrival carries for each unit of its shape. */
   readonly carried: readonly Carried[];
@@ -35,6 +37,17 @@ export function primaryLoads(building: Building, node: Node, loads: readonly Nam
   return new PrimaryLoads(building, node).all(loads, panels);
 }
 
+/** Own weight of a section, and as an allowance. */
+const OWN = [
+  { label: 'own weight', source: { type: 'ownWeight', allowance: false } },
+  { label: 'own weight, allowance', source: { type: 'ownWeight', allowance: true } },
+] as const;
+const AT_POINT: ArrivalShape = { type: 'point', at: 0 };
+
+function weighed(byCase: ByCase): Carried {
+  return carriedOf(byCase, pressing(byCase));
+}
+
 class PrimaryLoads {
   private readonly arrivals: Arrival[] = [];
   private readonly carried: Carried[] = [];
@@ -54,16 +67,16 @@ class PrimaryLoads {
     for (const { panel, label, source, shape, carried } of panels)
       this.land(`${this.node.id}/${panel}.${this.arrivals.length}`, label, source, shape, carried);
     for (const load of loads) this.extra(load);
-    return { arrivals: this.arrivals.slice(), carried: this.carried.slice(), book: this.book, looseEnds: this.ends.list };
+    return { node: this.node, arrivals: this.arrivals.slice(), carried: this.carried.slice(), book: this.book, looseEnds: this.ends.list };
   }
 
   /** Applied to the balance, and laid on the member as far as the member reaches. */
-  private apply(key: string, label: string, source: Source, shape: ArrivalShape, byCase: ByCase): void {
+  private apply(key: string, label: string, source: Source, shape: ArrivalShape, carried: Carried): void {
+    const { byCase } = carried;
     let isNothing = true;
     for (const id in byCase) if (byCase[id] !== 0) isNothing = false;
     if (isNothing) return;
     const { node } = this;
-    const carried = carriedOf(byCase, pressing(byCase));
     this.book.add('applied', carried, resultantOf(node.place, shape));
     const { inside, outside } = node.length === 0 ? { inside: shape, outside: [] } : clipShape(shape, node.length + 1e-6);
     for (const part of outside) {
@@ -93,24 +106,21 @@ class PrimaryLoads {
 
   private own(): void {
     const { node } = this;
-    const whole = (value: number): ArrivalShape => ({ type: 'distributed', from: 0, to: node.length, start: value, end: value });
-    const atPoint: ArrivalShape = { type: 'point', at: 0 };
     switch (node.kind) {
       case 'beam': {
         const { weight, allowance } = ownWeight(node.body);
-        const label = allowance ? 'own weight, allowance' : 'own weight';
-        if (node.length > 0) this.apply('own', label, { type: 'ownWeight', allowance }, whole(1), { permanent: weight });
+        const whole: ArrivalShape = { type: 'distributed', from: 0, to: node.length, start: 1, end: 1 };
+        if (node.length > 0) this.apply('own', OWN[+allowance]!.label, OWN[+allowance]!.source, whole, permanentOf(weight));
         break;
       }
       case 'column': {
         const { weight, allowance } = ownWeight(node.body);
-        const label = allowance ? 'own weight, allowance' : 'own weight';
-        this.apply('own', label, { type: 'ownWeight', allowance }, atPoint, { permanent: weight * this.storey(node.body) });
+        this.apply('own', OWN[+allowance]!.label, OWN[+allowance]!.source, AT_POINT, permanentOf(weight * this.storey(node.body)));
         break;
       }
       case 'hanger': {
         const weight = node.body.ownWeight * this.storey(node.body);
-        this.apply('own', 'own weight', { type: 'ownWeight', allowance: false }, atPoint, { permanent: weight });
+        this.apply('own', OWN[0].label, OWN[0].source, AT_POINT, permanentOf(weight));
         break;
       }
       case 'wall': {
@@ -136,7 +146,7 @@ class PrimaryLoads {
       const solid = Math.max(0, height - open);
       const label = open > 0 ? 'own weight at an opening' : 'own weight';
       const shape: ArrivalShape = { type: 'distributed', from, to, start: solid, end: solid };
-      if (solid > 0) this.apply(`own${i || ''}`, label, { type: 'ownWeight', allowance: false }, shape, { permanent: wall.weight });
+      if (solid > 0) this.apply(`own${i || ''}`, label, OWN[0].source, shape, permanentOf(wall.weight));
     }
   }
 
@@ -149,7 +159,7 @@ class PrimaryLoads {
         strip.label || buildUp.name,
         { type: 'strip', buildUp: strip.buildUp, index },
         { type: 'distributed', from: strip.from, to: strip.to, start: strip.widthStart, end: strip.widthEnd },
-        intensityOf(buildUp, strip.pitch),
+        weighed(intensityOf(buildUp, strip.pitch)),
       );
     });
   }
@@ -172,6 +182,6 @@ class PrimaryLoads {
       ? { type: 'point', at: node.length === 0 ? 0 : body.at }
       : { type: 'distributed', from: body.from, to: body.to, start: 1, end: 1 };
     const value = !isPoint ? body.intensity : body.type === 'line' ? body.intensity * (body.to - body.from) : body.force;
-    this.apply(id, body.label, { type: 'load', load: id }, shape, { [loadCase.id]: value });
+    this.apply(id, body.label, { type: 'load', load: id }, shape, weighed({ [loadCase.id]: value }));
   }
 }

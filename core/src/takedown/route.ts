@@ -33,11 +33,15 @@ export class Stop<S> {
 /** B2 before B10: by the letters of a mark, then its number, then the rest. */
 function readMark(stop: Stop<unknown>, mark: string): void {
   if (stop.read === mark) return;
-  const [, letters, digits, rest] = /^(\D*)(\d*)(.*)$/s.exec(mark)!;
+  const isDigit = (i: number) => mark.charCodeAt(i) >= 48 && mark.charCodeAt(i) <= 57;
+  let from = 0;
+  while (from < mark.length && !isDigit(from)) from += 1;
+  let to = from;
+  while (to < mark.length && isDigit(to)) to += 1;
   stop.read = mark;
-  stop.letters = letters!;
-  stop.digits = digits ? Number(digits) : -1;
-  stop.rest = rest!;
+  stop.letters = mark.slice(0, from);
+  stop.digits = to > from ? Number(mark.slice(from, to)) : -1;
+  stop.rest = mark.slice(to);
 }
 
 const byText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);

@@ -7,15 +7,18 @@ const SHELVES = 32;
 
 /** The place of one member's or panel's books. */
 export class BookEntry {
-  private books: readonly BalanceBook[] = [];
+  private first: BalanceBook | null = null;
+  private second: BalanceBook | null = null;
 
   constructor(
     readonly name: string,
+    readonly hash: number,
     private readonly shelf: Shelf,
   ) {}
 
-  set(...books: readonly BalanceBook[]): void {
-    this.books = books;
+  set(first: BalanceBook, second: BalanceBook | null = null): void {
+    this.first = first;
+    this.second = second;
     this.shelf.stale();
   }
 
@@ -24,14 +27,16 @@ export class BookEntry {
   }
 
   addTo(sum: BalanceSum): void {
-    for (const book of this.books) sum.take(book);
+    if (this.first) sum.take(this.first);
+    if (this.second) sum.take(this.second);
   }
 }
 
 class Shelf {
   private readonly entries: BookEntry[] = [];
   private sorted = true;
-  private held: BalanceSum | null = null;
+  private fresh = false;
+  private readonly held = new BalanceSum();
 
   constructor(private readonly rack: Rack) {}
 
@@ -48,37 +53,38 @@ class Shelf {
   }
 
   stale(): void {
-    this.held = null;
-    this.rack.held = null;
+    this.fresh = false;
+    this.rack.fresh = false;
   }
 
   sum(): BalanceSum {
-    if (!this.sorted) this.entries.sort((a, b) => (a.name < b.name ? -1 : 1));
+    if (this.fresh) return this.held;
+    if (!this.sorted) this.entries.sort((a, b) => a.hash - b.hash || (a.name < b.name ? -1 : 1));
     this.sorted = true;
-    if (!this.held) {
-      this.held = new BalanceSum();
-      for (const entry of this.entries) entry.addTo(this.held);
-    }
+    this.fresh = true;
+    this.held.clear();
+    for (const entry of this.entries) entry.addTo(this.held);
     return this.held;
   }
 }
 
 class Rack {
-  held: BalanceSum | null = null;
+  fresh = false;
+  private readonly held = new BalanceSum();
   readonly shelves = Array.from({ length: SHELVES }, () => new Shelf(this));
 
   sum(): BalanceSum {
-    if (!this.held) {
-      this.held = new BalanceSum();
-      for (const shelf of this.shelves) this.held.takeSum(shelf.sum());
-    }
+    if (this.fresh) return this.held;
+    this.fresh = true;
+    this.held.clear();
+    for (const shelf of this.shelves) this.held.takeSum(shelf.sum());
     return this.held;
   }
 }
 
 /**
  * The books of all members and panels, added up shelf by shelf, so that a change adds up again only the shelves that it touches.
- * Within a shelf the order is that of the names: the sum does not depend on how it came about, to the last digit.
+ * Within a shelf the order follows from the names alone: the sum does not depend on how it came about, to the last digit.
  */
 export class BookShelf {
   private readonly racks = Array.from({ length: RACKS }, () => new Rack());
@@ -88,7 +94,7 @@ export class BookShelf {
     let sum = 0;
     for (let i = 0; i < name.length; i += 1) sum = (sum * 31 + name.charCodeAt(i)) | 0;
     const shelf = this.racks[sum & (RACKS - 1)]!.shelves[(sum >>> 5) & (SHELVES - 1)]!;
-    const entry = new BookEntry(name, shelf);
+    const entry = new BookEntry(name, sum, shelf);
     shelf.add(entry);
     return entry;
   }

@@ -16,8 +16,8 @@ export class Slot extends Stop<Slot> {
   stale = true;
   loads: readonly Named<ExtraLoad>[] = NONE;
   panels: readonly PanelLanding[] = NONE;
-  /** What acts on it first-hand, and the node for which that was found. */
-  primary: { readonly node: Node; readonly found: Primary } | null = null;
+  /** What acts on it first-hand. */
+  primary: Primary | null = null;
   /** What it hands on, in order. */
   handed: readonly Handed[] = NONE;
   ledger: MemberLedger | null = null;

@@ -1,7 +1,7 @@
 import type { PlanPoint } from '../../building';
 import type { ArrivalShape } from '../shape';
 import { sumRegions, type Region } from './polygon';
-import type { Bearing, Orphan, PanelDoubt, PanelShape, PanelShare } from './share';
+import type { Bearing, Orphan, PanelShape, PanelShare, PanelSharing } from './share';
 import { stripReactions } from './strip';
 
 /** A line on plan in the panel's own axes: u along the span, v across it. u = u0 + slope * v between v1 and v2. */
@@ -46,7 +46,7 @@ export function shareOneWay(
   bearings: readonly Bearing[],
   reach: number,
   loaded: readonly PlanPoint[] | null = null,
-): { shares: PanelShare[]; orphans: Orphan[]; doubts: PanelDoubt[] } {
+): Pick<PanelSharing, 'shares' | 'orphans' | 'doubts'> {
   const axes = new Axes(panel.direction);
   const edges = edgesOf(axes, rings);
   const patch = loaded ? edgesOf(axes, [loaded]) : edges;
@@ -92,10 +92,12 @@ export function shareOneWay(
   }
   return {
     shares: joined(shares),
-    orphans: orphans.length < 2 ? orphans : gatheredByReason(orphans),
-    doubts: unequal.size === 0 ? [] : [...unequal].map((text) => ({ kind: 'unequal', text })),
+    orphans: orphans.length === 0 ? NONE : gatheredByReason(orphans),
+    doubts: unequal.size === 0 ? NONE : [...unequal].map((text) => ({ kind: 'unequal', text })),
   };
 }
+
+const NONE: readonly never[] = [];
 
 function gatheredByReason(orphans: readonly Orphan[]): Orphan[] {
   const byReason = new Map<Orphan['reason'], Region[]>();

@@ -1,5 +1,5 @@
 import Flatbush from 'flatbush';
-import type { Beam, Building, Column, Footing, Hanger, Panel, PlanPoint, StripFooting, Wall } from '../../building';
+import { differenceOf, type Beam, type Building, type Column, type Footing, type Hanger, type Panel, type PlanPoint, type StripFooting, type Wall } from '../../building';
 import { segment, type Segment } from './line';
 
 /** A member with a line on plan, ready to be searched for. */
@@ -65,6 +65,10 @@ export class LevelSorter {
       if (before === building[part]) continue;
       this.maps.set(part, building[part]);
       const levels = before ? changedLevels(building, before, building[part]) : null;
+      if (before && this.patch(part, before, building[part])) {
+        changed.add(part as ListName);
+        continue;
+      }
       const now = sortPart(building, part, levels);
       for (const name of LISTS_OF[part]) {
         changed.add(name);
@@ -78,9 +82,12 @@ export class LevelSorter {
     const plans = new Map<string, LevelPlan>();
     for (const { id, body } of building.levels) {
       const old = this.plans.get(id);
-      const at = (name: ListName) => (this.lists.get(name)?.get(id) ?? EMPTY) as readonly object[];
-      const same =
-        old?.elevation === body.elevation && [...changed].every((name) => old[name] === at(name) || sameList(old[name], at(name)));
+      // a list that says the same stays the very same
+      const at = (name: ListName) => {
+        const list = (this.lists.get(name)?.get(id) ?? EMPTY) as readonly object[];
+        return old && sameList(old[name], list) ? old[name] : list;
+      };
+      const same = old?.elevation === body.elevation && [...changed].every((name) => old[name] === at(name));
       plans.set(
         id,
         same
@@ -90,6 +97,27 @@ export class LevelSorter {
     }
     this.plans = plans;
     return [...plans.values()];
+  }
+
+  /** Brings the lists of a kind that lies on one level up to few changes. @returns false when they must be sorted anew */
+  private patch(part: MemberPart, before: ReadonlyMap<string, Member>, after: ReadonlyMap<string, Member>): boolean {
+    const entry = ENTRY[part];
+    const ids = differenceOf(before, after);
+    const old = this.lists.get(part as ListName);
+    if (!entry || !ids || !old) return false;
+    // which of two stands first is not known of one that changes its level
+    for (const id of ids) if (before.has(id) && after.has(id) && levelOf(before.get(id)!) !== levelOf(after.get(id)!)) return false;
+    const next = new Map(old);
+    for (const id of ids) {
+      const body = after.get(id);
+      const level = levelOf(body ?? before.get(id)!);
+      const list = (next.get(level) ?? EMPTY) as readonly { readonly id: string }[];
+      const place = list.findIndex((known) => known.id === id);
+      const made = body ? [entry(id, body as never)] : [];
+      next.set(level, place < 0 ? [...list, ...made] : [...list.slice(0, place), ...made, ...list.slice(place + 1)]);
+    }
+    this.lists.set(part as ListName, next);
+    return true;
   }
 }
 
@@ -107,6 +135,11 @@ function changedLevels({ levels }: Building, before: ReadonlyMap<string, Member>
     const [from, to] = [rank.get(member.top) ?? 0, rank.get(member.base) ?? levels.length - 1];
     for (let i = Math.min(from, to); i <= Math.max(from, to); i += 1) found.add(levels[i]!.id);
   };
+  const ids = differenceOf(before, after);
+  if (ids) {
+    for (const id of ids) for (const member of [before.get(id), after.get(id)]) if (member) note(member);
+    return found;
+  }
   let kept = 0;
   for (const [id, member] of after) {
     const old = before.get(id);
@@ -188,6 +221,18 @@ function onLine<B extends { readonly from: PlanPoint; readonly to: PlanPoint }>(
   return entry as OnLine<B>;
 }
 
+/** How an entry is made of those that lie on one level. */
+const ENTRY: Partial<Record<MemberPart, (id: string, body: never) => object>> = {
+  beams: onLine,
+  stripFootings: onLine,
+  footings: onPoint,
+  panels: onPoint,
+};
+
+function levelOf(member: Member): string {
+  return 'level' in member ? member.level : member.top;
+}
+
 const LISTS = [
   'beams',
   'wallsBelow',
@@ -202,6 +247,7 @@ const LISTS = [
 ] as const;
 
 function sameList(a: readonly object[], b: readonly object[]): boolean {
+  if (a === b) return true;
   if (a.length !== b.length) return false;
   for (let i = 0; i < a.length; i += 1) if (a[i] !== b[i]) return false;
   return true;
