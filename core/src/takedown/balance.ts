@@ -26,13 +26,6 @@ export function resultantOf(place: Place, shape: ArrivalShape): Resultant {
   };
 }
 
-/** The same on a line whose direction is at hand. */
-export function resultantOn(line: { readonly from: PlanPoint; readonly dx: number; readonly dy: number }, shape: ArrivalShape): Resultant {
-  const force = shapeForce(shape);
-  const moment = shapeMoment(shape);
-  return { force, x: force * line.from.x + moment * line.dx, y: force * line.from.y + moment * line.dy };
-}
-
 /** Columns of the balance, three numbers each: force, force times x, force times y. */
 const COLUMNS = { applied: 0, delivered: 1, lost: 2, offsets: 3 } as const;
 type Column = keyof typeof COLUMNS;

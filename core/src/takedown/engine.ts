@@ -1,6 +1,7 @@
 import type { Building, ExtraLoad, Named } from '../building';
 import type { Combination, LoadCase } from '../load';
 import type { Arrival, LooseEnd, MemberLedger, Takedown } from './ledger';
+import { withOneMore } from './few';
 import { horizontalOf } from './horizontal';
 import { LevelStore, type LevelState } from './levels';
 import { liftedSupports } from './lifting';
@@ -13,7 +14,7 @@ import { Plumb } from './plumb';
 import { primaryLoads } from './primary';
 import { Route } from './route';
 import { areaLoadsOf, sameAreas, sameBearing, sameLists, sameLoads, sameMaps, type Bearers } from './same';
-import { BookShelf, type BookEntry } from './shelf';
+import { BookShelf } from './shelf';
 import { Slot } from './slot';
 
 /** Combinations in which lifting of supports is judged; they come from the family. */
@@ -28,7 +29,6 @@ class Memory {
   readonly route = new Route<Slot>();
   readonly shelf = new BookShelf();
   readonly plumb = new Plumb();
-  readonly panelEntries = new Map<string, BookEntry>();
   readonly sharings = new Map<string, PanelSharing>();
   readonly ledgers = new Map<string, MemberLedger>();
   readonly bearers = new Map<string, Bearers>();
@@ -139,11 +139,10 @@ export class TakedownEngine {
 
   /** Finds supports and shares panels again on the levels whose items changed. @returns those levels */
   private readLevels(building: Building): readonly LevelState[] {
-    const { levels, panelEntries, sharings } = this.memory;
+    const { levels, sharings } = this.memory;
     const { touched, without, panelsGone } = levels.read(building, this.reach);
-    for (const id of panelsGone) {
-      panelEntries.get(id)?.remove();
-      panelEntries.delete(id);
+    for (const { id, entry } of panelsGone) {
+      entry?.remove();
       sharings.delete(id);
     }
     this.mergeBearers(touched, without);
@@ -183,9 +182,8 @@ export class TakedownEngine {
         if (weight && weight.buildUp === building.buildUps.get(body.buildUp) && sameLoads(weight.areas, on)) continue;
         panel.weight = weighPanel(building, panel, on, this.reach);
         memory.sharings.set(id, panel.sharing);
-        let entry = memory.panelEntries.get(id);
-        if (!entry) memory.panelEntries.set(id, (entry = memory.shelf.place(`panel ${id}`)));
-        entry.set(panel.weight.book);
+        panel.entry ??= memory.shelf.place(`panel ${id}`);
+        panel.entry.set(panel.weight.book);
         weighedAny = true;
       }
       if (weighedAny) for (const id of level.layPanels()) this.makeStale(memory.slots.get(id));
@@ -229,12 +227,12 @@ export class TakedownEngine {
     for (const { to } of slot.handed) this.makeStale(this.memory.slots.get(to));
   }
 
-  private targetsOf({ id }: Slot): Slot[] {
+  private targetsOf({ id }: Slot): readonly Slot[] {
     const { bearers, slots } = this.memory;
-    const targets: Slot[] = [];
+    let targets: readonly Slot[] = NONE;
     for (const { by } of bearers.get(id) ?? NONE) {
       const target = by === null ? undefined : slots.get(by);
-      if (target && !targets.includes(target)) targets.push(target);
+      if (target && !targets.includes(target)) targets = withOneMore(targets, target);
     }
     return targets;
   }
@@ -295,10 +293,7 @@ export class TakedownEngine {
     slot.primary = found;
     slot.loads = loads;
     slot.panels = panels;
-    const arrivals = found.arrivals.slice();
-    const carried = found.carried.slice();
-    // what a member of a ring would hand on is not there
-    for (const giver of slot.givers) if (!giver.inLoop) giver.handTo(id, arrivals, carried);
+    const { arrivals, carried } = slot.gathered(found);
     const outcome = calculate(node, arrivals, carried, memory.bearers.get(id) ?? NONE, {
       target: this.target,
       inLoop,

@@ -1,5 +1,6 @@
 import type { Building } from '../building';
 import { doubtEnd } from './doubts';
+import { withOneMore } from './few';
 import type { LooseEnd } from './ledger';
 import { sharePanels, type HeldPanel, type PanelLanding } from './panels';
 import { sameLists } from './same';
@@ -32,13 +33,13 @@ export class LevelState {
 
   /** Gathers what its panels put on members. @returns members to which that is news */
   layPanels(): string[] {
-    const now = new Map<string, PanelLanding[]>();
+    const now = new Map<string, readonly PanelLanding[]>();
     const ends: LooseEnd[] = [];
     for (const { weight } of this.panels.values()) {
       for (const landing of weight!.landings) {
         const known = now.get(landing.member);
-        if (known) known.push(landing);
-        else now.set(landing.member, [landing]);
+        const list = withOneMore(known ?? NONE, landing);
+        if (list !== known) now.set(landing.member, list);
       }
       for (const end of weight!.looseEnds) ends.push(end);
     }
@@ -57,8 +58,8 @@ export interface LevelNews {
   readonly touched: readonly LevelState[];
   /** Members that rest on nothing of any level any more: they are gone. */
   readonly without: readonly string[];
-  /** Panels that are on none of the levels touched any more. */
-  readonly panelsGone: readonly string[];
+  /** Panels that are on the level no more, as they were held. */
+  readonly panelsGone: readonly HeldPanel[];
 }
 
 /** The levels of a building, each with its supports and shared panels; those on which nothing changed stay as they are. */
@@ -100,13 +101,13 @@ export class LevelStore {
     const isBorne = (id: string) =>
       touched.some(({ supports }) => supports.beams.has(id) || supports.posts.has(id) || supports.walls.has(id));
     const without: string[] = [];
-    const panelsGone: string[] = [];
+    const panelsGone: HeldPanel[] = [];
     for (const { supports, panels, plan } of before) {
       const now = next.get(plan.id)!;
       for (const part of ['beams', 'posts', 'walls'] as const)
         if (supports[part] !== now.supports[part])
           for (const id of supports[part].keys()) if (!now.supports[part].has(id) && !isBorne(id)) without.push(id);
-      if (panels !== now.panels) for (const id of panels.keys()) if (!now.panels.has(id)) panelsGone.push(id);
+      if (panels !== now.panels) for (const panel of panels.values()) if (!now.panels.has(panel.id)) panelsGone.push(panel);
     }
     return { touched, without, panelsGone };
   }

@@ -66,7 +66,7 @@ export function readNodes(
       }
     else {
       compared = true;
-      for (const [id, body] of members) look(id, body);
+      members.forEach((body, id) => look(id, body));
     }
   }
   const isGone = (id: string) => !PARTS.some(([part]) => building[part].has(id));

@@ -5,6 +5,7 @@ import { reactionByParts, reactionOf, sumOf, type Carried } from './carried';
 import { addInto, scaled, type Arrival, type ByCase, type Leave, type LooseEnd, type MemberLedger, type Source } from './ledger';
 import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
 import { LooseEnds, metres } from './looseEnd';
+import { withOneMore } from './few';
 import type { Node } from './node';
 import { leverOf, unitReactions } from './reactions';
 import { piecesOn, spansBetween } from './span';
@@ -47,11 +48,6 @@ function byColumn(rows: readonly (readonly number[])[], columns: number): number
   return Array.from({ length: columns }, (_, j) => rows.map((row) => row[j]!));
 }
 
-/** Without the room that a list keeps for more: there are many of few. */
-function trimmed<T>(list: readonly T[]): readonly T[] {
-  return list.length > 12 ? list : list.slice();
-}
-
 const forceOf = ({ shape }: Arrival) => shapeForce(shape);
 
 /** Calculates one member from what arrives on it: what leaves at each support, and what lands where. */
@@ -70,7 +66,7 @@ const NOTHING_BOOKED = new BalanceBook();
 class Calculation {
   private readonly book = new BalanceBook();
   private readonly ends: LooseEnds;
-  private readonly handed: Handed[] = [];
+  private handed: readonly Handed[] = [];
   /** Total of each arrival's unit shape, and the sum of all. */
   private readonly shares: readonly number[];
   private readonly carried: Carried;
@@ -90,7 +86,7 @@ class Calculation {
   run(bearers: readonly (Bearer | WallBearer)[]): Outcome {
     const leaves = this.leaves(bearers);
     const { byCase: sum, adverse } = this.carried;
-    return { leaves, sum, adverse, handed: trimmed(this.handed), book: this.book.entries ? this.book : NOTHING_BOOKED, looseEnds: this.ends.list };
+    return { leaves, sum, adverse, handed: this.handed, book: this.book.entries ? this.book : NOTHING_BOOKED, looseEnds: this.ends.list };
   }
 
   private leaves(bearers: readonly (Bearer | WallBearer)[]): Leave[] {
@@ -154,7 +150,7 @@ class Calculation {
   private give(target: Node, key: string, label: string, source: Source, shape: ArrivalShape, carried: Carried): void {
     const { byCase, adverse } = carried;
     const id = `${target.id}/${this.node.id}.${key}`;
-    this.handed.push({ to: target.id, arrival: { id, label, source, shape, byCase, adverse }, carried });
+    this.handed = withOneMore(this.handed, { to: target.id, arrival: { id, label, source, shape, byCase, adverse }, carried });
   }
 
   private restsOnNothing(where: string, at: number, byCase: ByCase): void {

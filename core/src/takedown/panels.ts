@@ -1,13 +1,14 @@
 import type { Building, ExtraLoad, Named, Panel } from '../building';
 import { caseOf, type BuildUp } from '../load';
-import { BalanceBook, resultantOn, type Resultant } from './balance';
+import { BalanceBook } from './balance';
 import { carriedOf, type Carried } from './carried';
 import { pressing, scaled, type ByCase, type LooseEnd, type Source } from './ledger';
-import { shapeForce, type ArrivalShape } from './shape';
+import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
 import { LooseEnds, metres } from './looseEnd';
 import type { Bearing, PanelSharing } from './panel/share';
 import { sharePanel, sharePatch } from './panel/sharePanel';
 import { intensityOf } from './intensity';
+import type { BookEntry } from './shelf';
 import { clipShape } from './shape';
 import { Finder, type LevelPlan } from './support/levelPlan';
 import type { Segment } from './support/line';
@@ -39,6 +40,8 @@ export interface HeldPanel {
   readonly near: readonly Bearing[];
   readonly sharing: PanelSharing;
   weight: PanelWeight | null;
+  /** Where its book stands; null as long as it has none. */
+  entry: BookEntry | null;
 }
 
 /**
@@ -61,7 +64,7 @@ export function sharePanels(level: LevelPlan, reach: number, before?: ReadonlyMa
     const old = before?.get(id);
     shared.set(
       id,
-      old?.body === body && sameBearings(old.near, near) ? old : { id, body, near, sharing: sharePanel(body, near, reach), weight: null },
+      old?.body === body && sameBearings(old.near, near) ? old : { id, body, near, sharing: sharePanel(body, near, reach), weight: null, entry: old?.entry ?? null },
     );
   }
   return shared;
@@ -123,30 +126,28 @@ class Weighing {
 
   lay(sharing: PanelSharing, byCase: ByCase, label: string, source: Source, title: string, place: string): void {
     const { book, landings } = this;
-    const whole: Resultant = { force: sharing.whole.area, x: sharing.whole.x, y: sharing.whole.y };
     const carried = carriedOf(byCase, pressing(byCase));
-    book.add('applied', carried, whole);
-    let [x, y] = [whole.x, whole.y];
-    let force = whole.force;
-    const take = (resultant: Resultant) => {
-      force -= resultant.force;
-      x -= resultant.x;
-      y -= resultant.y;
-    };
+    let { area: force, x, y } = sharing.whole;
+    book.put('applied', carried, force, x, y);
     const { panel } = this;
     for (const { member, shape } of sharing.shares) {
       const line = this.lineOf(member);
-      const land = (landed: ArrivalShape) => {
-        take(resultantOn(line, landed));
-        landings.push({ member, panel, label, source, shape: landed, carried });
-      };
       // nearly all lie within their member
-      if (shape.type !== 'point' && shape.from >= 0 && shape.to <= line.length) land(shape);
-      else for (const landed of gathered(shape, line.length)) land(landed);
+      const within = shape.type !== 'point' && shape.from >= 0 && shape.to <= line.length;
+      for (const landed of within ? [shape] : gathered(shape, line.length)) {
+        const own = shapeForce(landed);
+        const moment = shapeMoment(landed);
+        force -= own;
+        x -= own * line.from.x + moment * line.dx;
+        y -= own * line.from.y + moment * line.dy;
+        landings.push({ member, panel, label, source, shape: landed, carried });
+      }
     }
     for (const { region, reason } of sharing.orphans) {
       const lost = { force: region.area, x: region.x, y: region.y };
-      take(lost);
+      force -= lost.force;
+      x -= lost.x;
+      y -= lost.y;
       book.add('lost', carried, lost);
       const where = region.area > 0 ? ` near x ${metres(region.x / region.area)}, y ${metres(region.y / region.area)} m` : '';
       this.ends.add(

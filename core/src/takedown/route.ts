@@ -9,13 +9,15 @@ export interface Ask<S> {
   readonly targets: readonly S[];
 }
 
+const NONE: readonly never[] = [];
+
 /**
  * A member on the route, with what the route keeps of it: whom it hands to, who hands to it in the order of calculation, and where it
  * stands in that order, which is given by the lowest level that it has to wait for, how often it waits there, and its mark.
  */
 export class Stop<S> {
-  targets: readonly S[] = [];
-  givers: readonly S[] = [];
+  targets: readonly S[] = NONE;
+  givers: readonly S[] = NONE;
   inLoop = false;
   level = 0;
   depth = 0;
@@ -90,13 +92,14 @@ export class Route<S extends Stop<S>> {
     for (const { inLoop, level, depth, targets } of walked)
       if (!inLoop) for (const target of targets) if (level === target.level && depth >= target.depth) target.depth = depth + 1;
     this.order = walked.sort(compare);
-    const givers: S[][] = [];
-    all.forEach((stop, i) => {
-      givers.push([]);
-      stop.waiting = i;
-      stop.givers = givers[i]!;
-    });
-    for (const stop of this.order) for (const target of stop.targets) givers[target.waiting]!.push(stop);
+    // filled from the back, in lists of their exact size
+    for (const stop of all) stop.waiting = 0;
+    for (const { targets } of all) for (const target of targets) target.waiting += 1;
+    for (const stop of all) stop.givers = stop.waiting === 0 ? NONE : new Array<S>(stop.waiting);
+    for (let i = walked.length - 1; i >= 0; i -= 1) {
+      const stop = walked[i]!;
+      for (const target of stop.targets) (target.givers as S[])[(target.waiting -= 1)] = stop;
+    }
   }
 
   /** Where a member belongs by those that hand to it. */

@@ -32,12 +32,28 @@ export class Slot extends Stop<Slot> {
     super(node.id);
   }
 
-  /** Adds what it hands to a member. */
-  handTo(id: string, arrivals: Arrival[], carried: Carried[]): void {
-    for (const handed of this.handed) {
-      if (handed.to !== id) continue;
-      arrivals.push(handed.arrival);
-      carried.push(handed.carried);
+  /** What acts on it first-hand, and after that what its givers hand to it. */
+  gathered(own: Primary): { arrivals: readonly Arrival[]; carried: readonly Carried[] } {
+    const { id, givers } = this;
+    let count = 0;
+    // what a member of a ring would hand on is not there
+    for (const { inLoop, handed } of givers) if (!inLoop) for (const { to } of handed) if (to === id) count += 1;
+    if (count === 0) return own;
+    let n = own.arrivals.length;
+    const arrivals = new Array<Arrival>(n + count);
+    const carried = new Array<Carried>(n + count);
+    for (let i = 0; i < n; i += 1) {
+      arrivals[i] = own.arrivals[i]!;
+      carried[i] = own.carried[i]!;
     }
+    for (const { inLoop, handed } of givers)
+      if (!inLoop)
+        for (const part of handed) {
+          if (part.to !== id) continue;
+          arrivals[n] = part.arrival;
+          carried[n] = part.carried;
+          n += 1;
+        }
+    return { arrivals, carried };
   }
 }

@@ -36,22 +36,26 @@ export function findBeamSupports(
   finders: LevelFinders,
   reach: number,
 ): { supports: Map<string, Bearer[]>; doubts: SupportDoubt[] } {
-  const found = new Map<string, Candidate[]>();
+  const found: (readonly Candidate[] | null)[] = [];
   const crossings: Crossing[] = [];
   for (let i = 0; i < beams.length; i += 1) {
     const beam = beams[i]!;
-    if (!beam.body.supportsFound) continue;
+    if (!beam.body.supportsFound) {
+      found.push(null);
+      continue;
+    }
     const candidates: Candidate[] = [];
     onPosts(beam, finders, reach, candidates);
     onWalls(beam, finders, reach, candidates);
     onBeams(beam, neighbours[i]!, reach, candidates, crossings);
-    found.set(beam.id, settle(candidates, reach));
+    found.push(settle(candidates, reach));
   }
   const doubts = decideCrossings(beams, found, crossings, reach);
   const supports = new Map<string, Bearer[]>();
-  for (const { id, body } of beams) {
-    const candidates = found.get(id);
+  for (let i = 0; i < beams.length; i += 1) {
+    const candidates = found[i];
     if (!candidates) continue;
+    const { id, body } = beams[i]!;
     supports.set(
       id,
       candidates.map(({ at, by, rule }) => ({ by, at, holdsDown: isHeldDown(body, by, at, reach), rule })),
@@ -170,24 +174,28 @@ function needsSupport(line: { length: number }, supports: readonly Candidate[], 
 /** Where two beams cross, the one with a free end goes over the other; where that does not decide, a person must. */
 function decideCrossings(
   beams: readonly OnLine<Beam>[],
-  found: Map<string, Candidate[]>,
+  found: (readonly Candidate[] | null)[],
   crossings: readonly Crossing[],
   reach: number,
 ): SupportDoubt[] {
-  const byId = new Map(crossings.length ? beams.map((beam) => [beam.id, beam]) : []);
+  if (crossings.length === 0) return [];
+  const placeOf = new Map(beams.map(({ id }, i) => [id, i]));
   const doubts: SupportDoubt[] = [];
   const needs = (id: string) => {
-    const candidates = found.get(id);
-    return candidates !== undefined && needsSupport(byId.get(id)!.line, candidates, reach);
+    const i = placeOf.get(id)!;
+    const candidates = found[i];
+    return candidates !== null && candidates !== undefined && needsSupport(beams[i]!.line, candidates, reach);
   };
   const decided = crossings.map((cross) => ({ ...cross, aNeeds: needs(cross.a), bNeeds: needs(cross.b) }));
   for (const { a, b, atA, atB, aNeeds, bNeeds } of decided) {
-    const [beamA, beamB] = [byId.get(a)!, byId.get(b)!];
-    const carry = (id: string, at: number, by: string, mark: string) =>
-      found.set(id, settle([...found.get(id)!, { at, by, rank: RANK.beam, rule: `it runs over ${mark} towards a free end` }], reach));
-    if (aNeeds && !bNeeds) carry(a, atA, b, beamB.body.mark);
-    else if (bNeeds && !aNeeds) carry(b, atB, a, beamA.body.mark);
-    else if (!(nearSupport(found.get(a), atA, reach) && nearSupport(found.get(b), atB, reach)))
+    const [i, j] = [placeOf.get(a)!, placeOf.get(b)!];
+    const [beamA, beamB] = [beams[i]!, beams[j]!];
+    const carry = (n: number, at: number, by: string, mark: string) => {
+      found[n] = settle([...found[n]!, { at, by, rank: RANK.beam, rule: `it runs over ${mark} towards a free end` }], reach);
+    };
+    if (aNeeds && !bNeeds) carry(i, atA, b, beamB.body.mark);
+    else if (bNeeds && !aNeeds) carry(j, atB, a, beamA.body.mark);
+    else if (!(nearSupport(found[i], atA, reach) && nearSupport(found[j], atB, reach)))
       doubts.push({
         kind: 'cross',
         item: a,
@@ -199,7 +207,7 @@ function decideCrossings(
   return doubts;
 }
 
-function nearSupport(candidates: readonly Candidate[] | undefined, at: number, reach: number): boolean {
+function nearSupport(candidates: readonly Candidate[] | null | undefined, at: number, reach: number): boolean {
   return candidates?.some((candidate) => Math.abs(candidate.at - at) <= reach) ?? false;
 }
 
