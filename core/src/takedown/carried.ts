@@ -88,13 +88,13 @@ export function sumOf(list: readonly Carried[], times: readonly number[]): Carri
   let allPress = true;
   for (let i = 0; i < list.length; i += 1) {
     const part = list[i]!;
-    add(values, part.values, times[i]!);
+    add(values, part.values, part.mask, times[i]!);
     mask |= part.mask;
     if (part.pressed !== part.values) allPress = false;
   }
   if (allPress) return carriedFrom(mask, values, values);
   const pressed = zeros();
-  for (let i = 0; i < list.length; i += 1) add(pressed, list[i]!.pressed, times[i]!);
+  for (let i = 0; i < list.length; i += 1) add(pressed, list[i]!.pressed, list[i]!.mask, times[i]!);
   return carriedFrom(mask, values, pressed);
 }
 
@@ -121,7 +121,7 @@ export function reactionByParts(
   let mask = 0;
   for (let i = 0; i < list.length; i += 1) {
     const part = list[i]!;
-    add(values, part.values, shares[i]!);
+    add(values, part.values, part.mask, shares[i]!);
     mask |= part.mask;
     pieces(i, (share) => {
       for (let n = 0; n < COUNT; n += 1) pressed[n]! += share * (share >= 0 ? part.pressed[n]! : part.values[n]! - part.pressed[n]!);
@@ -130,6 +130,6 @@ export function reactionByParts(
   return carriedFrom(mask, values, pressed);
 }
 
-function add(sum: number[], values: readonly number[], times: number): void {
-  for (let n = 0; n < COUNT; n += 1) sum[n]! += values[n]! * times;
+function add(sum: number[], values: readonly number[], mask: number, times: number): void {
+  for (let n = 0, rest = mask; rest !== 0; n += 1, rest >>= 1) if (rest & 1) sum[n]! += values[n]! * times;
 }
