@@ -9,7 +9,16 @@ const frame = [
   item('level', 'L0', { name: 'Ground', elevation: 0 }),
 ];
 const beam = (id: string, x: number, more: object = {}) =>
-  item('beam', id, { mark: id, level: 'L1', from: { x, y: 0 }, to: { x, y: 5000 }, ownWeight: 1, supportsFound: true, supports: [], ...more });
+  item('beam', id, {
+    mark: id,
+    level: 'L1',
+    from: { x, y: 0 },
+    to: { x, y: 5000 },
+    ownWeight: 1,
+    supportsFound: true,
+    supports: [],
+    ...more,
+  });
 const pad = (id: string, x: number) => item('footing', id, { mark: id, at: { x, y: 0 }, level: 'L0' });
 
 describe('sorting items into a building', () => {
@@ -40,7 +49,11 @@ describe('sorting items into a building', () => {
     expect(assembler.assemble(items).beams).toBe(first.beams);
   });
   it('gives after any edits what it gives from nothing, in the same order', () => {
-    const step = fc.record({ at: fc.nat(11), kind: fc.constantFrom('change', 'gone', 'add', 'insert', 'away', 'back', 'turn'), x: fc.nat(99) });
+    const step = fc.record({
+      at: fc.nat(11),
+      kind: fc.constantFrom('change', 'gone', 'add', 'insert', 'away', 'back', 'turn'),
+      x: fc.nat(99),
+    });
     fc.assert(
       fc.property(fc.array(fc.array(step, { minLength: 1, maxLength: 3 }), { minLength: 1, maxLength: 12 }), (runs) => {
         let items: Item[] = [...frame, ...Array.from({ length: 6 }, (_, i) => beam(`B${i}`, i)), pad('F', 0)];

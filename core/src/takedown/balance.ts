@@ -74,40 +74,53 @@ export class BalanceBook {
   }
 }
 
-/** Sums of books: for each case twelve numbers, three of each column. */
-export class BalanceSum {
-  private readonly sums = new Float64Array(CASE_IDS.length * WIDTH);
-  private met = 0;
+const ROW = CASE_IDS.length * WIDTH;
 
-  clear(): void {
-    this.sums.fill(0);
-    this.met = 0;
+/** Sums of books, one to a row: for each case twelve numbers, three of each column. */
+export class BalanceTable {
+  private readonly sums: Float64Array;
+  /** Which cases each row has met: bit n for the nth. */
+  private readonly met: Int32Array;
+
+  constructor(rows: number) {
+    this.sums = new Float64Array(rows * ROW);
+    this.met = new Int32Array(rows);
   }
 
-  take({ entries }: BalanceBook): void {
+  clear(row: number): void {
+    if (this.met[row] !== 0) this.sums.fill(0, row * ROW, (row + 1) * ROW);
+    this.met[row] = 0;
+  }
+
+  take(row: number, { entries }: BalanceBook): void {
     if (!entries) return;
     const { sums } = this;
     for (let i = 0; i < entries.length; i += 4) {
       const place = entries[i]!;
-      this.met |= 1 << ((place / WIDTH) | 0);
-      sums[place]! += entries[i + 1]!;
-      sums[place + 1]! += entries[i + 2]!;
-      sums[place + 2]! += entries[i + 3]!;
+      const at = row * ROW + place;
+      this.met[row]! |= 1 << ((place / WIDTH) | 0);
+      sums[at]! += entries[i + 1]!;
+      sums[at + 1]! += entries[i + 2]!;
+      sums[at + 2]! += entries[i + 3]!;
     }
   }
 
-  takeSum({ sums, met }: BalanceSum): void {
-    this.met |= met;
-    const mine = this.sums;
-    for (let n = 0, rest = met; rest !== 0; n += WIDTH, rest >>= 1)
-      if (rest & 1) for (let i = n; i < n + WIDTH; i += 1) mine[i]! += sums[i]!;
+  /** Adds a row of another table. */
+  takeRow(row: number, other: BalanceTable, from: number): void {
+    const met = other.met[from]!;
+    this.met[row]! |= met;
+    for (let n = 0, rest = met; rest !== 0; n += WIDTH, rest >>= 1) {
+      if ((rest & 1) === 0) continue;
+      const [to, source] = [row * ROW + n, from * ROW + n];
+      for (let i = 0; i < WIDTH; i += 1) this.sums[to + i]! += other.sums[source + i]!;
+    }
   }
 
-  cases(): CaseBalance[] {
+  cases(row: number): CaseBalance[] {
     const lines: CaseBalance[] = [];
     CASE_IDS.forEach((id, n) => {
-      if ((this.met & (1 << n)) === 0) return;
-      const at = (i: number) => this.sums[n * WIDTH + i]!;
+      if ((this.met[row]! & (1 << n)) === 0) return;
+      const at = (i: number) => this.sums[row * ROW + n * WIDTH + i]!;
       const of = (column: Column) => line(at(COLUMNS[column] * 3), at(COLUMNS[column] * 3 + 1), at(COLUMNS[column] * 3 + 2));
       const gap = (i: number) => at(i) - at(3 + i) - at(6 + i) - at(9 + i);
       lines.push({

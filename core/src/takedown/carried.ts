@@ -76,6 +76,25 @@ function named(mask: number, values: readonly number[]): ByCase {
   return byCase;
 }
 
+/** Adds up values by case. */
+export class CaseSum {
+  private mask = 0;
+  private readonly values = zeros();
+
+  add({ mask, values }: Pick<Carried, 'mask' | 'values'>, times = 1): void {
+    this.mask |= mask;
+    add(this.values, values, mask, times);
+  }
+
+  addSum({ mask, values }: CaseSum): void {
+    this.add({ mask, values });
+  }
+
+  byCase(): ByCase {
+    return named(this.mask, this.values);
+  }
+}
+
 function carriedFrom(mask: number, values: readonly number[], pressed: readonly number[]): Carried {
   const byCase = named(mask, values);
   return { byCase, adverse: pressed === values ? byCase : named(mask, pressed), mask, values, pressed };

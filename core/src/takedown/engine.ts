@@ -1,3 +1,4 @@
+import TinyQueue from 'tinyqueue';
 import type { Building, ExtraLoad, Named } from '../building';
 import type { Combination, LoadCase } from '../load';
 import type { Arrival, LooseEnd, MemberLedger, Takedown } from './ledger';
@@ -12,7 +13,7 @@ import type { PanelSharing } from './panel/share';
 import { weighPanel, type PanelLanding } from './panels';
 import { Plumb } from './plumb';
 import { primaryLoads } from './primary';
-import { Route } from './route';
+import { compare, Route } from './route';
 import { areaLoadsOf, sameAreas, sameBearing, sameLists, sameLoads, sameMaps, type Bearers } from './same';
 import { BookShelf } from './shelf';
 import { Slot } from './slot';
@@ -36,10 +37,9 @@ class Memory {
   areas: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
   buildUps: ReadonlyMap<string, unknown> = new Map();
   last: Building | null = null;
-  /** The names of the order of calculation, made anew when that changes. */
-  order: { readonly of: readonly Slot[]; readonly ids: readonly string[] } | null = null;
-  /** Loose ends of members in the order of calculation; null when they are to be gathered again. */
-  memberEnds: readonly LooseEnd[] | null = null;
+  routed = false;
+  /** Members with loose ends. */
+  readonly withEnds = new Set<Slot>();
 }
 
 /**
@@ -57,6 +57,8 @@ export class TakedownEngine {
   private rules: { readonly cases: string; readonly combinations: readonly Combination[] } = { cases: '', combinations: [] };
   /** Those that became stale since the last run. */
   private stale: Slot[] = [];
+  /** Who is told of those that become stale while others are calculated. */
+  private onStale: ((slot: Slot) => void) | null = null;
   /** How many members the last run calculated: what an edit really touched. */
   calculated = 0;
 
@@ -69,15 +71,29 @@ export class TakedownEngine {
     this.weighPanels(building, touched);
     const loadEnds = this.placeLoads(building);
     this.findRoute(building, members);
+    const fresh = this.calculateStale(building);
+    this.calculated = fresh.length;
+    return this.summary(building, loadEnds, fresh);
+  }
+
+  /** Calculates what is stale, in the order of calculation, and what becomes stale by that. @returns those members */
+  private calculateStale(building: Building): Slot[] {
+    const { order } = this.memory.route;
     const fresh: Slot[] = [];
-    for (const slot of this.memory.route.order) {
-      if (!slot.stale) continue;
+    const take = (slot: Slot) => {
+      if (!slot.stale) return;
       this.calculate(building, slot);
       fresh.push(slot);
+    };
+    if (this.stale.length * 8 > order.length) for (const slot of order) take(slot);
+    else {
+      const waiting = new TinyQueue(this.stale, compare);
+      this.onStale = (slot) => waiting.push(slot);
+      for (let slot = waiting.pop(); slot; slot = waiting.pop()) if (this.memory.slots.get(slot.id) === slot) take(slot);
+      this.onStale = null;
     }
-    this.calculated = fresh.length;
     this.stale = [];
-    return this.summary(building, loadEnds, fresh);
+    return fresh;
   }
 
   /** Elevations and the reach go everywhere: when a level moves, comes or goes, nothing is kept. */
@@ -94,12 +110,13 @@ export class TakedownEngine {
   private makeStale(slot: Slot | undefined): void {
     if (!slot || slot.stale) return;
     slot.stale = true;
-    this.stale.push(slot);
+    if (this.onStale) this.onStale(slot);
+    else this.stale.push(slot);
   }
 
   /** Members as they are now; a changed one is stale, and so are those that hand something to it. @returns what tells on the route */
   private readMembers(building: Building): { moved: Set<Slot>; gone: Slot[] } {
-    const { slots, shelf, last, ledgers } = this.memory;
+    const { slots, shelf, last, ledgers, withEnds } = this.memory;
     const moved = new Set<Slot>();
     const gone: Slot[] = [];
     readNodes(
@@ -126,6 +143,7 @@ export class TakedownEngine {
     );
     for (const slot of gone) {
       slots.delete(slot.id);
+      withEnds.delete(slot);
       ledgers.delete(slot.id);
       slot.entry.remove();
     }
@@ -196,8 +214,9 @@ export class TakedownEngine {
   private findRoute(building: Building, { moved, gone }: { moved: Set<Slot>; gone: readonly Slot[] }): void {
     const { route, slots } = this.memory;
     const ask = (slot: Slot) => ({ mark: slot.node.mark, elevation: elevationOf(building, slot.node), targets: this.targetsOf(slot) });
-    if (this.memory.order === null) {
+    if (!this.memory.routed) {
       route.rebuild(slots.values(), ask);
+      this.memory.routed = true;
       return;
     }
     for (const slot of this.stale) if (slots.has(slot.id) && !sameLists(slot.targets, this.targetsOf(slot))) moved.add(slot);
@@ -304,15 +323,17 @@ export class TakedownEngine {
     slot.handed = outcome.handed;
     // written out: spreading costs more than all the sums
     const { kind, mark } = node;
-    const { leaves, sum, adverse, book, looseEnds } = outcome;
+    const { leaves, book, looseEnds } = outcome;
+    const { byCase: sum, adverse } = outcome.carried;
     slot.ledger = { id, kind, mark, inLoop, arrivals, leaves, sum, adverse, transfer: kind === 'beam' && this.carries(arrivals) };
     memory.ledgers.set(id, slot.ledger);
     slot.entry.set(book, found.book);
-    const ends = looseEnds.length === 0 ? found.looseEnds : [...found.looseEnds, ...looseEnds];
-    if (slot.ends !== ends) memory.memberEnds = null;
-    slot.ends = ends;
+    slot.carried = outcome.carried;
+    slot.ends = looseEnds.length === 0 ? found.looseEnds : [...found.looseEnds, ...looseEnds];
     slot.stale = false;
   }
+
+  private readonly carriedBy = (id: string) => this.memory.slots.get(id)?.carried;
 
   private readonly target = (id: string) => this.memory.slots.get(id)?.node;
 
@@ -336,19 +357,17 @@ export class TakedownEngine {
     for (const { doubts } of levels.all()) note(doubts);
     for (const { panelEnds } of levels.all()) note(panelEnds);
     for (const loop of route.loops) looseEnds.push(this.loopEnd(loop));
-    if (memory.order?.of !== route.order) {
-      memory.order = { of: route.order, ids: route.order.map(({ id }) => id) };
-      memory.memberEnds = null;
-    }
-    note((memory.memberEnds ??= gatheredEnds(route.order)));
+    const withEnds = [...memory.withEnds].sort(compare);
+    for (const { ends } of withEnds) note(ends);
+    for (const { lifting } of withEnds) note(lifting);
     return {
       cases,
       members,
-      order: memory.order.ids,
+      order: route.ids,
       looseEnds,
       balance,
       horizontal: horizontalOf(building),
-      plumb: memory.plumb.read(building, levels.plans(), members, fresh),
+      plumb: memory.plumb.read(building, levels.plans(), this.carriedBy, fresh),
       bearers,
       panels,
     };
@@ -362,9 +381,9 @@ export class TakedownEngine {
     if (!same) this.rules = { cases: key, combinations: this.liftingRules(cases) };
     for (const slot of same ? fresh : slots.values()) {
       const { ledger } = slot;
-      const lifting = ledger && CAN_LIFT.has(ledger.kind) ? liftedSupports(building, ledger, ledgers, this.rules.combinations) : NONE;
-      if (lifting !== slot.lifting) this.memory.memberEnds = null;
-      slot.lifting = lifting;
+      slot.lifting = ledger && CAN_LIFT.has(ledger.kind) ? liftedSupports(building, ledger, ledgers, this.rules.combinations) : NONE;
+      if (slot.ends.length + slot.lifting.length > 0) this.memory.withEnds.add(slot);
+      else this.memory.withEnds.delete(slot);
     }
   }
 
@@ -388,13 +407,6 @@ export function takeDown(building: Building, lifting: LiftingRules): Takedown {
 }
 
 const CAN_LIFT: ReadonlySet<MemberLedger['kind']> = new Set(['beam', 'footing', 'stripFooting']);
-
-function gatheredEnds(order: readonly Slot[]): LooseEnd[] {
-  const list: LooseEnd[] = [];
-  for (const { ends } of order) if (ends.length > 0) list.push(...ends);
-  for (const { lifting } of order) if (lifting.length > 0) list.push(...lifting);
-  return list;
-}
 
 function storeyOf(building: Building, { body }: Node): number {
   return 'base' in body ? Math.abs(building.elevation(body.top) - building.elevation(body.base)) : 0;

@@ -1,4 +1,14 @@
-import { differenceOf, planLength, type Beam, type Building, type Column, type Footing, type Hanger, type StripFooting, type Wall } from '../building';
+import {
+  differenceOf,
+  planLength,
+  type Beam,
+  type Building,
+  type Column,
+  type Footing,
+  type Hanger,
+  type StripFooting,
+  type Wall,
+} from '../building';
 import type { Place } from './balance';
 import type { MemberLedger } from './ledger';
 

@@ -2,7 +2,7 @@ import { planLength, pointAlong, project, type Beam, type PlanPoint } from '../b
 import { PlinthError } from '../error';
 import { BalanceBook, resultantOf } from './balance';
 import { reactionByParts, reactionOf, sumOf, type Carried } from './carried';
-import { addInto, scaled, type Arrival, type ByCase, type Leave, type LooseEnd, type MemberLedger, type Source } from './ledger';
+import { addInto, scaled, type Arrival, type ByCase, type Leave, type LooseEnd, type Source } from './ledger';
 import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
 import { LooseEnds, metres } from './looseEnd';
 import { withOneMore } from './few';
@@ -24,7 +24,10 @@ export interface Handed {
 }
 
 /** What comes of calculating one member: its part of the ledger, what others receive of it, its part of the balance. */
-export interface Outcome extends Pick<MemberLedger, 'leaves' | 'sum' | 'adverse'> {
+export interface Outcome {
+  readonly leaves: readonly Leave[];
+  /** The sum of what arrives. */
+  readonly carried: Carried;
   readonly handed: readonly Handed[];
   readonly book: BalanceBook;
   readonly looseEnds: readonly LooseEnd[];
@@ -85,8 +88,8 @@ class Calculation {
 
   run(bearers: readonly (Bearer | WallBearer)[]): Outcome {
     const leaves = this.leaves(bearers);
-    const { byCase: sum, adverse } = this.carried;
-    return { leaves, sum, adverse, handed: this.handed, book: this.book.entries ? this.book : NOTHING_BOOKED, looseEnds: this.ends.list };
+    const { carried } = this;
+    return { leaves, carried, handed: this.handed, book: this.book.entries ? this.book : NOTHING_BOOKED, looseEnds: this.ends.list };
   }
 
   private leaves(bearers: readonly (Bearer | WallBearer)[]): Leave[] {

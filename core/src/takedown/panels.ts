@@ -64,7 +64,9 @@ export function sharePanels(level: LevelPlan, reach: number, before?: ReadonlyMa
     const old = before?.get(id);
     shared.set(
       id,
-      old?.body === body && sameBearings(old.near, near) ? old : { id, body, near, sharing: sharePanel(body, near, reach), weight: null, entry: old?.entry ?? null },
+      old?.body === body && sameBearings(old.near, near)
+        ? old
+        : { id, body, near, sharing: sharePanel(body, near, reach), weight: null, entry: old?.entry ?? null },
     );
   }
   return shared;

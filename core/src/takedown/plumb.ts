@@ -1,5 +1,6 @@
 import type { Building } from '../building';
-import { addInto, type MemberLedger, type PlumbLevel } from './ledger';
+import { CaseSum, type Carried } from './carried';
+import type { PlumbLevel } from './ledger';
 import type { Node } from './node';
 import type { LevelPlan } from './support/levelPlan';
 
@@ -8,13 +9,16 @@ import type { LevelPlan } from './support/levelPlan';
  * added up again only when something that its cut goes through was calculated, came or went.
  */
 export class Plumb {
-  private readonly kept = new Map<string, { readonly plan: LevelPlan; readonly byCase: Readonly<Record<string, number>> }>();
+  private readonly kept = new Map<string, { readonly plan: LevelPlan; readonly sum: CaseSum }>();
 
-  /** @param fresh members that were calculated since the last time */
+  /**
+   * @param carriedBy what a member carries; undefined when it was not calculated
+   * @param fresh members that were calculated since the last time
+   */
   read(
     building: Building,
     plans: Iterable<LevelPlan>,
-    ledgers: ReadonlyMap<string, MemberLedger>,
+    carriedBy: (id: string) => Carried | undefined,
     fresh: readonly { readonly node: Node }[],
   ): PlumbLevel[] {
     const { levels, hangers, elevation } = building;
@@ -27,31 +31,31 @@ export class Plumb {
     }
     const planOf = new Map([...plans].map((plan) => [plan.id, plan]));
     // what stands on the ground above a cut goes through it too
-    const above: Record<string, number> = {};
+    const above = new CaseSum();
+    const addAll = (sum: CaseSum, list: readonly { readonly id: string }[]) => {
+      for (const { id } of list) {
+        const carried = carriedBy(id);
+        if (carried) sum.add(carried);
+      }
+    };
     return levels.map(({ id, body }) => {
       const plan = planOf.get(id)!;
       let posts = this.kept.get(id);
       if (!posts || posts.plan !== plan || stale.has(id)) {
-        const byCase: Record<string, number> = {};
-        for (const list of [plan.columnsBelow, plan.wallsBelow])
-          for (const entry of list) {
-            const sum = ledgers.get(entry.id)?.sum;
-            if (sum) addInto(byCase, sum);
-          }
-        this.kept.set(id, (posts = { plan, byCase }));
+        this.kept.set(id, (posts = { plan, sum: new CaseSum() }));
+        addAll(posts.sum, plan.columnsBelow);
+        addAll(posts.sum, plan.wallsBelow);
       }
-      for (const list of [plan.footings, plan.stripFootings])
-        for (const entry of list) {
-          const sum = ledgers.get(entry.id)?.sum;
-          if (sum) addInto(above, sum);
-        }
-      const byCase = { ...posts.byCase };
-      addInto(byCase, above);
+      addAll(above, plan.footings);
+      addAll(above, plan.stripFootings);
+      const sum = new CaseSum();
+      sum.addSum(posts.sum);
+      sum.addSum(above);
       for (const [hangerId, hanger] of hangers) {
-        const sum = ledgers.get(hangerId)?.sum;
-        if (sum && elevation(hanger.top) >= body.elevation && elevation(hanger.base) < body.elevation) addInto(byCase, sum, -1);
+        const pull = carriedBy(hangerId);
+        if (pull && elevation(hanger.top) >= body.elevation && elevation(hanger.base) < body.elevation) sum.add(pull, -1);
       }
-      return { level: id, name: body.name, elevation: body.elevation, byCase };
+      return { level: id, name: body.name, elevation: body.elevation, byCase: sum.byCase() };
     });
   }
 }

@@ -48,7 +48,8 @@ function readMark(stop: Stop<unknown>, mark: string): void {
 
 const byText = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
 
-function compare(a: Stop<unknown>, b: Stop<unknown>): number {
+/** Which of two comes first in the order of calculation. */
+export function compare(a: Stop<unknown>, b: Stop<unknown>): number {
   return (
     b.level - a.level ||
     a.depth - b.depth ||
@@ -66,6 +67,8 @@ function compare(a: Stop<unknown>, b: Stop<unknown>): number {
  */
 export class Route<S extends Stop<S>> {
   order: readonly S[] = [];
+  /** The names of the order. */
+  ids: readonly string[] = [];
   loops: readonly (readonly string[])[] = [];
 
   /** Makes the route from nothing. */
@@ -92,6 +95,7 @@ export class Route<S extends Stop<S>> {
     for (const { inLoop, level, depth, targets } of walked)
       if (!inLoop) for (const target of targets) if (level === target.level && depth >= target.depth) target.depth = depth + 1;
     this.order = walked.sort(compare);
+    this.ids = walked.map(({ id }) => id);
     // filled from the back, in lists of their exact size
     for (const stop of all) stop.waiting = 0;
     for (const { targets } of all) for (const target of targets) target.waiting += 1;
@@ -119,10 +123,18 @@ export class Route<S extends Stop<S>> {
   update(changed: Iterable<S>, gone: readonly S[], ask: (stop: S) => Ask<S>): Set<S> | null {
     if (this.loops.length > 0) return null;
     const touched = new Set<S>();
-    const order = [...this.order];
+    const order = this.order.slice();
+    const ids = this.ids.slice();
     const takeOut = (stop: S) => {
       const at = find(order, stop);
-      if (order[at] === stop) order.splice(at, 1);
+      if (order[at] !== stop) return;
+      order.splice(at, 1);
+      ids.splice(at, 1);
+    };
+    const putIn = (stop: S) => {
+      const at = find(order, stop);
+      order.splice(at, 0, stop);
+      ids.splice(at, 0, stop.id);
     };
     const left = (target: S, stop: S) => {
       target.givers = target.givers.filter((giver) => giver !== stop);
@@ -162,7 +174,7 @@ export class Route<S extends Stop<S>> {
         readMark(stop, mark);
         stop.level = level;
         stop.depth = depth;
-        order.splice(find(order, stop), 0, stop);
+        putIn(stop);
         for (const target of stop.targets) {
           touched.add(target);
           waiting.push(target);
@@ -173,6 +185,7 @@ export class Route<S extends Stop<S>> {
     walkFrom([...touched].filter((stop) => !away.has(stop)));
     for (const target of touched) target.givers = [...target.givers].sort(compare);
     this.order = order;
+    this.ids = ids;
     return touched;
   }
 }

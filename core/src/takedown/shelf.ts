@@ -1,9 +1,11 @@
-import { BalanceSum, type BalanceBook } from './balance';
+import { BalanceTable, type BalanceBook } from './balance';
 import type { CaseBalance } from './ledger';
 
-/** Racks of shelves: so many that a usual edit touches few of them; powers of two. */
-const RACKS = 32;
-const SHELVES = 32;
+/** Sums are made in steps, so many parts to a sum: what changes is added up again with its neighbours only. */
+const FAN_BITS = 4;
+const FAN = 1 << FAN_BITS;
+const STEPS = 3;
+const SHELVES = FAN ** STEPS;
 
 /** The place of one member's or panel's books. */
 export class BookEntry {
@@ -13,95 +15,77 @@ export class BookEntry {
   constructor(
     readonly name: string,
     readonly hash: number,
-    private readonly shelf: Shelf,
+    private readonly shelves: BookShelf,
   ) {}
 
   set(first: BalanceBook, second: BalanceBook | null = null): void {
     this.first = first;
     this.second = second;
-    this.shelf.stale();
+    this.shelves.makeStale(this);
   }
 
   remove(): void {
-    this.shelf.remove(this);
+    this.shelves.remove(this);
   }
 
-  addTo(sum: BalanceSum): void {
-    if (this.first) sum.take(this.first);
-    if (this.second) sum.take(this.second);
-  }
-}
-
-class Shelf {
-  private readonly entries: BookEntry[] = [];
-  private sorted = true;
-  private fresh = false;
-  private readonly held = new BalanceSum();
-
-  constructor(private readonly rack: Rack) {}
-
-  add(entry: BookEntry): void {
-    this.entries.push(entry);
-    this.sorted = false;
-    this.stale();
-  }
-
-  remove(entry: BookEntry): void {
-    const at = this.entries.indexOf(entry);
-    if (at >= 0) this.entries.splice(at, 1);
-    this.stale();
-  }
-
-  stale(): void {
-    this.fresh = false;
-    this.rack.fresh = false;
-  }
-
-  sum(): BalanceSum {
-    if (this.fresh) return this.held;
-    if (!this.sorted) this.entries.sort((a, b) => a.hash - b.hash || (a.name < b.name ? -1 : 1));
-    this.sorted = true;
-    this.fresh = true;
-    this.held.clear();
-    for (const entry of this.entries) entry.addTo(this.held);
-    return this.held;
+  addTo(table: BalanceTable, row: number): void {
+    if (this.first) table.take(row, this.first);
+    if (this.second) table.take(row, this.second);
   }
 }
 
-class Rack {
-  fresh = false;
-  private readonly held = new BalanceSum();
-  readonly shelves = Array.from({ length: SHELVES }, () => new Shelf(this));
-
-  sum(): BalanceSum {
-    if (this.fresh) return this.held;
-    this.fresh = true;
-    this.held.clear();
-    for (const shelf of this.shelves) this.held.takeSum(shelf.sum());
-    return this.held;
-  }
+function isBefore(a: BookEntry, b: BookEntry): boolean {
+  return a.hash < b.hash || (a.hash === b.hash && a.name < b.name);
 }
 
 /**
- * The books of all members and panels, added up shelf by shelf, so that a change adds up again only the shelves that it touches.
- * Within a shelf the order follows from the names alone: the sum does not depend on how it came about, to the last digit.
+ * The books of all members and panels on some thousand shelves, added up shelf by shelf and then sixteen sums at a time, so that a change
+ * adds up again only what it touches. The sum follows from the names and the books alone: it does not depend on how it came about, to
+ * the last digit.
  */
 export class BookShelf {
-  private readonly racks = Array.from({ length: RACKS }, () => new Rack());
+  /** Each shelf in an order that follows from the names. */
+  private readonly shelves = Array.from({ length: SHELVES }, (): BookEntry[] => []);
+  /** Sums of shelves, of sixteen shelves, and so on to the sum of all. */
+  private readonly sums = Array.from({ length: STEPS + 1 }, (_, step) => new BalanceTable(SHELVES >> (FAN_BITS * step)));
+  private readonly stale = Array.from({ length: STEPS + 1 }, (_, step) => new Uint8Array(SHELVES >> (FAN_BITS * step)));
 
   /** A place for books of that name, which must be new. */
   place(name: string): BookEntry {
-    let sum = 0;
-    for (let i = 0; i < name.length; i += 1) sum = (sum * 31 + name.charCodeAt(i)) | 0;
-    const shelf = this.racks[sum & (RACKS - 1)]!.shelves[(sum >>> 5) & (SHELVES - 1)]!;
-    const entry = new BookEntry(name, sum, shelf);
-    shelf.add(entry);
+    let hash = 0;
+    for (let i = 0; i < name.length; i += 1) hash = (hash * 31 + name.charCodeAt(i)) | 0;
+    const entry = new BookEntry(name, hash, this);
+    const shelf = this.shelves[hash & (SHELVES - 1)]!;
+    let at = shelf.length;
+    while (at > 0 && isBefore(entry, shelf[at - 1]!)) at -= 1;
+    if (at === shelf.length) shelf.push(entry);
+    else shelf.splice(at, 0, entry);
     return entry;
   }
 
+  remove(entry: BookEntry): void {
+    const shelf = this.shelves[entry.hash & (SHELVES - 1)]!;
+    const at = shelf.indexOf(entry);
+    if (at >= 0) shelf.splice(at, 1);
+    this.makeStale(entry);
+  }
+
+  makeStale({ hash }: BookEntry): void {
+    const row = hash & (SHELVES - 1);
+    for (let step = 0; step <= STEPS; step += 1) this.stale[step]![row >> (FAN_BITS * step)] = 1;
+  }
+
   cases(): CaseBalance[] {
-    const all = new BalanceSum();
-    for (const rack of this.racks) all.takeSum(rack.sum());
-    return all.cases();
+    this.sums.forEach((table, step) => {
+      const stale = this.stale[step]!;
+      for (let row = 0; row < stale.length; row += 1) {
+        if (stale[row] === 0) continue;
+        stale[row] = 0;
+        table.clear(row);
+        if (step === 0) for (const entry of this.shelves[row]!) entry.addTo(table, row);
+        else for (let part = 0; part < FAN; part += 1) table.takeRow(row, this.sums[step - 1]!, row * FAN + part);
+      }
+    });
+    return this.sums[STEPS]!.cases(0);
   }
 }

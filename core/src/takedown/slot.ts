@@ -21,6 +21,8 @@ export class Slot extends Stop<Slot> {
   /** What it hands on, in order. */
   handed: readonly Handed[] = NONE;
   ledger: MemberLedger | null = null;
+  /** The sum of what arrives. */
+  carried: Carried | undefined = undefined;
   ends: readonly LooseEnd[] = NONE;
   /** Loose ends of supports that lift. */
   lifting: readonly LooseEnd[] = NONE;

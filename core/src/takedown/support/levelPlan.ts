@@ -1,5 +1,16 @@
 import Flatbush from 'flatbush';
-import { differenceOf, type Beam, type Building, type Column, type Footing, type Hanger, type Panel, type PlanPoint, type StripFooting, type Wall } from '../../building';
+import {
+  differenceOf,
+  type Beam,
+  type Building,
+  type Column,
+  type Footing,
+  type Hanger,
+  type Panel,
+  type PlanPoint,
+  type StripFooting,
+  type Wall,
+} from '../../building';
 import { segment, type Segment } from './line';
 
 /** A member with a line on plan, ready to be searched for. */
@@ -64,11 +75,11 @@ export class LevelSorter {
       const before = this.maps.get(part);
       if (before === building[part]) continue;
       this.maps.set(part, building[part]);
-      const levels = before ? changedLevels(building, before, building[part]) : null;
-      if (before && this.patch(part, before, building[part])) {
-        changed.add(part as ListName);
+      if (before && this.patch(building, part, before)) {
+        for (const name of LISTS_OF[part]) changed.add(name);
         continue;
       }
+      const levels = before ? changedLevels(building, before, building[part]) : null;
       const now = sortPart(building, part, levels);
       for (const name of LISTS_OF[part]) {
         changed.add(name);
@@ -99,29 +110,32 @@ export class LevelSorter {
     return [...plans.values()];
   }
 
-  /** Brings the lists of a kind that lies on one level up to few changes. @returns false when they must be sorted anew */
-  private patch(part: MemberPart, before: ReadonlyMap<string, Member>, after: ReadonlyMap<string, Member>): boolean {
-    const entry = ENTRY[part];
+  /** Brings the lists of a kind up to few changes. @returns false when they must be sorted anew */
+  private patch(building: Building, part: MemberPart, before: ReadonlyMap<string, Member>): boolean {
+    const after: ReadonlyMap<string, Member> = building[part];
     const ids = differenceOf(before, after);
-    const old = this.lists.get(part as ListName);
-    if (!entry || !ids || !old) return false;
-    // which of two stands first is not known of one that changes its level
-    for (const id of ids) if (before.has(id) && after.has(id) && levelOf(before.get(id)!) !== levelOf(after.get(id)!)) return false;
-    const next = new Map(old);
-    for (const id of ids) {
-      const body = after.get(id);
-      const level = levelOf(body ?? before.get(id)!);
-      const list = (next.get(level) ?? EMPTY) as readonly { readonly id: string }[];
-      const place = list.findIndex((known) => known.id === id);
-      const made = body ? [entry(id, body as never)] : [];
-      next.set(level, place < 0 ? [...list, ...made] : [...list.slice(0, place), ...made, ...list.slice(place + 1)]);
-    }
-    this.lists.set(part as ListName, next);
+    if (!ids) return false;
+    const moves = ids.map((id) => {
+      const [old, now] = [before.get(id), after.get(id)];
+      return { id, now, from: old && placesOf(building, part, old), to: now && placesOf(building, part, now) };
+    });
+    // which of two stands first is not known of one that comes to other levels
+    if (moves.some(({ from, to }) => from && to && JSON.stringify(from) !== JSON.stringify(to))) return false;
+    for (const { id, now, from, to } of moves)
+      for (const [name, level] of to ?? from ?? []) {
+        const lists = this.lists.get(name) ?? new Map<string, object[]>();
+        const list = (lists.get(level) ?? EMPTY) as readonly { readonly id: string }[];
+        const place = list.findIndex((known) => known.id === id);
+        const entry = now ? [entryOf(id, now)] : [];
+        const next = place < 0 ? [...list, ...entry] : [...list.slice(0, place), ...entry, ...list.slice(place + 1)];
+        this.lists.set(name, new Map(lists).set(level, next));
+      }
     return true;
   }
 }
 
-type Member = { readonly level: string } | { readonly base: string; readonly top: string };
+type Member = ({ readonly level: string } | { readonly base: string; readonly top: string }) &
+  ({ readonly from: PlanPoint; readonly to: PlanPoint } | object);
 
 /** Levels on which members of a kind were changed, came or went. */
 function changedLevels({ levels }: Building, before: ReadonlyMap<string, Member>, after: ReadonlyMap<string, Member>): Set<string> {
@@ -152,85 +166,50 @@ function changedLevels({ levels }: Building, before: ReadonlyMap<string, Member>
   return found;
 }
 
+/** The lists in which a member stands, each of a level; in the order of the levels from the top. */
+function placesOf({ levels }: Building, part: MemberPart, member: Member): [ListName, string][] {
+  if ('level' in member) return [[part as ListName, member.level]];
+  const { base, top } = member;
+  if (part === 'hangers')
+    return [
+      ['hangersBelow', base],
+      ['hangersAbove', top],
+    ];
+  const [above, below] = part === 'columns' ? (['columnsAbove', 'columnsBelow'] as const) : (['wallsAbove', 'wallsBelow'] as const);
+  const places: [ListName, string][] = [[above, base]];
+  const [first, end] = [levels.findIndex(({ id }) => id === top), levels.findIndex(({ id }) => id === base)];
+  // every level from that of its top down to above its base
+  for (let i = first < 0 ? Infinity : first; i < end; i += 1) places.push([below, levels[i]!.id]);
+  return places;
+}
+
 /** The members of one kind by list and level. @param only levels that are sorted; null: all */
-function sortPart({ levels, ...building }: Building, part: MemberPart, only: ReadonlySet<string> | null): Map<ListName, Lists> {
+function sortPart(building: Building, part: MemberPart, only: ReadonlySet<string> | null): Map<ListName, Lists> {
   const found = new Map<ListName, Lists>();
-  const add = (name: ListName, level: string, entry: object) => {
-    if (only && !only.has(level)) return;
-    let lists = found.get(name);
-    if (!lists) found.set(name, (lists = new Map()));
-    const list = lists.get(level);
-    if (list) list.push(entry);
-    else lists.set(level, [entry]);
-  };
-  const rank = new Map(levels.map(({ id }, i) => [id, i]));
-  /** Every level from that of a member's top down to above its base. */
-  const below = (name: ListName, { base, top }: { base: string; top: string }, entry: object) => {
-    for (let i = rank.get(top) ?? Infinity; i < (rank.get(base) ?? 0); i += 1) add(name, levels[i]!.id, entry);
-  };
-  switch (part) {
-    case 'beams':
-      for (const [id, body] of building.beams) if (!only || only.has(body.level)) add('beams', body.level, onLine(id, body));
-      break;
-    case 'columns':
-      for (const [id, body] of building.columns) {
-        const entry = onPoint(id, body);
-        add('columnsAbove', body.base, entry);
-        below('columnsBelow', body, entry);
-      }
-      break;
-    case 'walls':
-      for (const [id, body] of building.walls) {
-        const entry = onLine(id, body);
-        add('wallsAbove', body.base, entry);
-        below('wallsBelow', body, entry);
-      }
-      break;
-    case 'hangers':
-      for (const [id, body] of building.hangers) {
-        const entry = onPoint(id, body);
-        add('hangersBelow', body.base, entry);
-        add('hangersAbove', body.top, entry);
-      }
-      break;
-    case 'footings':
-      for (const [id, body] of building.footings) add('footings', body.level, onPoint(id, body));
-      break;
-    case 'stripFootings':
-      for (const [id, body] of building.stripFootings) add('stripFootings', body.level, onLine(id, body));
-      break;
-    case 'panels':
-      for (const [id, body] of building.panels) if (!only || only.has(body.level)) add('panels', body.level, onPoint(id, body));
-      break;
-  }
+  const placesFor = new Map<string, [ListName, string][]>();
+  (building[part] as ReadonlyMap<string, Member>).forEach((member, id) => {
+    const key = 'level' in member ? member.level : `${member.base}\n${member.top}`;
+    let places = placesFor.get(key);
+    if (!places) placesFor.set(key, (places = placesOf(building, part, member)));
+    for (const [name, level] of places) {
+      if (only && !only.has(level)) continue;
+      let lists = found.get(name);
+      if (!lists) found.set(name, (lists = new Map()));
+      const list = lists.get(level);
+      if (list) list.push(entryOf(id, member));
+      else lists.set(level, [entryOf(id, member)]);
+    }
+  });
   return found;
 }
 
 const entries = new WeakMap<object, OnPoint<object>>();
 
-/** The entry of a member, the very same as long as its body is. */
-function onPoint<B extends object>(id: string, body: B): OnPoint<B> {
+/** The entry of a member, the very same as long as its body is; of one that has a line, with that. */
+function entryOf(id: string, body: Member): OnPoint<object> {
   let entry = entries.get(body);
-  if (entry?.id !== id) entries.set(body, (entry = { id, body }));
-  return entry as OnPoint<B>;
-}
-
-function onLine<B extends { readonly from: PlanPoint; readonly to: PlanPoint }>(id: string, body: B): OnLine<B> {
-  let entry = entries.get(body);
-  if (entry?.id !== id) entries.set(body, (entry = { id, body, line: segment(body) } as OnPoint<object>));
-  return entry as OnLine<B>;
-}
-
-/** How an entry is made of those that lie on one level. */
-const ENTRY: Partial<Record<MemberPart, (id: string, body: never) => object>> = {
-  beams: onLine,
-  stripFootings: onLine,
-  footings: onPoint,
-  panels: onPoint,
-};
-
-function levelOf(member: Member): string {
-  return 'level' in member ? member.level : member.top;
+  if (entry?.id !== id) entries.set(body, (entry = 'from' in body ? ({ id, body, line: segment(body) } as OnPoint<object>) : { id, body }));
+  return entry;
 }
 
 const LISTS = [
