@@ -1,6 +1,6 @@
 export * from './item';
 export { assemble, Assembler } from './assembler';
-export { differenceOf } from './difference';
+export { differenceOf, noteDifference } from './difference';
 export { isOnLevel, levelNameOf, markOf, planLength, pointAlong, project, type Building, type Named } from './building';
 export { onPlan, scaleByRatio, scaledByPoints } from './drawingScale';
 export { measure, roundedUp, shortWay, type Measured } from './measure';

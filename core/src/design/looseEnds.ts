@@ -4,16 +4,36 @@ import { contains, type LooseEnd, type Takedown } from '../takedown';
 
 /** What a careful reader of the survey would ask, beside what the takedown could not carry. */
 export function surveyLooseEnds(building: Building, takedown: Takedown): LooseEnd[] {
-  return [
-    ...unansweredWalls(building),
-    ...floorsWithoutImposed(building),
-    ...emptyMasonry(building, takedown),
-    ...bypassedWalls(building, takedown),
-    ...thrustingRafters(building, takedown),
-    ...missingOpenings(building),
-    ...twins(building),
-    ...unresisted(building, takedown),
-  ];
+  return new SurveyReader().read(building, takedown);
+}
+
+/** Reads the survey again and again as it is edited: each question is asked again when something changed that it looks at. */
+export class SurveyReader {
+  private readonly answers = new Map<string, { readonly lookedAt: readonly unknown[]; readonly ends: readonly LooseEnd[] }>();
+  private run = 0;
+
+  /** @param same true when the takedown handed the same to the same members as the last time */
+  read(building: Building, takedown: Takedown, same = false): LooseEnd[] {
+    if (!same) this.run += 1;
+    const { walls, panels, buildUps, notes, columns, hangers, footings } = building;
+    const ask = (name: string, lookedAt: readonly unknown[], make: () => LooseEnd[]) => {
+      const known = this.answers.get(name);
+      if (known?.lookedAt.every((thing, i) => thing === lookedAt[i])) return known.ends;
+      const ends = make();
+      this.answers.set(name, { lookedAt, ends });
+      return ends;
+    };
+    return [
+      ...ask('walls', [walls], () => unansweredWalls(building)),
+      ...ask('imposed', [panels, buildUps], () => floorsWithoutImposed(building)),
+      ...ask('masonry', [walls, this.run], () => emptyMasonry(building, takedown)),
+      ...ask('bypassed', [walls, panels, this.run], () => bypassedWalls(building, takedown)),
+      ...ask('rafters', [panels, buildUps, this.run], () => thrustingRafters(building, takedown)),
+      ...ask('openings', [notes, panels], () => missingOpenings(building)),
+      ...ask('twins', [columns, hangers, footings], () => twins(building)),
+      ...unresisted(building, takedown),
+    ];
+  }
 }
 
 function end(kind: string, item: string, title: string, why: string, remedy: string): LooseEnd {
@@ -37,11 +57,13 @@ function unansweredWalls({ walls }: Building): LooseEnd[] {
 
 /** Floors on which nobody walks. */
 function floorsWithoutImposed({ panels, buildUps }: Building): LooseEnd[] {
+  const idle = new Set<string>();
+  buildUps.forEach((buildUp, id) => {
+    if (variableTotal(buildUp) === 0) idle.add(id);
+  });
+  if (idle.size === 0) return [];
   return [...panels]
-    .filter(([, panel]) => {
-      const buildUp = buildUps.get(panel.buildUp);
-      return buildUp !== undefined && variableTotal(buildUp) === 0;
-    })
+    .filter(([, panel]) => idle.has(panel.buildUp))
     .map(([id, panel]) =>
       end(
         'no-imposed',
@@ -95,10 +117,11 @@ function bypassedWalls(building: Building, { panels }: Takedown): LooseEnd[] {
 
 /** Pitched panels that lean on each other along an edge with nothing under it: rafters without a ridge beam push their feet apart. */
 function thrustingRafters({ panels, buildUps }: Building, { panels: sharings }: Takedown): LooseEnd[] {
-  const pitched = [...panels].filter(
-    ([id, panel]) =>
-      panel.pitch > 0.02 && panel.span === 'oneWay' && sharings.get(id)?.orphans.some(({ reason }) => reason === 'one support'),
-  );
+  const pitched: [string, Panel][] = [];
+  panels.forEach((panel, id) => {
+    if (panel.pitch <= 0.02 || panel.span !== 'oneWay') return;
+    if (sharings.get(id)?.orphans.some(({ reason }) => reason === 'one support')) pitched.push([id, panel]);
+  });
   const ends: LooseEnd[] = [];
   for (let i = 0; i < pitched.length; i += 1)
     for (let j = i + 1; j < pitched.length; j += 1) {

@@ -1,15 +1,23 @@
-import { Assembler, markOf, type Building, type Column, type Item } from '../building';
+import { Assembler, type Building, type Column, type Item } from '../building';
 import { BadInput } from '../error';
 import type { Sheet } from '../sheet';
 import { STANDARDS, philosophyOf, type Philosophy } from '../standard';
-import { TakedownEngine, withFoundSupports, type MemberLedger, type CaseBalance, type LooseEnd, type Takedown } from '../takedown';
+import {
+  SupportPlacer,
+  TakedownEngine,
+  type CaseBalance,
+  type LooseEnd,
+  type MemberLedger,
+  type Takedown,
+  type TakedownNews,
+} from '../takedown';
 import { beamSheet, designBeam } from './beam';
 import { contextOf, type Context } from './context';
 import { columnSheet, designColumn } from './column';
 import { columnSurroundings } from './eccentricity';
 import { designFooting, type FootingDesign } from './footing';
-import { panelAssumptions, wallAssumptions } from './assumptions';
-import { surveyLooseEnds } from './looseEnds';
+import { AssumptionBook } from './assumed';
+import { SurveyReader } from './looseEnds';
 import { dismissalKey, type JudgedLooseEnd, type MemberDesign, type RecordedAssumption } from './result';
 import { takedownSheet } from './takedownSheet';
 
@@ -22,7 +30,14 @@ export interface ProjectResult {
   /** Balance with the weight of pads and backfill on both sides. */
   readonly balance: readonly CaseBalance[];
   readonly looseEnds: readonly JudgedLooseEnd[];
-  readonly assumptions: readonly RecordedAssumption[];
+  /** By the item that they are on; those of the whole under `project`. */
+  readonly assumptions: ReadonlyMap<string, readonly RecordedAssumption[]>;
+  /** What this result has otherwise than the one before. */
+  readonly news: {
+    readonly takedown: TakedownNews;
+    /** Members and footings whose design was made, or does not hold any more; null: all. */
+    readonly redesigned: readonly string[] | null;
+  };
   /** Members and footings whose design is still to be made: they are missing above. */
   readonly pending: number;
 }
@@ -33,38 +48,43 @@ export function computeProject(items: readonly Item[]): ProjectResult {
 }
 
 /** A design with all that it was made of: as long as that is the same, so is the design. */
-interface Kept<D> {
+interface Kept {
   readonly ledger: MemberLedger;
   readonly body: unknown;
   readonly basis: object;
   /** What else it looked at. */
   readonly around: readonly unknown[];
-  readonly design: D;
 }
 
 const NOTHING: readonly unknown[] = [];
 
 /** A design that is to be made. */
-interface Todo {
+interface Todo extends Kept {
   readonly kind: 'beam' | 'column' | 'footing';
   readonly id: string;
-  readonly ledger: MemberLedger;
-  readonly body: unknown;
-  readonly around: readonly unknown[];
 }
 
 /**
  * Computes a project again and again as it is edited: members whose ledger, body and basis have not changed keep their design.
- * Items are compared by identity of their bodies.
+ * Items are compared by identity of their bodies. What it gives is alive: it holds until the next run.
  */
 export class ProjectEngine {
   private readonly assembler = new Assembler();
   private takedown: { readonly philosophy: Philosophy; readonly engine: TakedownEngine } | null = null;
   private basis: { readonly brief: unknown; readonly levels: string; readonly cases: string } = { brief: null, levels: '', cases: '' };
-  private members = new Map<string, Kept<MemberDesign>>();
-  private footings = new Map<string, Kept<FootingDesign>>();
-
+  private readonly placer = new SupportPlacer();
+  private readonly survey = new SurveyReader();
+  private readonly book = new AssumptionBook();
+  private readonly kept = new Map<string, Kept>();
+  private readonly members = new Map<string, MemberDesign>();
+  private readonly footings = new Map<string, FootingDesign>();
+  private columns: Building['columns'] | null = null;
   private work: { readonly context: Context; readonly todo: Todo[] } | null = null;
+  /** Members and footings whose design was made or taken away since the news were read last; null: all. */
+  private redesigned: Set<string> | null = null;
+  private surveyed: readonly LooseEnd[] = [];
+  /** A run has begun and not come to its end: what it touched is not known. */
+  private broken = false;
 
   /**
    * @param isOver says when there is no time left: designs that are not made then are left out, and made by `goOn`
@@ -74,39 +94,69 @@ export class ProjectEngine {
     const drawn = this.assembler.assemble(items);
     const philosophy = philosophyOf(STANDARDS[drawn.brief.family], drawn.brief.combinationRule);
     if (this.takedown?.philosophy !== philosophy) this.takedown = { philosophy, engine: new TakedownEngine(philosophy.rules.lifting) };
+    const wasBroken = this.broken;
+    this.broken = true;
     const takedown = this.takedown.engine.run(drawn);
-    const building = withFoundSupports(drawn, takedown);
-    const context = contextOf(building, takedown);
+    const { news } = this.takedown.engine;
+    const all = news.all || wasBroken;
+    const building = this.placer.place(drawn, takedown, all ? null : news.fresh);
     const cases = takedown.cases.map(({ id }) => id).join();
     const levels = building.levels.map(({ id, body }) => `${id}:${body.elevation}`).join();
-    if (this.basis.brief !== building.brief || this.basis.cases !== cases || this.basis.levels !== levels)
-      this.basis = { brief: building.brief, levels, cases };
-    const todo: Todo[] = [];
-    const keep = <D>(
-      kind: Todo['kind'],
-      before: ReadonlyMap<string, Kept<D>>,
-      bodies: ReadonlyMap<string, unknown>,
-      now: Map<string, Kept<D>>,
-    ) => {
-      for (const [id, body] of bodies) {
-        const ledger = takedown.members.get(id)!;
-        const old = before.get(id);
-        const around = kind === 'column' ? columnSurroundings(building, ledger, body as Column) : NOTHING;
-        const isSame = old && old.ledger === ledger && old.body === body && old.basis === this.basis;
-        if (isSame && old.around.length === around.length && old.around.every((thing, i) => thing === around[i])) now.set(id, old);
-        else todo.push({ kind, id, ledger, body, around });
-      }
-    };
-    const members = new Map<string, Kept<MemberDesign>>();
-    keep('beam', this.members, building.beams, members);
-    keep('column', this.members, building.columns, members);
-    const footings = new Map<string, Kept<FootingDesign>>();
-    keep('footing', this.footings, building.footings, footings);
-    this.members = members;
-    this.footings = footings;
-    // the last is taken first
-    this.work = { context, todo: todo.reverse() };
+    const sameBasis = this.basis.brief === building.brief && this.basis.cases === cases && this.basis.levels === levels;
+    if (!sameBasis) this.basis = { brief: building.brief, levels, cases };
+    const ids = all || !sameBasis ? null : this.idsToLookAt(building, news);
+    this.work = { context: contextOf(building, takedown), todo: this.judge(building, takedown, ids) };
+    this.surveyed = this.survey.read(building, takedown, !all && news.fresh.length === 0 && news.panels.length === 0);
+    this.broken = false;
     return this.goOn(isOver);
+  }
+
+  /** Members whose design may not hold any more: those calculated, those not designed yet, and columns where any changed. */
+  private idsToLookAt(building: Building, { fresh, gone }: TakedownNews): Set<string> {
+    const ids = new Set(fresh);
+    for (const id of gone) ids.add(id);
+    for (const { id } of this.work?.todo ?? []) ids.add(id);
+    // whether a column stands on another is seen from the plan
+    if (building.columns !== this.columns) for (const id of building.columns.keys()) ids.add(id);
+    return ids;
+  }
+
+  /** Drops designs that do not hold any more. @param ids where to look; null: everywhere @returns what is to be designed, the first last */
+  private judge(building: Building, takedown: Takedown, ids: ReadonlySet<string> | null): Todo[] {
+    this.columns = building.columns;
+    if (!ids) this.redesigned = null;
+    const todo: Todo[] = [];
+    const look = (kind: Todo['kind'], id: string, body: unknown) => {
+      const ledger = takedown.members.get(id)!;
+      const old = this.kept.get(id);
+      const around = kind === 'column' ? columnSurroundings(building, ledger, body as Column) : NOTHING;
+      const isSame = old && old.ledger === ledger && old.body === body && old.basis === this.basis;
+      if (isSame && old.around.length === around.length && old.around.every((thing, i) => thing === around[i])) return;
+      this.drop(id);
+      todo.push({ kind, id, ledger, body, basis: this.basis, around });
+    };
+    const { beams, columns, footings } = building;
+    if (!ids) {
+      for (const id of this.kept.keys()) if (!beams.has(id) && !columns.has(id) && !footings.has(id)) this.drop(id);
+      beams.forEach((body, id) => look('beam', id, body));
+      columns.forEach((body, id) => look('column', id, body));
+      footings.forEach((body, id) => look('footing', id, body));
+    } else
+      for (const id of ids) {
+        const [beam, column, footing] = [beams.get(id), columns.get(id), footings.get(id)];
+        if (beam) look('beam', id, beam);
+        else if (column) look('column', id, column);
+        else if (footing) look('footing', id, footing);
+        else this.drop(id);
+      }
+    return todo.reverse();
+  }
+
+  private drop(id: string): void {
+    this.kept.delete(id);
+    this.members.delete(id);
+    this.footings.delete(id);
+    this.redesigned?.add(id);
   }
 
   /** Makes the designs that were left out, as far as there is time. @throws BadInput before the first run */
@@ -114,47 +164,33 @@ export class ProjectEngine {
     if (!this.work) throw new BadInput('nothing has been computed yet');
     const { context, todo } = this.work;
     while (todo.length > 0 && !isOver()) {
-      const { kind, id, ledger, body, around } = todo.pop()!;
-      const { basis } = this;
-      if (kind === 'footing') this.footings.set(id, { ledger, body, basis, around, design: designFooting(context, id).design });
-      else
-        this.members.set(id, {
-          ledger,
-          body,
-          basis,
-          around,
-          design: kind === 'beam' ? designBeam(context, id) : designColumn(context, id),
-        });
+      const next = todo[todo.length - 1]!;
+      const { kind, id } = next;
+      if (kind === 'footing') this.footings.set(id, designFooting(context, id).design);
+      else this.members.set(id, kind === 'beam' ? designBeam(context, id) : designColumn(context, id));
+      this.kept.set(id, next);
+      this.redesigned?.add(id);
+      todo.pop();
     }
-    return gather(context.building, context.takedown, designsOf(this.members), designsOf(this.footings), todo.length);
+    return this.gather(context, todo.length);
   }
-}
 
-function designsOf<D>(kept: ReadonlyMap<string, Kept<D>>): Map<string, D> {
-  return new Map([...kept].map(([id, { design }]) => [id, design]));
-}
-
-function gather(
-  building: Building,
-  takedown: Takedown,
-  members: ReadonlyMap<string, MemberDesign>,
-  footings: ReadonlyMap<string, FootingDesign>,
-  pending: number,
-): ProjectResult {
-  return {
-    pending,
-    building,
-    takedown,
-    members,
-    footings,
-    balance: withPads(building, takedown.balance, footings),
-    looseEnds: dismissed(building, [
-      ...takedown.looseEnds,
-      ...surveyLooseEnds(building, takedown),
-      ...designLooseEnds(building, members, footings),
-    ]),
-    assumptions: assumptionsOf(building, members, footings),
-  };
+  private gather({ building, takedown }: Context, pending: number): ProjectResult {
+    const { members, footings, redesigned } = this;
+    this.book.read(building, [members, footings], redesigned);
+    this.redesigned = new Set();
+    return {
+      pending,
+      building,
+      takedown,
+      members,
+      footings,
+      balance: withPads(building, takedown.balance, footings),
+      looseEnds: dismissed(building, [...takedown.looseEnds, ...this.surveyed, ...designLooseEnds(building, members, footings)]),
+      assumptions: this.book.byItem,
+      news: { takedown: this.takedown!.engine.news, redesigned: redesigned && [...redesigned] },
+    };
+  }
 }
 
 /** The sheet of any member, wall, hanger or footing of a project. Null when there is no such item. */
@@ -240,60 +276,4 @@ function dismissed(building: Building, ends: readonly LooseEnd[]): JudgedLooseEn
     const answer = building.answers.get(dismissalKey(end));
     return { ...end, dismissed: answer ? { reason: answer.reason, by: answer.by } : null };
   });
-}
-
-const recorded = new WeakMap<object, { readonly item: string; readonly answers: unknown; readonly list: readonly RecordedAssumption[] }>();
-
-/** Every assumption of the project with its answer, keyed by item. Overall stability is open until somebody answers it. */
-function assumptionsOf(
-  building: Building,
-  members: ReadonlyMap<string, MemberDesign>,
-  footings: ReadonlyMap<string, FootingDesign>,
-): RecordedAssumption[] {
-  const list: RecordedAssumption[] = [];
-  const { answers } = building;
-  const write = (item: string | null, key: string, text: string, reason: string): RecordedAssumption => {
-    const full = `${item ?? 'project'}:${key}`;
-    const answer = answers.get(full);
-    return {
-      item,
-      key: full,
-      mark: item === null ? 'project' : markOf(building, item),
-      text,
-      reason,
-      answer: answer ? { reason: answer.reason, by: answer.by } : null,
-    };
-  };
-  const add = (...of: Parameters<typeof write>) => list.push(write(...of));
-  /** Those of one body or design: the very same objects as long as it and the answers are. */
-  const addAll = (item: string, source: object, taken: () => readonly { key: string; text: string; reason: string }[]) => {
-    let known = recorded.get(source);
-    if (known?.answers !== answers || known.item !== item)
-      recorded.set(source, (known = { item, answers, list: taken().map(({ key, text, reason }) => write(item, key, text, reason)) }));
-    for (const assumption of known.list) list.push(assumption);
-  };
-  add(
-    null,
-    'stability',
-    'Something resists wind and notional sway in each direction.',
-    'Overall stability is not calculated here: name what resists it.',
-  );
-  for (const id of building.hangers.keys())
-    add(
-      id,
-      'not-designed',
-      'Hangers, their ends and what holds them are proved elsewhere.',
-      'They are taken down here, not designed: tension, fixings and robustness need a check of their own.',
-    );
-  for (const [id, wall] of building.walls) addAll(id, wall, () => wallAssumptions(wall));
-  for (const id of building.stripFootings.keys())
-    add(
-      id,
-      'not-designed',
-      'The strip footing is proved elsewhere.',
-      'Its load is taken down and listed; width, thickness and settlement are not checked here.',
-    );
-  for (const [id, panel] of building.panels) addAll(id, panel, () => panelAssumptions(panel));
-  for (const source of [members, footings]) for (const [id, design] of source) addAll(id, design, () => design.assumptions);
-  return list;
 }

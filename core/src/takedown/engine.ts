@@ -21,6 +21,17 @@ import { Slot } from './slot';
 /** Combinations in which lifting of supports is judged; they come from the family. */
 export type LiftingRules = (cases: readonly LoadCase[]) => Combination[];
 
+/** What a run touched: the rest is as it was after the run before. */
+export interface TakedownNews {
+  /** Nothing was kept: all is new, and what is not there now is gone. */
+  readonly all: boolean;
+  /** Members that were calculated: all whose body, bearers or arrivals changed. */
+  readonly fresh: readonly string[];
+  readonly gone: readonly string[];
+  /** Panels that were shared or weighed again, or are gone. */
+  readonly panels: readonly string[];
+}
+
 const NONE: readonly never[] = [];
 
 /** All that the engine knows of a building whose levels stay where they are. */
@@ -59,20 +70,21 @@ export class TakedownEngine {
   private stale: Slot[] = [];
   /** Who is told of those that become stale while others are calculated. */
   private onStale: ((slot: Slot) => void) | null = null;
-  /** How many members the last run calculated: what an edit really touched. */
-  calculated = 0;
+  /** What the last run really touched. */
+  news: TakedownNews = { all: true, fresh: [], gone: [], panels: [] };
 
   constructor(private readonly liftingRules: LiftingRules) {}
 
   run(building: Building): Takedown {
-    this.forgetIfAllMoved(building);
+    const all = this.forgetIfAllMoved(building);
     const members = this.readMembers(building);
-    const touched = this.readLevels(building);
-    this.weighPanels(building, touched);
+    const panels = new Set<string>();
+    const touched = this.readLevels(building, panels);
+    this.weighPanels(building, touched, panels);
     const loadEnds = this.placeLoads(building);
     this.findRoute(building, members);
     const fresh = this.calculateStale(building);
-    this.calculated = fresh.length;
+    this.news = { all, fresh: fresh.map(({ id }) => id), gone: members.gone.map(({ id }) => id), panels: [...panels] };
     return this.summary(building, loadEnds, fresh);
   }
 
@@ -96,15 +108,16 @@ export class TakedownEngine {
     return fresh;
   }
 
-  /** Elevations and the reach go everywhere: when a level moves, comes or goes, nothing is kept. */
-  private forgetIfAllMoved({ levels, brief }: Building): void {
+  /** Elevations and the reach go everywhere: when a level moves, comes or goes, nothing is kept. @returns true when that is so */
+  private forgetIfAllMoved({ levels, brief }: Building): boolean {
     const last = this.levelBodies;
     this.levelBodies = levels.map(({ body }) => body);
     const sameReach = this.reach === brief.reach;
     this.reach = brief.reach;
-    if (sameReach && levels.length === last.length && levels.every(({ body }, i) => body === last[i])) return;
+    if (sameReach && levels.length === last.length && levels.every(({ body }, i) => body === last[i])) return false;
     this.memory = new Memory();
     this.stale = [];
+    return true;
   }
 
   private makeStale(slot: Slot | undefined): void {
@@ -156,12 +169,13 @@ export class TakedownEngine {
   }
 
   /** Finds supports and shares panels again on the levels whose items changed. @returns those levels */
-  private readLevels(building: Building): readonly LevelState[] {
+  private readLevels(building: Building, panels: Set<string>): readonly LevelState[] {
     const { levels, sharings } = this.memory;
     const { touched, without, panelsGone } = levels.read(building, this.reach);
     for (const { id, entry } of panelsGone) {
       entry?.remove();
       sharings.delete(id);
+      panels.add(id);
     }
     this.mergeBearers(touched, without);
     return touched;
@@ -185,7 +199,7 @@ export class TakedownEngine {
   }
 
   /** Weighs panels of the levels that were touched, or of all when a build-up changed; members on which that tells become stale. */
-  private weighPanels(building: Building, touched: readonly LevelState[]): void {
+  private weighPanels(building: Building, touched: readonly LevelState[], panels: Set<string>): void {
     const { memory } = this;
     const moved = !sameMaps(building.buildUps, memory.buildUps);
     memory.buildUps = building.buildUps;
@@ -200,6 +214,7 @@ export class TakedownEngine {
         if (weight && weight.buildUp === building.buildUps.get(body.buildUp) && sameLoads(weight.areas, on)) continue;
         panel.weight = weighPanel(building, panel, on, this.reach);
         memory.sharings.set(id, panel.sharing);
+        panels.add(id);
         panel.entry ??= memory.shelf.place(`panel ${id}`);
         panel.entry.set(panel.weight.book);
         weighedAny = true;

@@ -1,5 +1,5 @@
-export { takeDown, TakedownEngine, type LiftingRules } from './engine';
-export { withFoundSupports } from './foundSupports';
+export { takeDown, TakedownEngine, type LiftingRules, type TakedownNews } from './engine';
+export { SupportPlacer, withFoundSupports } from './foundSupports';
 export { REACH } from './outcome';
 export { heaviestOnGround, onlyMembers, pathOf } from './path';
 export { NAMED, type Bearer, type WallBearer } from './support/found';

@@ -1,5 +1,6 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import {
+  allAssumptions,
   beamDiagram,
   BeamModel,
   caseLabel,
@@ -25,6 +26,7 @@ import {
   type Entry,
   type Kind,
   type ProjectResult,
+  type RecordedAssumption,
   type SymbolKinds,
 } from '@plinth/core';
 import { typesetStep } from './mathematics';
@@ -219,7 +221,7 @@ function sheetLines(entries: readonly Entry[], units: 'SI' | 'US', outer: Symbol
 }
 
 /** Assumptions of one wording together, with all places where they are made. */
-function grouped(list: ProjectResult['assumptions']): { marks: string[]; text: string; reason: string }[] {
+function grouped(list: readonly RecordedAssumption[]): { marks: string[]; text: string; reason: string }[] {
   const groups = new Map<string, { marks: string[]; text: string; reason: string }>();
   for (const { mark, text, reason } of list) {
     const group = groups.get(text) ?? { marks: [], text, reason };
@@ -248,7 +250,8 @@ function ladder(checks: readonly Check[], units: 'SI' | 'US'): Content {
 
 /** The whole package: basis, loads, load path, schedules, sheets, assumptions, loose ends. */
 export function packageDocument(result: ProjectResult, { paper, version }: PackageOptions): TDocumentDefinitions {
-  const { building, takedown, members, footings, balance, looseEnds, assumptions } = result;
+  const { building, takedown, members, footings, balance, looseEnds } = result;
+  const assumptions = allAssumptions(result.assumptions);
   const { brief } = building;
   const units = brief.units;
   const standard = STANDARDS[brief.family];

@@ -1,5 +1,6 @@
 import { Link, useParams } from 'react-router';
-import { caseLabel, formatQuantity } from '@plinth/core';
+import { useMemo } from 'react';
+import { allAssumptions, caseLabel, formatQuantity } from '@plinth/core';
 import { useProject, useProjectState } from '../project/context';
 
 /** Balance of every case, loose ends, open assumptions, and whether everything is saved: in every room. */
@@ -9,7 +10,8 @@ export function FootStrip() {
   const { project } = useParams();
   const force = (value: number) => formatQuantity(value, 'force', units, { figures: 4, bare: true });
   const loose = computed.looseEnds.filter((end) => !end.dismissed).length;
-  const open = computed.assumptions.filter((assumption) => !assumption.answer).length;
+  const { assumptions } = computed;
+  const open = useMemo(() => allAssumptions(assumptions).filter((assumption) => !assumption.answer).length, [assumptions]);
   return (
     <footer className="no-print flex h-8 shrink-0 items-center gap-4 overflow-hidden border-t border-rule bg-wash px-4 text-[12px] whitespace-nowrap">
       <b className="font-semibold">Balance [{units === 'SI' ? 'kN' : 'kip'}]</b>

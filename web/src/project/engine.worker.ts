@@ -32,7 +32,7 @@ import {
 } from '@plinth/core';
 
 /** What a screen holds of a result: everything but the building, which is assembled again outside. */
-export type Computed = Omit<ProjectResult, 'building'>;
+export type Computed = Omit<ProjectResult, 'building' | 'news'>;
 
 /** What changed in a keyed part of a result since it was sent last. */
 export interface Delta<V> {
@@ -45,14 +45,18 @@ type ValueOf<M> = M extends ReadonlyMap<string, infer V> ? V : never;
 
 /** What crosses from the worker: large parts as what changed in them. */
 export interface ComputedChange extends Omit<Computed, 'takedown' | 'members' | 'footings' | 'assumptions'> {
-  readonly takedown: Omit<Takedown, 'members' | 'bearers' | 'panels'> & {
+  readonly takedown: Omit<Takedown, 'members' | 'bearers' | 'panels' | 'order'> & {
+    /** Null where it is as it was. */
+    readonly order: Takedown['order'] | null;
     readonly members: Delta<ValueOf<Takedown['members']>>;
     readonly bearers: Delta<ValueOf<Takedown['bearers']>>;
     readonly panels: Delta<ValueOf<Takedown['panels']>>;
   };
   readonly members: Delta<ValueOf<Computed['members']>>;
   readonly footings: Delta<ValueOf<Computed['footings']>>;
-  readonly assumptions: Delta<RecordedAssumption>;
+  readonly assumptions: Delta<readonly RecordedAssumption[]>;
+  /** Members whose supports may be others; null: all. */
+  readonly restsElsewhere: readonly string[] | null;
 }
 
 let stopSizing = false;
@@ -68,16 +72,27 @@ const sent = {
   footings: new Map<string, unknown>(),
   assumptions: new Map<string, unknown>(),
 };
+let sentOrder: Takedown['order'] | null = null;
+/** A computation failed: what it touched is not known, and all is compared. */
+let compareAll = true;
 
-function deltaOf<V>(last: Map<string, unknown>, now: ReadonlyMap<string, V>): Delta<V> {
+/** @param ids where to look; null: everywhere */
+function deltaOf<V>(last: Map<string, unknown>, now: ReadonlyMap<string, V>, ids: readonly string[] | null): Delta<V> {
   const set: [string, V][] = [];
-  for (const [id, value] of now)
-    if (last.get(id) !== value) {
+  const gone: string[] = [];
+  const look = (value: V | undefined, id: string) => {
+    if (value === undefined) {
+      if (last.delete(id)) gone.push(id);
+    } else if (last.get(id) !== value) {
       set.push([id, value]);
       last.set(id, value);
     }
-  const gone = last.size === now.size ? [] : [...last.keys()].filter((id) => !now.has(id));
-  for (const id of gone) last.delete(id);
+  };
+  if (ids) for (const id of ids) look(now.get(id), id);
+  else {
+    now.forEach(look);
+    if (last.size !== now.size) for (const id of [...last.keys()]) if (!now.has(id)) look(undefined, id);
+  }
   return { set, gone };
 }
 
@@ -107,34 +122,55 @@ function warmUp(): void {
   }, 30);
 }
 
-/** Large buildings are designed bit by bit: so many ms at once, first the loads alone. */
-const FIRST = 40;
+/** Large buildings are designed bit by bit: so many ms at once, first hardly more than the loads. */
+const FIRST = 4;
 const NEXT = 80;
 const LARGE = 2000;
 
-/** Says when the time is over; never for a building that is designed in one go. */
+/** Says when the time is over, from when it is asked first; never for a building that is designed in one go. */
 function over(ms: number): () => boolean {
   if (items.size < LARGE) return () => false;
-  const end = performance.now() + ms;
-  return () => performance.now() > end;
+  let end: number | null = null;
+  return () => {
+    const now = performance.now();
+    end ??= now + ms;
+    return now > end;
+  };
 }
 
-/** What changed in a result since it was sent last. */
-function change({ takedown, members, footings, balance, looseEnds, assumptions, pending }: ProjectResult): ComputedChange {
-  return {
+/**
+ * What changed in a result since it was sent last.
+ * @param loadsToo false when only designs were made since
+ */
+function change(
+  { takedown, members, footings, balance, looseEnds, assumptions, pending, news }: ProjectResult,
+  loadsToo: boolean,
+): ComputedChange {
+  const { all, fresh, gone, panels } = news.takedown;
+  const everywhere = compareAll || (loadsToo && all);
+  const touched = everywhere ? null : loadsToo ? [...fresh, ...gone] : [];
+  const redesigned = compareAll ? null : news.redesigned;
+  const order = takedown.order === sentOrder ? null : takedown.order;
+  sentOrder = takedown.order;
+  const reply: ComputedChange = {
     takedown: {
       ...takedown,
-      members: deltaOf(sent.members, takedown.members),
-      bearers: deltaOf(sent.bearers, takedown.bearers),
-      panels: deltaOf(sent.panels, takedown.panels),
+      order,
+      members: deltaOf(sent.members, takedown.members, touched),
+      bearers: deltaOf(sent.bearers, takedown.bearers, touched),
+      panels: deltaOf(sent.panels, takedown.panels, everywhere ? null : loadsToo ? panels : []),
     },
-    members: deltaOf(sent.designs, members),
-    footings: deltaOf(sent.footings, footings),
+    members: deltaOf(sent.designs, members, redesigned),
+    footings: deltaOf(sent.footings, footings, redesigned),
     balance,
     looseEnds,
-    assumptions: deltaOf(sent.assumptions, new Map(assumptions.map((assumption) => [assumption.key, assumption]))),
+    // what walls and panels assume follows their items, and these are few or compared quickly
+    assumptions: deltaOf(sent.assumptions, assumptions, loadsToo ? null : redesigned),
     pending,
+    restsElsewhere: touched,
   };
+  compareAll = false;
+  return reply;
 }
 
 /** The engine beside the screen: it holds the project as computed last and answers questions about it. */
@@ -146,17 +182,18 @@ const engine = {
     try {
       result = project.run([...items.values()], over(FIRST));
     } catch (error) {
+      compareAll = true;
       if (!(error instanceof PlinthError)) throw error;
       return { failed: error.message };
     }
     if (warmings === 0) warmUp();
-    return change(result);
+    return change(result, true);
   },
 
   /** Makes designs that were left out for want of time; what has come of it since. */
   goOn(): ComputedChange {
     result = project.goOn(over(NEXT));
-    return change(result);
+    return change(result, false);
   },
 
   sheet(id: string, philosophy?: string): readonly Entry[] {

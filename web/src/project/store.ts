@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import { Assembler, PlinthError, readItem, withFoundSupports, type Building, type Change, type Item } from '@plinth/core';
+import { Assembler, PlinthError, readItem, SupportPlacer, type Building, type Change, type Item } from '@plinth/core';
 import type { ApiItem, CommandReply, ProjectSnapshot } from '@plinth/api';
 import { api, ServerError } from './api';
 import type { Computed, ComputedChange, Delta, Engine } from './engine.worker';
@@ -38,6 +38,9 @@ export class ProjectStore {
   private readonly given = new Map<string, unknown>();
   private held: Computed | null = null;
   private readonly assembler = new Assembler();
+  private readonly placer = new SupportPlacer();
+  /** Members whose supports may be others than those shown; null: all. */
+  private restsElsewhere: Set<string> | null = null;
   private again = false;
   private unsent = 0;
 
@@ -130,27 +133,37 @@ export class ProjectStore {
         const reply = await this.engine.compute(changed, removed);
         if ('failed' in reply) {
           this.set({ failed: reply.failed, computed: null, building: null });
+          this.restsElsewhere = null;
           continue;
         }
-        this.held = merged(this.held, reply);
+        this.take(reply);
         if (this.again) continue;
         this.show(items);
-        if (this.held.pending > 0) await this.designOn(items);
+        if (this.held!.pending > 0) await this.designOn(items);
       } while (this.again);
     } finally {
       this.computing = false;
     }
   }
 
+  private take(reply: ComputedChange): void {
+    this.held = merged(this.held, reply);
+    const { restsElsewhere } = reply;
+    if (!restsElsewhere) this.restsElsewhere = null;
+    else if (this.restsElsewhere) for (const id of restsElsewhere) this.restsElsewhere.add(id);
+  }
+
   private show(items: ReadonlyMap<string, ApiItem>): void {
-    const building = withFoundSupports(this.assembler.assemble([...items.values()] as unknown as Item[]), this.held!.takedown);
+    const drawn = this.assembler.assemble([...items.values()] as unknown as Item[]);
+    const building = this.placer.place(drawn, this.held!.takedown, this.restsElsewhere);
+    this.restsElsewhere = new Set();
     this.set({ failed: null, computed: this.held, building });
   }
 
   /** The designs of a large building come bit by bit; an edit that comes meanwhile goes first. */
   private async designOn(items: ReadonlyMap<string, ApiItem>): Promise<void> {
     while (this.held!.pending > 0 && !this.again) {
-      this.held = merged(this.held, await this.engine.goOn());
+      this.take(await this.engine.goOn());
       if (!this.again) this.show(items);
     }
   }
@@ -229,18 +242,21 @@ export class ProjectStore {
 
 /** What is held with what changed put in. */
 function merged(held: Computed | null, change: ComputedChange): Computed {
-  const { takedown } = change;
+  const { takedown, balance, looseEnds, pending } = change;
   return {
-    ...change,
+    balance,
+    looseEnds,
+    pending,
     takedown: {
       ...takedown,
+      order: takedown.order ?? held!.takedown.order,
       members: applied(held?.takedown.members, takedown.members),
       bearers: applied(held?.takedown.bearers, takedown.bearers),
       panels: applied(held?.takedown.panels, takedown.panels),
     },
     members: applied(held?.members, change.members),
     footings: applied(held?.footings, change.footings),
-    assumptions: listed(held?.assumptions, change.assumptions),
+    assumptions: applied(held?.assumptions, change.assumptions),
   };
 }
 
@@ -250,12 +266,6 @@ function applied<V>(held: ReadonlyMap<string, V> | undefined, { set, gone }: Del
   for (const id of gone) next.delete(id);
   for (const [id, value] of set) next.set(id, value);
   return next;
-}
-
-/** A list whose entries have keys, brought up to what changed. */
-function listed<V extends { readonly key: string }>(held: readonly V[] | undefined, delta: Delta<V>): readonly V[] {
-  if (held && delta.set.length === 0 && delta.gone.length === 0) return held;
-  return [...applied(new Map((held ?? []).map((entry) => [entry.key, entry])), delta).values()];
 }
 
 const WHO = 'plinth.who';

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { solveBeam, type BeamLoad } from '../../beam';
 import { itemSchema, type Item } from '../../building';
-import { bearingPressure, computeProject, ruleOfThumbPad, sizeByBearing, type Ground } from '../../design';
+import { allAssumptions, bearingPressure, computeProject, ruleOfThumbPad, sizeByBearing, type Ground } from '../../design';
 import { OutsideScope } from '../../error';
 import { buildUpSchema, sumByCase } from '../../load';
 import { KINDS, formatQuantity, parseQuantity, quantity, type Kind } from '../../quantity';
@@ -323,7 +323,7 @@ export const designProject = defineTool({
         members,
         footings,
         looseEnds: result.looseEnds,
-        assumptions: result.assumptions,
+        assumptions: allAssumptions(result.assumptions),
         load: result.balance.map((line) => ({
           case: line.loadCase.id,
           applied: line.applied.force,

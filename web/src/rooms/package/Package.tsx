@@ -1,6 +1,6 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useLocation } from 'react-router';
-import { caseLabel, formatQuantity, numbersOf, STANDARDS, unitLabel, type RecordedAssumption } from '@plinth/core';
+import { allAssumptions, caseLabel, formatQuantity, numbersOf, STANDARDS, unitLabel, type RecordedAssumption } from '@plinth/core';
 import { StateWord } from '../../parts/Ladder';
 import { LongTable } from '../../parts/LongTable';
 import { LooseEndList } from './LooseEndList';
@@ -19,8 +19,9 @@ export function PackageRoom() {
   const standard = STANDARDS[brief.family];
   const force = (value: number) => formatQuantity(value, 'force', units, { bare: true });
   const listed = computed.takedown.order.filter((memberId) => computed.members.has(memberId) || computed.footings.has(memberId));
-  const open = computed.assumptions.filter((assumption) => !assumption.answer);
-  const confirmed = computed.assumptions.filter((assumption) => assumption.answer);
+  const assumptions = useMemo(() => allAssumptions(computed.assumptions), [computed.assumptions]);
+  const open = assumptions.filter((assumption) => !assumption.answer);
+  const confirmed = assumptions.filter((assumption) => assumption.answer);
   useEffect(() => {
     if (hash) document.getElementById(hash.slice(1))?.scrollIntoView();
   }, [hash]);

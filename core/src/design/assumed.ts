@@ -1,0 +1,96 @@
+import { differenceOf, markOf, type Building } from '../building';
+import { panelAssumptions, wallAssumptions } from './assumptions';
+import type { RecordedAssumption } from './result';
+
+interface Text {
+  readonly key: string;
+  readonly text: string;
+  readonly reason: string;
+}
+
+const HANGER: Text = {
+  key: 'not-designed',
+  text: 'Hangers, their ends and what holds them are proved elsewhere.',
+  reason: 'They are taken down here, not designed: tension, fixings and robustness need a check of their own.',
+};
+const STRIP: Text = {
+  key: 'not-designed',
+  text: 'The strip footing is proved elsewhere.',
+  reason: 'Its load is taken down and listed; width, thickness and settlement are not checked here.',
+};
+const STABILITY: Text = {
+  key: 'stability',
+  text: 'Something resists wind and notional sway in each direction.',
+  reason: 'Overall stability is not calculated here: name what resists it.',
+};
+const PROJECT = 'project';
+
+/**
+ * Every assumption of a project with its answer, by item, kept up to edits: what an item assumes is written again only when the item, its
+ * design or the answers change. Overall stability is open until somebody answers it.
+ */
+export class AssumptionBook {
+  readonly byItem = new Map<string, readonly RecordedAssumption[]>();
+  private last: Building | null = null;
+
+  /**
+   * @param designs of members and footings
+   * @param redesigned those among them that may be others than the last time, or gone; null: all
+   */
+  read(
+    building: Building,
+    designs: readonly ReadonlyMap<string, { readonly assumptions: readonly Text[] }>[],
+    redesigned: Iterable<string> | null,
+  ): void {
+    const { last } = this;
+    this.last = building;
+    if (!last || !redesigned || last.answers !== building.answers) {
+      this.byItem.clear();
+      this.write(building, null, [STABILITY]);
+      for (const id of building.hangers.keys()) this.write(building, id, [HANGER]);
+      building.walls.forEach((wall, id) => this.write(building, id, wallAssumptions(wall)));
+      for (const id of building.stripFootings.keys()) this.write(building, id, [STRIP]);
+      building.panels.forEach((panel, id) => this.write(building, id, panelAssumptions(panel)));
+      for (const map of designs) map.forEach(({ assumptions }, id) => this.write(building, id, assumptions));
+      return;
+    }
+    const again = <B>(before: ReadonlyMap<string, B>, now: ReadonlyMap<string, B>, of: (body: B) => readonly Text[]) => {
+      if (before === now) return;
+      for (const id of differenceOf(before, now) ?? new Set([...before.keys(), ...now.keys()])) {
+        const body = now.get(id);
+        if (body !== undefined) this.write(building, id, of(body));
+        else this.byItem.delete(id);
+      }
+    };
+    again(last.hangers, building.hangers, () => [HANGER]);
+    again(last.walls, building.walls, wallAssumptions);
+    again(last.stripFootings, building.stripFootings, () => [STRIP]);
+    again(last.panels, building.panels, panelAssumptions);
+    for (const id of redesigned) {
+      const design = designs.map((map) => map.get(id)).find((found) => found !== undefined);
+      if (design) this.write(building, id, design.assumptions);
+      // not designed yet, or gone; items of other kinds keep theirs
+      else if (!building.hangers.has(id) && !building.walls.has(id) && !building.stripFootings.has(id) && !building.panels.has(id))
+        this.byItem.delete(id);
+    }
+  }
+
+  private write(building: Building, item: string | null, texts: readonly Text[]): void {
+    if (texts.length === 0) {
+      this.byItem.delete(item ?? PROJECT);
+      return;
+    }
+    const mark = item === null ? PROJECT : markOf(building, item);
+    const list = texts.map(({ key, text, reason }): RecordedAssumption => {
+      const full = `${item ?? PROJECT}:${key}`;
+      const answer = building.answers.get(full);
+      return { item, key: full, mark, text, reason, answer: answer ? { reason: answer.reason, by: answer.by } : null };
+    });
+    this.byItem.set(item ?? PROJECT, list);
+  }
+}
+
+/** All assumptions in one list. */
+export function allAssumptions(byItem: ReadonlyMap<string, readonly RecordedAssumption[]>): RecordedAssumption[] {
+  return [...byItem.values()].flat();
+}
