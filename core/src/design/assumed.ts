@@ -90,6 +90,15 @@ export class AssumptionBook {
   }
 }
 
+/** How many assumptions stand unanswered. */
+export function openAssumptions(byItem: ReadonlyMap<string, readonly RecordedAssumption[]>): number {
+  let open = 0;
+  byItem.forEach((list) => {
+    for (const { answer } of list) if (!answer) open += 1;
+  });
+  return open;
+}
+
 /** All assumptions in one list. */
 export function allAssumptions(byItem: ReadonlyMap<string, readonly RecordedAssumption[]>): RecordedAssumption[] {
   return [...byItem.values()].flat();
