@@ -59,7 +59,7 @@ export function takedownEdit(): Figure {
       ),
   };
   const found = Object.entries(edits).map(([name, make]) => {
-    const times = Array.from({ length: 11 }, (_, n) => {
+    const times = Array.from({ length: 21 }, (_, n) => {
       const changed = make(n + 1);
       const start = performance.now();
       engine.run(assembler.assemble(changed));

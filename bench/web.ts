@@ -47,6 +47,8 @@ export async function takedownScreen(): Promise<Figure> {
     await browser.go(`${app.url}/projects/tall-block/brief`);
     await browser.waitForText('footer', 'Balance');
     const opened = (performance.now() - start) / 1000;
+    // what is measured is an edit of a building that stands, not one of many while it is checked for the first time
+    await browser.waitForText('footer', /^(?!.*still to be checked)/s);
     const times = await editTimes(browser, 'Load of market', (i) => String(4 + i / 10));
     const members = items.filter((item) => ['beam', 'column', 'footing'].includes(item.kind)).length;
     return figure('takedown.screen', median(times), 'ms', 100, `${members} members, opened in ${opened.toFixed(1)} s`);

@@ -122,9 +122,12 @@ function warmUp(): void {
   }, 30);
 }
 
-/** Large buildings are designed bit by bit: so many ms at once, first hardly more than the loads. */
+/**
+ * Large buildings are designed bit by bit: so many ms at once, first hardly more than the loads, then little enough that an edit that
+ * comes meanwhile does not wait long.
+ */
 const FIRST = 4;
-const NEXT = 80;
+const NEXT = 30;
 const LARGE = 2000;
 
 /** Says when the time is over, from when it is asked first; never for a building that is designed in one go. */

@@ -2,7 +2,8 @@ import { wrap, type Remote } from 'comlink';
 import { Assembler, PlinthError, readItem, SupportPlacer, type Building, type Change, type Item } from '@plinth/core';
 import type { ApiItem, CommandReply, ProjectSnapshot } from '@plinth/api';
 import { api, ServerError } from './api';
-import type { Computed, ComputedChange, Delta, Engine } from './engine.worker';
+import type { Computed, Engine } from './engine.worker';
+import { HeldResult } from './held';
 
 export type SaveState = 'saved' | 'saving' | 'not saved';
 
@@ -20,6 +21,9 @@ export interface ProjectState {
 /** One edit as a room writes it: the store adds revisions. */
 export type Edit = { readonly put: Item } | { readonly remove: string };
 
+/** How often designs that come bit by bit are shown, ms. */
+const SHOWN_EVERY = 250;
+
 const newId = () => crypto.randomUUID();
 
 /**
@@ -36,11 +40,9 @@ export class ProjectStore {
   private computing = false;
   /** Bodies that the worker holds, and what it has made of them. */
   private readonly given = new Map<string, unknown>();
-  private held: Computed | null = null;
+  private readonly held = new HeldResult();
   private readonly assembler = new Assembler();
   private readonly placer = new SupportPlacer();
-  /** Members whose supports may be others than those shown; null: all. */
-  private restsElsewhere: Set<string> | null = null;
   private again = false;
   private unsent = 0;
 
@@ -133,38 +135,32 @@ export class ProjectStore {
         const reply = await this.engine.compute(changed, removed);
         if ('failed' in reply) {
           this.set({ failed: reply.failed, computed: null, building: null });
-          this.restsElsewhere = null;
           continue;
         }
-        this.take(reply);
+        this.held.take(reply);
         if (this.again) continue;
         this.show(items);
-        if (this.held!.pending > 0) await this.designOn(items);
+        if (this.held.pending > 0) await this.designOn(items);
       } while (this.again);
     } finally {
       this.computing = false;
     }
   }
 
-  private take(reply: ComputedChange): void {
-    this.held = merged(this.held, reply);
-    const { restsElsewhere } = reply;
-    if (!restsElsewhere) this.restsElsewhere = null;
-    else if (this.restsElsewhere) for (const id of restsElsewhere) this.restsElsewhere.add(id);
-  }
-
   private show(items: ReadonlyMap<string, ApiItem>): void {
     const drawn = this.assembler.assemble([...items.values()] as unknown as Item[]);
-    const building = this.placer.place(drawn, this.held!.takedown, this.restsElsewhere);
-    this.restsElsewhere = new Set();
-    this.set({ failed: null, computed: this.held, building });
+    const { computed, restsElsewhere } = this.held.show();
+    this.set({ failed: null, computed, building: this.placer.place(drawn, computed.takedown, restsElsewhere) });
   }
 
-  /** The designs of a large building come bit by bit; an edit that comes meanwhile goes first. */
+  /** The designs of a large building come bit by bit, and are shown a few times a second; an edit that comes meanwhile goes first. */
   private async designOn(items: ReadonlyMap<string, ApiItem>): Promise<void> {
-    while (this.held!.pending > 0 && !this.again) {
-      this.take(await this.engine.goOn());
-      if (!this.again) this.show(items);
+    let shown = performance.now();
+    while (this.held.pending > 0 && !this.again) {
+      this.held.take(await this.engine.goOn());
+      if (this.again || (this.held.pending > 0 && performance.now() - shown < SHOWN_EVERY)) continue;
+      this.show(items);
+      shown = performance.now();
     }
   }
 
@@ -238,34 +234,6 @@ export class ProjectStore {
       return reply.summary;
     });
   }
-}
-
-/** What is held with what changed put in. */
-function merged(held: Computed | null, change: ComputedChange): Computed {
-  const { takedown, balance, looseEnds, pending } = change;
-  return {
-    balance,
-    looseEnds,
-    pending,
-    takedown: {
-      ...takedown,
-      order: takedown.order ?? held!.takedown.order,
-      members: applied(held?.takedown.members, takedown.members),
-      bearers: applied(held?.takedown.bearers, takedown.bearers),
-      panels: applied(held?.takedown.panels, takedown.panels),
-    },
-    members: applied(held?.members, change.members),
-    footings: applied(held?.footings, change.footings),
-    assumptions: applied(held?.assumptions, change.assumptions),
-  };
-}
-
-function applied<V>(held: ReadonlyMap<string, V> | undefined, { set, gone }: Delta<V>): ReadonlyMap<string, V> {
-  if (held && set.length === 0 && gone.length === 0) return held;
-  const next = new Map(held);
-  for (const id of gone) next.delete(id);
-  for (const [id, value] of set) next.set(id, value);
-  return next;
 }
 
 const WHO = 'plinth.who';
