@@ -17,6 +17,7 @@ import { columnSheet, designColumn } from './column';
 import { columnSurroundings } from './eccentricity';
 import { designFooting, type FootingDesign } from './footing';
 import { AssumptionBook } from './assumed';
+import { designLooseEnds, footingEnd, memberEnd } from './designEnds';
 import { SurveyReader } from './looseEnds';
 import { dismissalKey, type JudgedLooseEnd, type MemberDesign, type RecordedAssumption } from './result';
 import { takedownSheet } from './takedownSheet';
@@ -78,6 +79,8 @@ export class ProjectEngine {
   private readonly kept = new Map<string, Kept>();
   private readonly members = new Map<string, MemberDesign>();
   private readonly footings = new Map<string, FootingDesign>();
+  /** What design found missing on a member or pad. */
+  private readonly ends = new Map<string, LooseEnd>();
   private columns: Building['columns'] | null = null;
   private work: { readonly context: Context; readonly todo: Todo[] } | null = null;
   /** Members and footings whose design was made or taken away since the news were read last; null: all. */
@@ -156,6 +159,7 @@ export class ProjectEngine {
     this.kept.delete(id);
     this.members.delete(id);
     this.footings.delete(id);
+    this.ends.delete(id);
     this.redesigned?.add(id);
   }
 
@@ -166,8 +170,18 @@ export class ProjectEngine {
     while (todo.length > 0 && !isOver()) {
       const next = todo[todo.length - 1]!;
       const { kind, id } = next;
-      if (kind === 'footing') this.footings.set(id, designFooting(context, id).design);
-      else this.members.set(id, kind === 'beam' ? designBeam(context, id) : designColumn(context, id));
+      let end: LooseEnd | null;
+      if (kind === 'footing') {
+        const { design } = designFooting(context, id);
+        this.footings.set(id, design);
+        end = footingEnd(id, design);
+      } else {
+        const design = kind === 'beam' ? designBeam(context, id) : designColumn(context, id);
+        this.members.set(id, design);
+        // trusses are proved elsewhere, and that is an assumption of theirs
+        end = context.building.beams.get(id)?.role === 'truss' ? null : memberEnd(design);
+      }
+      if (end) this.ends.set(id, end);
       this.kept.set(id, next);
       this.redesigned?.add(id);
       todo.pop();
@@ -186,7 +200,7 @@ export class ProjectEngine {
       members,
       footings,
       balance: withPads(building, takedown.balance, footings),
-      looseEnds: dismissed(building, [...takedown.looseEnds, ...this.surveyed, ...designLooseEnds(building, members, footings)]),
+      looseEnds: dismissed(building, [...takedown.looseEnds, ...this.surveyed, ...designLooseEnds(building, this.ends)]),
       assumptions: this.book.byItem,
       news: { takedown: this.takedown!.engine.news, redesigned: redesigned && [...redesigned] },
     };
@@ -218,56 +232,6 @@ function withPads(building: Building, balance: readonly CaseBalance[], footings:
     const add = (book: CaseBalance['applied']) => ({ force: book.force + force, aboutX: book.aboutX + y, aboutY: book.aboutY + x });
     return { ...line, applied: add(line.applied), delivered: add(line.delivered) };
   });
-}
-
-/** What design finds missing, beside what the takedown found. */
-function designLooseEnds(
-  building: Building,
-  members: ReadonlyMap<string, MemberDesign>,
-  footings: ReadonlyMap<string, FootingDesign>,
-): LooseEnd[] {
-  const ends: LooseEnd[] = [];
-  for (const [id, member] of members) {
-    const isTruss = building.beams.get(id)?.role === 'truss';
-    if (member.section === null && !isTruss)
-      ends.push({
-        key: `no-section:${id}`,
-        item: id,
-        title: `${member.mark} has no section`,
-        why: 'It is taken down with an allowance for its own weight, and nothing about it is proved.',
-        remedy: 'Size it, or choose a section.',
-        byCase: {},
-      });
-    else if (member.reason && !isTruss)
-      ends.push({
-        key: `not-designed:${id}`,
-        item: id,
-        title: `${member.mark} could not be checked`,
-        why: member.reason,
-        remedy: 'Put right what the message names.',
-        byCase: {},
-      });
-  }
-  for (const [id, footing] of footings)
-    if (footing.reason)
-      ends.push({
-        key: `no-pad:${id}`,
-        item: id,
-        title: `${footing.mark}: ${footing.reason}`,
-        why: 'The pad cannot be sized.',
-        remedy: 'Put right what the message names.',
-        byCase: {},
-      });
-  if (building.beams.size + building.columns.size > 0 && building.footings.size === 0)
-    ends.push({
-      key: 'no-footing',
-      item: 'brief',
-      title: 'There is no footing',
-      why: 'No load reaches the ground.',
-      remedy: 'Add a footing under each column.',
-      byCase: {},
-    });
-  return ends;
 }
 
 /** Loose ends with the reason for which somebody dismissed them. The reason is kept under the key of the loose end. */

@@ -1,0 +1,60 @@
+import type { Building } from '../building';
+import type { LooseEnd } from '../takedown';
+import type { FootingDesign } from './footing';
+import type { MemberDesign } from './result';
+
+/** What design finds missing on a member. */
+export function memberEnd({ id, mark, section, reason }: MemberDesign): LooseEnd | null {
+  if (section === null)
+    return {
+      key: `no-section:${id}`,
+      item: id,
+      title: `${mark} has no section`,
+      why: 'It is taken down with an allowance for its own weight, and nothing about it is proved.',
+      remedy: 'Size it, or choose a section.',
+      byCase: {},
+    };
+  if (!reason) return null;
+  return {
+    key: `not-designed:${id}`,
+    item: id,
+    title: `${mark} could not be checked`,
+    why: reason,
+    remedy: 'Put right what the message names.',
+    byCase: {},
+  };
+}
+
+/** What design finds missing on a pad. */
+export function footingEnd(id: string, { mark, reason }: FootingDesign): LooseEnd | null {
+  if (!reason) return null;
+  return {
+    key: `no-pad:${id}`,
+    item: id,
+    title: `${mark}: ${reason}`,
+    why: 'The pad cannot be sized.',
+    remedy: 'Put right what the message names.',
+    byCase: {},
+  };
+}
+
+/** What design finds missing, in the order of the building. @param found by member and pad */
+export function designLooseEnds({ beams, columns, footings }: Building, found: ReadonlyMap<string, LooseEnd>): LooseEnd[] {
+  const ends: LooseEnd[] = [];
+  if (found.size > 0)
+    for (const members of [beams, columns, footings])
+      for (const id of members.keys()) {
+        const end = found.get(id);
+        if (end) ends.push(end);
+      }
+  if (beams.size + columns.size > 0 && footings.size === 0)
+    ends.push({
+      key: 'no-footing',
+      item: 'brief',
+      title: 'There is no footing',
+      why: 'No load reaches the ground.',
+      remedy: 'Add a footing under each column.',
+      byCase: {},
+    });
+  return ends;
+}
