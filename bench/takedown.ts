@@ -26,7 +26,7 @@ function membersOf(items: readonly Item[]): number {
 export function takedownFull(): Figure {
   const items = tallowWharf(tallowOf(10_000));
   const cases = new TakedownEngine(() => []).run(assemble(items)).cases.length;
-  return figure('takedown.full', full(items, 7), 'ms', 250, `${membersOf(items)} members, ${cases} cases, ${items.length} items`);
+  return figure('takedown.full', full(items, 15), 'ms', 250, `${membersOf(items)} members, ${cases} cases, ${items.length} items`);
 }
 
 /** The worst of three edits of a building that the engine holds: a column moved, a beam added, a layer changed. */

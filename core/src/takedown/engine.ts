@@ -208,7 +208,7 @@ export class TakedownEngine {
     memory.areas = areas;
     for (const level of moved || changed ? memory.levels.all() : touched) {
       let weighedAny = touched.includes(level);
-      for (const panel of level.panels.values()) {
+      for (const panel of level.panels) {
         const { id, body, weight } = panel;
         const on = areas.size === 0 ? NONE : (areas.get(id) ?? NONE);
         if (weight && weight.buildUp === building.buildUps.get(body.buildUp) && sameLoads(weight.areas, on)) continue;

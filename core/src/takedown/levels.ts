@@ -22,7 +22,7 @@ export class LevelState {
   constructor(
     readonly plan: LevelPlan,
     readonly supports: FoundSupports,
-    readonly panels: ReadonlyMap<string, HeldPanel>,
+    readonly panels: readonly HeldPanel[],
     old: LevelState | undefined,
   ) {
     this.landings = old?.landings ?? new Map();
@@ -35,7 +35,7 @@ export class LevelState {
   layPanels(): string[] {
     const now = new Map<string, readonly PanelLanding[]>();
     const ends: LooseEnd[] = [];
-    for (const { weight } of this.panels.values()) {
+    for (const { weight } of this.panels) {
       for (const landing of weight!.landings) {
         const known = now.get(landing.member);
         const list = withOneMore(known ?? NONE, landing);
@@ -107,7 +107,9 @@ export class LevelStore {
       for (const part of ['beams', 'posts', 'walls'] as const)
         if (supports[part] !== now.supports[part])
           for (const id of supports[part].keys()) if (!now.supports[part].has(id) && !isBorne(id)) without.push(id);
-      if (panels !== now.panels) for (const panel of panels.values()) if (!now.panels.has(panel.id)) panelsGone.push(panel);
+      if (panels === now.panels) continue;
+      const standing = new Set(now.panels.map(({ id }) => id));
+      for (const panel of panels) if (!standing.has(panel.id)) panelsGone.push(panel);
     }
     return { touched, without, panelsGone };
   }

@@ -65,6 +65,7 @@ export function calculate(
 }
 
 const NOTHING_BOOKED = new BalanceBook();
+const FIRST_PIECE = ['0.0', '1.0', '2.0', '3.0'] as const;
 
 class Calculation {
   private readonly book = new BalanceBook();
@@ -145,7 +146,14 @@ class Calculation {
       );
       return null;
     }
-    this.give(target, `${leave}.0`, node.mark, { type: 'member', member: node.id, leave }, { type: 'point', at }, carried);
+    this.give(
+      target,
+      FIRST_PIECE[leave] ?? `${leave}.0`,
+      node.mark,
+      { type: 'member', member: node.id, leave },
+      { type: 'point', at },
+      carried,
+    );
     this.book.shift(carried, x, y, landed.x, landed.y);
     return target;
   }

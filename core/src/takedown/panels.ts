@@ -2,6 +2,7 @@ import type { Building, ExtraLoad, Named, Panel } from '../building';
 import { caseOf, type BuildUp } from '../load';
 import { BalanceBook } from './balance';
 import { carriedOf, type Carried } from './carried';
+import { withOneMore } from './few';
 import { pressing, scaled, type ByCase, type LooseEnd, type Source } from './ledger';
 import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
 import { LooseEnds, metres } from './looseEnd';
@@ -10,7 +11,7 @@ import { sharePanel, sharePatch } from './panel/sharePanel';
 import { intensityOf } from './intensity';
 import type { BookEntry } from './shelf';
 import { clipShape } from './shape';
-import { Finder, type LevelPlan } from './support/levelPlan';
+import { lineFinder, type Finder, type LevelPlan } from './support/levelPlan';
 import type { Segment } from './support/line';
 
 /** What a panel puts on one member, ready to land there. */
@@ -48,22 +49,17 @@ export interface HeldPanel {
  * How the panels of a level lie on its beams and walls.
  * @param before what was found last: a panel with the same outline and the same lines near it is not looked at again
  */
-export function sharePanels(level: LevelPlan, reach: number, before?: ReadonlyMap<string, HeldPanel>): Map<string, HeldPanel> {
-  const shared = new Map<string, HeldPanel>();
+export function sharePanels(level: LevelPlan, reach: number, before?: readonly HeldPanel[]): readonly HeldPanel[] {
+  const shared: HeldPanel[] = [];
   if (level.panels.length === 0) return shared;
   const bearings: Bearing[] = level.beams.map(({ id, line }) => ({ id, line, rank: 0 }));
   for (const { id, body, line } of level.wallsBelow) if (body.bears !== 'no') bearings.push({ id, line, rank: 1 });
-  const finder = new Finder(bearings, ({ line: { from, to } }) => [
-    Math.min(from.x, to.x),
-    Math.min(from.y, to.y),
-    Math.max(from.x, to.x),
-    Math.max(from.y, to.y),
-  ]);
+  const finder = lineFinder(bearings);
+  const known = before && new Map(before.map((panel) => [panel.id, panel]));
   for (const { id, body } of level.panels) {
     const near = nearPanel(finder, body.outline, reach);
-    const old = before?.get(id);
-    shared.set(
-      id,
+    const old = known?.get(id);
+    shared.push(
       old?.body === body && sameBearings(old.near, near)
         ? old
         : { id, body, near, sharing: sharePanel(body, near, reach), weight: null, entry: old?.entry ?? null },
@@ -111,12 +107,12 @@ export function weighPanel(
   }
   for (const { kind, text } of sharing.doubts) weighing.doubt(kind, '', `${body.mark}: ${text}`);
   const { book, landings, ends } = weighing;
-  return { areas, buildUp, landings: landings.slice(), book, looseEnds: ends.list };
+  return { areas, buildUp, landings, book, looseEnds: ends.list };
 }
 
 class Weighing {
   readonly book = new BalanceBook();
-  readonly landings: PanelLanding[] = [];
+  landings: readonly PanelLanding[] = [];
   readonly ends: LooseEnds;
 
   constructor(
@@ -127,7 +123,7 @@ class Weighing {
   }
 
   lay(sharing: PanelSharing, byCase: ByCase, label: string, source: Source, title: string, place: string): void {
-    const { book, landings } = this;
+    const { book } = this;
     const carried = carriedOf(byCase, pressing(byCase));
     let { area: force, x, y } = sharing.whole;
     book.put('applied', carried, force, x, y);
@@ -142,7 +138,7 @@ class Weighing {
         force -= own;
         x -= own * line.from.x + moment * line.dx;
         y -= own * line.from.y + moment * line.dy;
-        landings.push({ member, panel, label, source, shape: landed, carried });
+        this.landings = withOneMore(this.landings, { member, panel, label, source, shape: landed, carried });
       }
     }
     for (const { region, reason } of sharing.orphans) {

@@ -3,6 +3,7 @@ import { caseOf } from '../load';
 import { GRAVITY } from '../quantity';
 import { findSection } from '../section';
 import { BalanceBook, resultantOf } from './balance';
+import { withOneMore } from './few';
 import { carriedOf, permanentOf, type Carried } from './carried';
 import { pressing, scaled, type Arrival, type ByCase, type LooseEnd, type Source } from './ledger';
 import { type ArrivalShape } from './shape';
@@ -49,8 +50,8 @@ function weighed(byCase: ByCase): Carried {
 }
 
 class PrimaryLoads {
-  private readonly arrivals: Arrival[] = [];
-  private readonly carried: Carried[] = [];
+  private arrivals: readonly Arrival[] = [];
+  private carried: readonly Carried[] = [];
   private readonly book = new BalanceBook();
   private readonly ends: LooseEnds;
 
@@ -67,7 +68,7 @@ class PrimaryLoads {
     for (const { panel, label, source, shape, carried } of panels)
       this.land(`${this.node.id}/${panel}.${this.arrivals.length}`, label, source, shape, carried);
     for (const load of loads) this.extra(load);
-    return { node: this.node, arrivals: this.arrivals.slice(), carried: this.carried.slice(), book: this.book, looseEnds: this.ends.list };
+    return { node: this.node, arrivals: this.arrivals, carried: this.carried, book: this.book, looseEnds: this.ends.list };
   }
 
   /** Applied to the balance, and laid on the member as far as the member reaches. */
@@ -96,8 +97,8 @@ class PrimaryLoads {
 
   private land(id: string, label: string, source: Source, shape: ArrivalShape, carried: Carried): void {
     const { byCase, adverse } = carried;
-    this.arrivals.push({ id, label, source, shape, byCase, adverse });
-    this.carried.push(carried);
+    this.arrivals = withOneMore(this.arrivals, { id, label, source, shape, byCase, adverse });
+    this.carried = withOneMore(this.carried, carried);
   }
 
   private storey(member: { base: string; top: string }): number {

@@ -232,47 +232,84 @@ function sameList(a: readonly object[], b: readonly object[]): boolean {
   return true;
 }
 
+/** Up to so many boxes are looked through one after the other, which is as quick as a tree and makes nothing. */
+const LOOKED_THROUGH = 100;
+
 /** Finds members near a box on plan. */
 export class Finder<T> {
   private readonly tree: Flatbush | null;
+  /** West, south, east, north of each entry. */
+  private readonly boxes: Float64Array;
 
   constructor(
     private readonly entries: readonly T[],
-    box: (entry: T) => readonly [x1: number, y1: number, x2: number, y2: number],
+    box: (entry: T, boxes: Float64Array, at: number) => void,
   ) {
-    this.tree = entries.length === 0 ? null : new Flatbush(entries.length);
+    const boxes = new Float64Array(4 * entries.length);
+    for (let i = 0; i < entries.length; i += 1) box(entries[i]!, boxes, 4 * i);
+    this.boxes = boxes;
+    this.tree = entries.length > LOOKED_THROUGH ? new Flatbush(entries.length) : null;
     if (!this.tree) return;
-    for (const entry of entries) this.tree.add(...box(entry));
+    for (let i = 0; i < boxes.length; i += 4) this.tree.add(boxes[i]!, boxes[i + 1]!, boxes[i + 2]!, boxes[i + 3]!);
     this.tree.finish();
   }
 
   /** Entries whose box comes within reach of the box, in the order of the entries. */
   near(x1: number, y1: number, x2: number, y2: number, reach: number): readonly T[] {
-    if (!this.tree) return EMPTY;
-    const found = this.tree.search(Math.min(x1, x2) - reach, Math.min(y1, y2) - reach, Math.max(x1, x2) + reach, Math.max(y1, y2) + reach);
-    if (found.length === 0) return EMPTY;
-    // a handful of numbers each time, and tens of thousands of times: sorted where they stand
-    for (let i = 1; i < found.length; i += 1) {
-      const number = found[i]!;
-      let j = i - 1;
-      for (; j >= 0 && found[j]! > number; j -= 1) found[j + 1] = found[j]!;
-      found[j + 1] = number;
+    const west = Math.min(x1, x2) - reach;
+    const south = Math.min(y1, y2) - reach;
+    const east = Math.max(x1, x2) + reach;
+    const north = Math.max(y1, y2) + reach;
+    hits.count = 0;
+    if (this.tree) {
+      this.tree.search(west, south, east, north, noteHit);
+      sortHits();
+    } else {
+      const { boxes } = this;
+      for (let i = 0; i < boxes.length; i += 4)
+        if (boxes[i]! <= east && boxes[i + 2]! >= west && boxes[i + 1]! <= north && boxes[i + 3]! >= south) noteHit(i >> 2);
     }
-    const entries: T[] = new Array<T>(found.length);
-    for (let i = 0; i < found.length; i += 1) entries[i] = this.entries[found[i]!]!;
+    const { at, count } = hits;
+    if (count === 0) return EMPTY;
+    const entries: T[] = new Array<T>(count);
+    for (let i = 0; i < count; i += 1) entries[i] = this.entries[at[i]!]!;
     return entries;
   }
 }
 
-export function lineFinder<B>(entries: readonly OnLine<B>[]): Finder<OnLine<B>> {
-  return new Finder(entries, ({ line: { from, to } }) => [
-    Math.min(from.x, to.x),
-    Math.min(from.y, to.y),
-    Math.max(from.x, to.x),
-    Math.max(from.y, to.y),
-  ]);
+/** What a search hits, in a list that is used again and again. */
+const hits = { at: [] as number[], count: 0 };
+
+/** Notes a hit; the search itself is to keep none. */
+function noteHit(index: number): boolean {
+  hits.at[hits.count] = index;
+  hits.count += 1;
+  return false;
+}
+
+/** A handful of numbers each time: sorted where they stand. */
+function sortHits(): void {
+  const { at, count } = hits;
+  for (let i = 1; i < count; i += 1) {
+    const number = at[i]!;
+    let j = i - 1;
+    for (; j >= 0 && at[j]! > number; j -= 1) at[j + 1] = at[j]!;
+    at[j + 1] = number;
+  }
+}
+
+export function lineFinder<B extends { readonly line: Segment }>(entries: readonly B[]): Finder<B> {
+  return new Finder(entries, ({ line: { from, to } }, boxes, at) => {
+    boxes[at] = Math.min(from.x, to.x);
+    boxes[at + 1] = Math.min(from.y, to.y);
+    boxes[at + 2] = Math.max(from.x, to.x);
+    boxes[at + 3] = Math.max(from.y, to.y);
+  });
 }
 
 export function pointFinder<B extends { readonly at: PlanPoint }>(entries: readonly OnPoint<B>[]): Finder<OnPoint<B>> {
-  return new Finder(entries, ({ body: { at } }) => [at.x, at.y, at.x, at.y]);
+  return new Finder(entries, ({ body }, boxes, at) => {
+    boxes[at] = boxes[at + 2] = body.at.x;
+    boxes[at + 1] = boxes[at + 3] = body.at.y;
+  });
 }
