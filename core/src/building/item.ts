@@ -47,6 +47,23 @@ export const briefSchema = z.object({
   deflectionVariable: z.number().min(50).max(2000).describe('span over this: limit under variable load'),
   deflectionTotal: z.number().min(50).max(2000).describe('span over this: limit under total load'),
   deflectionTransfer: z.number().min(50).max(2000).describe('span over this: limit of beams that carry another member'),
+  deflectionBrittle: z
+    .number()
+    .min(50)
+    .max(2000)
+    .default(480)
+    .describe('span over this: limit under variable load of beams that carry brittle finishes'),
+  deflectionCrane: z.number().min(50).max(2000).default(600).describe('span over this: limit under variable load of crane runway beams'),
+  deflectionCantilever: z
+    .number()
+    .min(50)
+    .max(2000)
+    .default(180)
+    .describe('own length over this: limit under variable load of overhangs and cantilevers'),
+  deflectionMostVariable: quantity('sectionLength', 'limit under variable load however long the span', { above: 0 })
+    .nullable()
+    .default(null),
+  deflectionMostTotal: quantity('sectionLength', 'limit under total load however long the span', { above: 0 }).nullable().default(null),
 });
 
 export const levelSchema = z.object({
@@ -119,6 +136,13 @@ export const beamSchema = z.object({
   })
     .default(0)
     .describe('stiff length along the beam under each post that stands on it'),
+  serves: z
+    .enum(['floor', 'brittle', 'crane'])
+    .default('floor')
+    .describe('what its deflection must spare: a floor or roof; brittle finishes; a crane runway'),
+  precamber: quantity('sectionLength', 'upward curve that it is made with, at the middle of its span', { min: 0 })
+    .default(0)
+    .describe('upward curve that it is made with, at the middle of its span'),
   measured,
   reduction,
   status,
@@ -426,4 +450,28 @@ export function referencesOf(item: Item): { field: string; id: string }[] {
 export function itemName({ id, body }: { readonly id: string; readonly body: object }): string {
   const { mark, name, label, text } = body as { mark?: string; name?: string; label?: string; text?: string };
   return mark ?? name ?? label ?? text ?? id;
+}
+
+const missing = new Map<ItemKind, readonly (readonly [field: string, value: unknown])[]>();
+
+/** Fields of a kind that have a value when nothing is typed, with that value. */
+function defaultsOf(kind: ItemKind): readonly (readonly [field: string, value: unknown])[] {
+  let known = missing.get(kind);
+  if (!known) {
+    const found: [string, unknown][] = [];
+    const { shape } = ITEM_SCHEMAS[kind] as unknown as { readonly shape?: Readonly<Record<string, z.ZodType>> };
+    for (const [field, schema] of Object.entries(shape ?? {})) {
+      const empty = schema.safeParse(undefined);
+      if (empty.success && empty.data !== undefined) found.push([field, empty.data]);
+    }
+    missing.set(kind, (known = found));
+  }
+  return known;
+}
+
+/** A body as it was kept by an earlier version, with the fields that came since: each as if nothing was typed. */
+export function completed<K extends ItemKind>(kind: K, body: Body<K>): Body<K> {
+  const add: Record<string, unknown> = {};
+  for (const [field, value] of defaultsOf(kind)) if (!(field in (body as object))) add[field] = value;
+  return Object.keys(add).length === 0 ? body : { ...body, ...add };
 }

@@ -26,6 +26,9 @@ export function defaultBrief(name: string, family: 'european' | 'american') {
     deflectionVariable: 360,
     deflectionTotal: european ? 250 : 240,
     deflectionTransfer: 500,
+    deflectionBrittle: 480,
+    deflectionCrane: 600,
+    deflectionCantilever: 180,
   } as const satisfies z.input<(typeof ITEM_SCHEMAS)['brief']>;
 }
 

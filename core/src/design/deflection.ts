@@ -4,51 +4,121 @@ import { isPermanent, type Combination, type LoadCase } from '../load';
 import { compare, type Check, type Sheet } from '../sheet';
 import { arranged, type BeamModel } from './analysis';
 
+/** A stretch of the beam whose deflection is judged, with its limits. */
 interface Span {
   readonly from: number;
   readonly to: number;
-  /** Length that the ratio is taken of: twice an overhang. */
+  /** Length that the ratio is taken of. */
   readonly reference: number;
   readonly title: string;
+  readonly overhangs: boolean;
 }
 
 function spansOf(beam: Beam, length: number): Span[] {
   const at = beam.supports.map((support) => support.at).sort((a, b) => a - b);
   const spans: Span[] = [];
   for (let i = 0; i + 1 < at.length; i += 1)
-    spans.push({ from: at[i]!, to: at[i + 1]!, reference: at[i + 1]! - at[i]!, title: at.length > 2 ? `span ${i + 1}` : 'span' });
+    spans.push({
+      from: at[i]!,
+      to: at[i + 1]!,
+      reference: at[i + 1]! - at[i]!,
+      title: at.length > 2 ? `span ${i + 1}` : 'span',
+      overhangs: false,
+    });
   const [first, last] = [at[0]!, at.at(-1)!];
-  if (first > 1) spans.unshift({ from: 0, to: first, reference: 2 * first, title: 'overhang at the start' });
-  if (length - last > 1) spans.push({ from: last, to: length, reference: 2 * (length - last), title: 'overhang at the end' });
+  if (first > 1) spans.unshift({ from: 0, to: first, reference: first, title: 'overhang at the start', overhangs: true });
+  if (length - last > 1) spans.push({ from: last, to: length, reference: length - last, title: 'overhang at the end', overhangs: true });
   return spans;
 }
 
-/** The part of a service combination that is variable. */
-function variableOnly(combination: Combination, cases: readonly LoadCase[]): Combination {
+/** The part of a service combination that is variable, or the part that is not. */
+function partOf(combination: Combination, cases: readonly LoadCase[], part: 'variable' | 'permanent'): Combination {
   const permanent = new Set(cases.filter((c) => isPermanent(c.nature)).map((c) => c.id));
   return {
     ...combination,
-    name: `${combination.name}, variable part`,
-    factors: Object.fromEntries(Object.entries(combination.factors).filter(([id]) => !permanent.has(id))),
+    name: `${combination.name}, ${part} part`,
+    factors: Object.fromEntries(Object.entries(combination.factors).filter(([id]) => permanent.has(id) === (part === 'permanent'))),
   };
+}
+
+/** What a span may deflect under variable or total load: the smaller of a ratio of its length and what it may be at most. */
+export interface DeflectionLimit {
+  readonly ratio: number;
+  /** Why that ratio. */
+  readonly reason: string;
+  /** mm, however long the span; null: no such limit. */
+  readonly most: number | null;
+}
+
+/**
+ * The limit of a span by what the beam serves. A beam that carries another member takes the stricter of that and of the brief's limit for
+ * transfer; of an overhang ratios are taken of its own length, and those of spans count half as much.
+ */
+export function deflectionLimit(
+  brief: Brief,
+  serves: Beam['serves'],
+  transfer: boolean,
+  overhangs: boolean,
+  load: 'variable' | 'total',
+): DeflectionLimit {
+  const { deflectionVariable, deflectionTotal, deflectionTransfer, deflectionBrittle, deflectionCrane, deflectionCantilever } = brief;
+  const half = overhangs ? 0.5 : 1;
+  const candidates: { ratio: number; reason: string }[] = [];
+  if (load === 'total') candidates.push({ ratio: deflectionTotal * half, reason: 'total' });
+  else if (overhangs) candidates.push({ ratio: deflectionCantilever, reason: 'overhang' });
+  else if (serves === 'floor') candidates.push({ ratio: deflectionVariable, reason: 'floor' });
+  if (load === 'variable' && serves === 'brittle') candidates.push({ ratio: deflectionBrittle * half, reason: 'brittle finishes' });
+  if (load === 'variable' && serves === 'crane') candidates.push({ ratio: deflectionCrane * half, reason: 'crane runway' });
+  if (transfer) candidates.push({ ratio: deflectionTransfer * half, reason: 'transfer' });
+  const strictest = candidates.reduce((a, b) => (b.ratio > a.ratio ? b : a));
+  return { ...strictest, most: load === 'variable' ? brief.deflectionMostVariable : brief.deflectionMostTotal };
 }
 
 interface Worst {
   readonly span: Span;
+  readonly limit: DeflectionLimit;
+  /** What is allowed, mm. */
+  readonly allowed: number;
   readonly sag: number;
   readonly combination: Combination;
 }
 
-function worstOf(model: BeamModel, combinations: readonly Combination[], limit: number): Worst | undefined {
+/** Largest departure from the straight line over a span of a beam that was made with an upward curve, a parabola. */
+function departure(solution: BeamSolution, { from, to }: Span, camber: number): number {
+  const { max, min } = solution.extremes('deflection', from, to);
+  if (camber === 0) return Math.max(max.value, -min.value);
+  let largest = 0;
+  const look = (x: number) => {
+    const t = (x - from) / (to - from);
+    largest = Math.max(largest, Math.abs(solution.at('deflection', x) - 4 * camber * t * (1 - t)));
+  };
+  for (let i = 0; i <= STATIONS; i += 1) look(from + ((to - from) * i) / STATIONS);
+  look(max.at);
+  look(min.at);
+  return largest;
+}
+
+/** Places at which a curved beam is looked at, beside where it sags most. */
+const STATIONS = 40;
+
+function worstOf(
+  model: BeamModel,
+  combinations: readonly Combination[],
+  limitOf: (span: Span) => DeflectionLimit,
+  camber: number,
+): Worst | undefined {
   let worst: Worst | undefined;
+  const spans = spansOf(model.beam, model.length).map((span) => {
+    const limit = limitOf(span);
+    return { span, limit, allowed: Math.min(span.reference / limit.ratio, limit.most ?? Infinity) };
+  });
   for (const combination of model.distinct(combinations)) {
     for (const loaded of model.arrangements() ?? [undefined]) {
       const solution: BeamSolution = model.solve(combination, loaded);
-      for (const span of spansOf(model.beam, model.length)) {
-        const { max, min } = solution.extremes('deflection', span.from, span.to);
-        const sag = Math.max(max.value, -min.value);
-        if (!worst || (sag * limit) / span.reference > (worst.sag * limit) / worst.span.reference)
-          worst = { span, sag, combination: arranged(combination, loaded) };
+      for (const { span, limit, allowed } of spans) {
+        const sag = departure(solution, span, camber);
+        if (!worst || sag / allowed > worst.sag / worst.allowed)
+          worst = { span, limit, allowed, sag, combination: arranged(combination, loaded) };
       }
     }
   }
@@ -56,8 +126,8 @@ function worstOf(model: BeamModel, combinations: readonly Combination[], limit: 
 }
 
 /**
- * Deflection under variable and under total service load against span ratios of the brief, span by span; twice the length of
- * an overhang counts as its span. Elastic, without precamber.
+ * Deflection under variable and under total service load against the limits of the brief, span by span. Elastic. A precamber, of a beam of one
+ * span without overhangs, is taken off what it sags under total load, and may not be more than permanent load takes out again.
  * @param transfer the beam carries another member: the stricter limit applies to both
  */
 export function deflectionChecks(
@@ -69,47 +139,93 @@ export function deflectionChecks(
   EI: number,
   sheet?: Sheet,
 ): Check[] {
+  const { serves, precamber } = model.beam;
+  const spans = spansOf(model.beam, model.length);
+  const cambered = precamber > 0 && spans.length === 1 && !spans[0]!.overhangs;
   const lines = [
-    {
-      name: 'Deflection, variable',
-      combinations: service.map((c) => variableOnly(c, cases)),
-      ratio: transfer ? brief.deflectionTransfer : brief.deflectionVariable,
-    },
-    {
-      name: 'Deflection, total',
-      combinations: service,
-      ratio: transfer ? Math.max(brief.deflectionTransfer, brief.deflectionTotal) : brief.deflectionTotal,
-    },
-  ];
+    { name: 'Deflection, variable', load: 'variable', combinations: service.map((c) => partOf(c, cases, 'variable')), camber: 0 },
+    { name: 'Deflection, total', load: 'total', combinations: service, camber: cambered ? precamber : 0 },
+  ] as const;
   const checks: Check[] = [];
-  for (const line of lines) {
-    const worst = worstOf(model, line.combinations, line.ratio);
+  for (const { name, load, combinations, camber } of lines) {
+    const worst = worstOf(model, combinations, (span) => deflectionLimit(brief, serves, transfer, span.overhangs, load), camber);
     if (!worst) continue;
-    const { span, sag, combination } = worst;
-    const limit = span.reference / line.ratio;
-    const inner = sheet?.scope(line.name);
+    const { span, sag, combination, limit, allowed } = worst;
+    const byRatio = span.reference / limit.ratio;
+    const inner = sheet?.scope(name);
     inner?.given('EI', EI, 'stiffness', 'flexural stiffness');
+    if (camber > 0) inner?.given('c_p', camber, 'sectionLength', 'precamber, a parabola, taken off');
     inner?.given('delta', sag, 'sectionLength', `largest deflection in the ${span.title}, ${combination.name}`, 'exact beam solution');
-    inner?.given('L_s', span.reference, 'length', `reference length of the ${span.title}`);
-    inner?.given('n_d', line.ratio, 'ratio', transfer ? 'limit of a beam that carries another member' : 'limit of the brief', 'brief');
-    inner?.step('delta_lim', 'L_s / n_d', { L_s: span.reference, n_d: line.ratio }, limit, 'sectionLength', 'brief');
+    inner?.given('L_s', span.reference, 'length', `length of the ${span.title}`);
+    inner?.given('n_d', limit.ratio, 'ratio', `limit: ${limit.reason}`, 'brief');
+    if (limit.most === null || byRatio <= limit.most)
+      inner?.step('delta_lim', 'L_s / n_d', { L_s: span.reference, n_d: limit.ratio }, allowed, 'sectionLength', 'brief');
+    else {
+      inner?.given('delta_max', limit.most, 'sectionLength', 'at most, however long the span', 'brief');
+      inner?.step(
+        'delta_lim',
+        'min(L_s / n_d, delta_max)',
+        { L_s: span.reference, n_d: limit.ratio, delta_max: limit.most },
+        allowed,
+        'sectionLength',
+        'brief',
+      );
+    }
+    const governs = limit.most !== null && limit.most < byRatio ? 'at most, however long' : `L/${limit.ratio}`;
     checks.push(
       compare(
         {
-          name: line.name,
-          clause: transfer ? `L/${line.ratio}, transfer` : `L/${line.ratio}`,
+          name,
+          clause: limit.reason === 'floor' || limit.reason === 'total' ? governs : `${governs}, ${limit.reason}`,
           mode: 'service',
           kind: 'sectionLength',
           demand: sag,
           demandSymbol: 'delta',
-          capacity: limit,
+          capacity: allowed,
           capacitySymbol: 'delta_lim',
           combination: combination.name,
-          reason: span.title,
+          reason: camber > 0 ? `${span.title}, precamber taken off` : span.title,
         },
         inner,
       ),
     );
   }
+  if (cambered) checks.push(camberCheck(model, service, cases, spans[0]!, precamber, sheet?.scope('Precamber')));
+  else if (precamber > 0) sheet?.note('Precamber is counted for beams of one span without overhangs only: it is left out here.');
   return checks;
+}
+
+/** A beam that is curved up more than permanent load takes out stays humped. */
+function camberCheck(
+  model: BeamModel,
+  service: readonly Combination[],
+  cases: readonly LoadCase[],
+  { from, to, title }: Span,
+  precamber: number,
+  sheet?: Sheet,
+): Check {
+  let least = Infinity;
+  let name = '';
+  for (const combination of model.distinct(service.map((c) => partOf(c, cases, 'permanent')))) {
+    const sag = model.solve(combination).at('deflection', (from + to) / 2);
+    if (sag < least) [least, name] = [sag, combination.name];
+  }
+  const sag = Number.isFinite(least) ? Math.max(0, least) : 0;
+  sheet?.given('c_p', precamber, 'sectionLength', 'precamber');
+  sheet?.given('delta_g', sag, 'sectionLength', `deflection at the middle of the ${title}, ${name}`, 'exact beam solution');
+  return compare(
+    {
+      name: 'Precamber',
+      clause: 'at most what permanent load takes out',
+      mode: 'service',
+      kind: 'sectionLength',
+      demand: precamber,
+      demandSymbol: 'c_p',
+      capacity: sag,
+      capacitySymbol: 'delta_g',
+      combination: name,
+      reason: title,
+    },
+    sheet,
+  );
 }

@@ -8,10 +8,21 @@ export { computeProject, ProjectEngine, sheetFor, type ProjectResult } from './p
 export { sizeUnsized, type SizedBuilding, type SizedMember, type SizingStep } from './sizeAll';
 export { compareRevisions, type Comparison, type ItemDifference, type ReactionDifference } from './compare';
 export { reactionsOf, type MostAndLeast, type ScheduledReaction, type ReactionSchedule } from './reactions';
-export { lightest, trySections, usualFamilies, type Candidate, type SizingRequest } from './sizing';
+export {
+  inOrderOf,
+  isEnough,
+  leastOf,
+  lightest,
+  nextLess,
+  trySections,
+  usualFamilies,
+  type Candidate,
+  type SizedBy,
+  type SizingRequest,
+} from './sizing';
 export { RULE_OF_THUMB, ruleOfThumbPad } from './ruleOfThumb';
 export { dismissalKey, type JudgedLooseEnd, type MemberDesign, type PhilosophyResult, type RecordedAssumption } from './result';
-export { rationalise, type GroupMember, type SizeSet } from './rationalise';
+export { groupMember, rationalise, type GroupMember, type SizeSet } from './rationalise';
 export { lightestOf, type Sized, type SizingTask } from './lightestOf';
 export { senseOf, type Sense } from './senseCheck';
 export { chartChecks, chartConditions, longestSpan, spanChart, type ChartCell, type ChartRow, type SpanChartInput } from './spanChart';

@@ -1,4 +1,7 @@
+import { markOf, planLength } from '../building';
 import { BadInput } from '../error';
+import type { Context } from './context';
+import { isEnough, trySections, type SizingRequest } from './sizing';
 
 /** A member of a group that is to have few sizes. Lengths mm, masses kg/mm. */
 export interface GroupMember {
@@ -233,4 +236,17 @@ class Search {
       this.branch(depth + 1, s + 1, left - 1, [...set, s], covers);
     }
   }
+}
+
+/** A beam or column of a building as a member of a group: its length, and the sizes tried that carry it. */
+export function groupMember(context: Context, id: string, request: SizingRequest = {}): GroupMember {
+  const { building } = context;
+  const [beam, column] = [building.beams.get(id), building.columns.get(id)];
+  const height = column ? Math.abs(building.elevation(column.top) - building.elevation(column.base)) : 0;
+  return {
+    id,
+    mark: markOf(building, id),
+    length: beam ? planLength(beam) : height,
+    options: trySections(context, id, request).filter(isEnough),
+  };
 }

@@ -107,7 +107,35 @@ function summary(checks: readonly Check[]): Pick<Candidate, 'utilisation' | 'ver
   };
 }
 
+/** What is to be least of the section that is chosen. */
+export type SizedBy = 'mass' | 'depth' | 'width';
+
+/** Does it carry, however close? */
+export function isEnough({ verdict }: Pick<Candidate, 'verdict'>): boolean {
+  return verdict === 'carries' || verdict === 'tight';
+}
+
+/** Candidates with the least first; where that is alike, the lighter, then the shallower. */
+export function inOrderOf(candidates: readonly Candidate[], by: SizedBy): Candidate[] {
+  return [...candidates].sort((a, b) => a[by] - b[by] || a.mass - b.mass || a.depth - b.depth);
+}
+
+/** The least of the candidates that carries, or null. */
+export function leastOf(candidates: readonly Candidate[], by: SizedBy): Candidate | null {
+  return inOrderOf(candidates, by).find(isEnough) ?? null;
+}
+
 /** The lightest of the candidates that carries, or null. */
 export function lightest(candidates: readonly Candidate[]): Candidate | null {
-  return candidates.find((candidate) => candidate.verdict === 'carries' || candidate.verdict === 'tight') ?? null;
+  return leastOf(candidates, 'mass');
+}
+
+/** The one before the chosen in order, which is short of something: what it is short of says why it was not chosen. Null where none is. */
+export function nextLess(candidates: readonly Candidate[], chosen: Candidate, by: SizedBy): Candidate | null {
+  const order = inOrderOf(candidates, by);
+  const before = order.slice(
+    0,
+    order.findIndex(({ designation }) => designation === chosen.designation),
+  );
+  return before.reverse().find(({ verdict, governing }) => verdict === 'short' && governing !== null) ?? null;
 }

@@ -2,6 +2,7 @@ import { BadInput } from '../error';
 import { STANDARDS } from '../standard';
 import { familyTools } from './tools/family';
 import * as general from './tools/general';
+import * as project from './tools/project';
 import { britishSteelBeam, britishSteelStrut } from './tools/british';
 import { builtUpSection } from './tools/builtUp';
 import { steelBeamLine } from './tools/typedBeam';
@@ -13,6 +14,7 @@ export { BadFields, inputSchema, readInput, runTool, type FieldIssue, type Tool,
 export const TOOLS: ReadonlyMap<string, Tool> = new Map(
   [
     ...Object.values(general),
+    ...Object.values(project),
     britishSteelBeam,
     britishSteelStrut,
     builtUpSection,

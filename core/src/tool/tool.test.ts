@@ -336,3 +336,45 @@ describe('sheets of the demonstration buildings', () => {
     },
   );
 });
+
+describe('choosing, as tools', () => {
+  const project = findTool('design.project').example as { items: readonly unknown[] };
+  const run = (id: string, more: object) => runTool(findTool(id), { ...project, ...more }).result as never;
+  interface Sized {
+    chosen: { designation: string; mass: number; depth: number; verdict: string } | null;
+    nextLess: { designation: string; mass: number; verdict: string; utilisation: number } | null;
+    tried: readonly { designation: string; mass: number; depth: number; width: number; verdict: string }[];
+  }
+  it('the chosen is the first that carries, and what is less is short of something', () => {
+    for (const by of ['mass', 'depth', 'width'] as const) {
+      const { chosen, nextLess, tried }: Sized = run('design.size', { member: 'B1', by, families: ['UB', 'IPE'] });
+      const enough = tried.filter(({ verdict }) => verdict === 'carries' || verdict === 'tight');
+      expect(chosen!.designation).toBe(enough[0]!.designation);
+      expect(enough.every((other) => other[by] >= enough[0]![by])).toBe(true);
+      const at = (name: string) => tried.findIndex(({ designation }) => designation === name);
+      expect(at(nextLess!.designation)).toBeLessThan(at(chosen!.designation));
+      expect(nextLess!.verdict).toBe('short');
+      expect(nextLess!.utilisation).toBeGreaterThan(1);
+    }
+  });
+  it('says when nothing carries, and names a member that is not there', () => {
+    const none: Sized = run('design.size', { member: 'B1', families: ['UB'], maxDepth: '130 mm' });
+    expect([none.chosen, none.nextLess]).toEqual([null, null]);
+    expect(none.tried.length).toBeGreaterThan(0);
+    expect(() => run('design.size', { member: 'X9' })).toThrow('there is no beam or column "X9"');
+    expect(() => run('design.rationalise', { members: ['B1'], families: ['UB'], maxDepth: '130 mm' })).toThrow('no size tried carries B1');
+  });
+  it('few sizes: a further size never weighs more, and one size for one member is its lightest', () => {
+    const { sets }: { sets: readonly { steel: number; cost: number; sizes: readonly string[] }[] } = run('design.rationalise', {
+      members: ['B1', 'C1', 'C2'],
+      most: 3,
+      charge: 10,
+      families: ['UB', 'UC'],
+    });
+    for (let i = 1; i < sets.length; i += 1) expect(sets[i]!.steel).toBeLessThanOrEqual(sets[i - 1]!.steel);
+    sets.forEach(({ steel, cost, sizes }) => expect(cost).toBeCloseTo(steel + 10 * sizes.length, 6));
+    const alone: typeof sets = (run('design.rationalise', { members: ['B1'], most: 1, families: ['UB'] }) as { sets: typeof sets }).sets;
+    const { chosen }: Sized = run('design.size', { member: 'B1', families: ['UB'] });
+    expect(alone[0]!.sizes).toEqual([chosen!.designation]);
+  });
+});

@@ -27,6 +27,8 @@ import {
   type Kind,
   type ProjectResult,
   type RecordedAssumption,
+  type UnitSystem,
+  type Brief,
   type SymbolKinds,
 } from '@plinth/core';
 import { typesetStep } from './mathematics';
@@ -221,6 +223,22 @@ function sheetLines(entries: readonly Entry[], units: 'SI' | 'US', outer: Symbol
 }
 
 /** Assumptions of one wording together, with all places where they are made. */
+/** The limits of the brief in one line; ratios of overhangs are of their own length. */
+function deflectionLimits(brief: Brief, units: UnitSystem): string {
+  const most = (value: number | null, load: string) =>
+    value === null ? [] : [`${load} at most ${formatQuantity(value, 'sectionLength', units)}`];
+  return [
+    `variable L/${brief.deflectionVariable}`,
+    `total L/${brief.deflectionTotal}`,
+    `transfer L/${brief.deflectionTransfer}`,
+    `brittle finishes L/${brief.deflectionBrittle}`,
+    `crane runway L/${brief.deflectionCrane}`,
+    `overhang L/${brief.deflectionCantilever}`,
+    ...most(brief.deflectionMostVariable, 'variable'),
+    ...most(brief.deflectionMostTotal, 'total'),
+  ].join(', ');
+}
+
 function grouped(list: readonly RecordedAssumption[]): { marks: string[]; text: string; reason: string }[] {
   const groups = new Map<string, { marks: string[]; text: string; reason: string }>();
   for (const { mark, text, reason } of list) {
@@ -283,7 +301,7 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
           'Ground',
           `${formatQuantity(brief.bearing, 'bearing', units)} ${brief.bearingBasis}${brief.bearingSource ? `; ${brief.bearingSource}` : '; no source given'}`,
         ],
-        ['Deflection', `variable L/${brief.deflectionVariable}, total L/${brief.deflectionTotal}, transfer L/${brief.deflectionTransfer}`],
+        ['Deflection', deflectionLimits(brief, units)],
         ['Not covered', standard.notCovered.join('; ')],
       ],
     ),

@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { and, asc, count, desc, eq, gt } from 'drizzle-orm';
 import type { ApiItem, JournalEntry, ProjectChanges, ProjectRevision, ProjectSnapshot, ProjectSummary } from '@plinth/api';
-import { defaultBrief, item, type Item } from '@plinth/core';
+import { completed, defaultBrief, item, type Item, type ItemKind } from '@plinth/core';
 import { notFound } from '../errors';
 import type { Database } from './database';
 import { items, journal, projects } from './schema';
@@ -88,7 +88,12 @@ export async function projectExists(db: Database, id: string): Promise<boolean> 
   return (await db.select({ id: projects.id }).from(projects).where(eq(projects.id, id))).length > 0;
 }
 
-const apiItem = (row: typeof items.$inferSelect): ApiItem => ({ id: row.id, kind: row.kind, body: row.body, revision: row.revision });
+const apiItem = (row: typeof items.$inferSelect): ApiItem => ({
+  id: row.id,
+  kind: row.kind,
+  body: completed(row.kind as ItemKind, row.body as never),
+  revision: row.revision,
+});
 
 /** Everything of a project at one moment. */
 export async function readProject(db: Database, id: string): Promise<ProjectSnapshot> {

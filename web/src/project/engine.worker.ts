@@ -3,9 +3,8 @@ import {
   BadInput,
   compareRevisions,
   contextOf,
-  markOf,
+  groupMember,
   memberDiagrams,
-  planLength,
   PlinthError,
   ProjectEngine,
   rationalise,
@@ -233,11 +232,7 @@ const engine = {
     stopSizing = false;
     const members: GroupMember[] = [];
     for (const id of ids) {
-      const beam = building.beams.get(id);
-      const column = building.columns.get(id);
-      const length = beam ? planLength(beam) : column ? Math.abs(building.elevation(column.top) - building.elevation(column.base)) : 0;
-      const options = trySections(context, id, request).filter(({ verdict }) => verdict === 'carries' || verdict === 'tight');
-      members.push({ id, mark: markOf(building, id), length, options });
+      members.push(groupMember(context, id, request));
       onStep(members.length);
       await new Promise((resolve) => setTimeout(resolve, 0));
       if (stopSizing) return null;

@@ -1,13 +1,11 @@
 import { z } from 'zod';
 import { solveBeam, type BeamLoad } from '../../beam';
-import { itemSchema, type Item } from '../../building';
-import { allAssumptions, bearingPressure, computeProject, ruleOfThumbPad, sizeByBearing, type Ground } from '../../design';
+import { bearingPressure, ruleOfThumbPad, sizeByBearing, type Ground } from '../../design';
 import { OutsideScope } from '../../error';
 import { buildUpSchema, sumByCase } from '../../load';
 import { KINDS, formatQuantity, parseQuantity, quantity, type Kind } from '../../quantity';
 import { findSection, sectionProperties, type SectionProperties, type Shape } from '../../section';
 import { compare, type Sheet } from '../../sheet';
-import { numbersOf, totalOf } from '../../takedown';
 import { defineTool } from '../tool';
 
 const PROPERTY_KINDS: Record<keyof SectionProperties, Kind> = {
@@ -184,155 +182,6 @@ export const beamLine = defineTool({
     const solution = solveBeam(beam, loads as BeamLoad[]);
     const [moment, shear, deflection] = (['moment', 'shear', 'deflection'] as const).map((effect) => solution.extremes(effect));
     return { result: { reactions: solution.reactions, moment, shear, deflection, contraflexures: solution.contraflexures() } };
-  },
-});
-
-const itemsSchema = z.object({ items: z.array(itemSchema).min(1).describe('items of a project file') });
-
-const smallBuilding = {
-  items: [
-    {
-      id: 'brief',
-      kind: 'brief',
-      body: {
-        name: 'One bay',
-        family: 'european',
-        units: 'SI',
-        combinationRule: '6.10',
-        grade: 'S355',
-        hollowGrade: 'S355H',
-        roundGrade: 'S355H',
-        concrete: 'C30/37',
-        reinforcement: 'B500B',
-        bar: '12',
-        cover: 50,
-        bearing: '150 kPa',
-        bearingBasis: 'gross',
-        soilUnitWeight: '18 kN/m3',
-        concreteUnitWeight: '25 kN/m3',
-        foundingDepth: '1 m',
-        footingStep: 50,
-        deflectionVariable: 360,
-        deflectionTotal: 250,
-        deflectionTransfer: 500,
-      },
-    },
-    { id: 'L1', kind: 'level', body: { name: 'Floor', elevation: '3 m' } },
-    { id: 'L0', kind: 'level', body: { name: 'Ground', elevation: 0 } },
-    {
-      id: 'floor',
-      kind: 'buildUp',
-      body: {
-        name: 'Floor',
-        layers: [{ name: 'deck', load: '1.2 kN/m2' }],
-        variable: [{ name: 'office', load: '3 kN/m2', nature: 'imposed', use: 'B' }],
-      },
-    },
-    { id: 'F1', kind: 'footing', body: { mark: 'F1', at: { x: 0, y: 0 }, level: 'L0' } },
-    { id: 'F2', kind: 'footing', body: { mark: 'F2', at: { x: '6 m', y: 0 }, level: 'L0' } },
-    {
-      id: 'C1',
-      kind: 'column',
-      body: { mark: 'C1', at: { x: 0, y: 0 }, base: 'L0', top: 'L1', by: 'F1', section: 'UC 152x152x23', ownWeight: '0.3 kN/m' },
-    },
-    {
-      id: 'C2',
-      kind: 'column',
-      body: { mark: 'C2', at: { x: '6 m', y: 0 }, base: 'L0', top: 'L1', by: 'F2', section: 'UC 152x152x23', ownWeight: '0.3 kN/m' },
-    },
-    {
-      id: 'B1',
-      kind: 'beam',
-      body: {
-        mark: 'B1',
-        level: 'L1',
-        from: { x: 0, y: 0 },
-        to: { x: '6 m', y: 0 },
-        section: 'UB 356x127x33',
-        ownWeight: '0.4 kN/m',
-        supports: [
-          { at: 0, by: 'C1' },
-          { at: '6 m', by: 'C2' },
-        ],
-        strips: [{ buildUp: 'floor', from: 0, to: '6 m', widthStart: '3 m', widthEnd: '3 m' }],
-        restraint: 'floor',
-      },
-    },
-  ],
-};
-
-export const takedownBuilding = defineTool({
-  id: 'takedown.building',
-  title: 'Load takedown of a building',
-  summary: 'Takes every case down to the ground, unfactored: reactions, balance and loose ends.',
-  input: itemsSchema,
-  example: smallBuilding,
-  run: ({ items }) => {
-    const { takedown, balance, looseEnds } = computeProject(items as Item[]);
-    const numbers = numbersOf(takedown);
-    const members = takedown.order.map((id) => {
-      const ledger = takedown.members.get(id)!;
-      return {
-        id,
-        mark: ledger.mark,
-        kind: ledger.kind,
-        order: numbers.get(id)!,
-        transfer: ledger.transfer,
-        sum: ledger.sum,
-        leaves: ledger.leaves.map(({ to, at, byCase }) => ({ to, at, byCase })),
-      };
-    });
-    return { result: { cases: takedown.cases, members, balance, looseEnds } };
-  },
-});
-
-export const designProject = defineTool({
-  id: 'design.project',
-  title: 'Design of a whole project',
-  summary: 'Takedown and every check of every member and footing.',
-  input: itemsSchema,
-  example: smallBuilding,
-  run: ({ items }) => {
-    const result = computeProject(items as Item[]);
-    const members = [...result.members.values()].map(({ id, mark, section, verdict, governing, results, reason }) => ({
-      id,
-      mark,
-      section,
-      verdict,
-      governing,
-      results,
-      reason,
-    }));
-    const footings = [...result.footings.values()].map(
-      ({ id, mark, width, length, thickness, pressure, allowable, verdict, governing, checks, reason }) => ({
-        id,
-        mark,
-        width,
-        length,
-        thickness,
-        pressure,
-        allowable,
-        verdict,
-        governing,
-        checks,
-        reason,
-      }),
-    );
-    return {
-      result: {
-        members,
-        footings,
-        looseEnds: result.looseEnds,
-        assumptions: allAssumptions(result.assumptions),
-        load: result.balance.map((line) => ({
-          case: line.loadCase.id,
-          applied: line.applied.force,
-          delivered: line.delivered.force,
-          lost: line.lost.force,
-        })),
-        total: totalOf(Object.fromEntries(result.balance.map((line) => [line.loadCase.id, line.applied.force]))),
-      },
-    };
   },
 });
 

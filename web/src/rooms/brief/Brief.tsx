@@ -1,5 +1,5 @@
 import { BARS, CONCRETES, REINFORCEMENT, STANDARDS, STEEL_GRADES, type Brief } from '@plinth/core';
-import { NumberField, QuantityField, SelectField, TextField } from '../../parts/fields';
+import { NumberField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../parts/fields';
 import { useItems, useUnits } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 import { BuildUps } from './BuildUps';
@@ -130,6 +130,25 @@ export function BriefRoom() {
             <NumberField label="Variable" value={body.deflectionVariable} commit={set('deflectionVariable', 'deflection limit')} />
             <NumberField label="Total" value={body.deflectionTotal} commit={set('deflectionTotal', 'deflection limit')} />
             <NumberField label="Transfer" value={body.deflectionTransfer} commit={set('deflectionTransfer', 'deflection limit')} />
+            <NumberField label="Brittle finishes" value={body.deflectionBrittle} commit={set('deflectionBrittle', 'deflection limit')} />
+            <NumberField label="Crane runway" value={body.deflectionCrane} commit={set('deflectionCrane', 'deflection limit')} />
+            <NumberField label="Overhang" value={body.deflectionCantilever} commit={set('deflectionCantilever', 'deflection limit')} />
+          </div>
+          <div className="grid grid-cols-2 gap-3">
+            <OptionalQuantityField
+              label="Variable, at most"
+              kind="sectionLength"
+              value={body.deflectionMostVariable}
+              commit={set('deflectionMostVariable', 'deflection limit')}
+              empty="no such limit"
+            />
+            <OptionalQuantityField
+              label="Total, at most"
+              kind="sectionLength"
+              value={body.deflectionMostTotal}
+              commit={set('deflectionMostTotal', 'deflection limit')}
+              empty="no such limit"
+            />
           </div>
         </section>
       </div>

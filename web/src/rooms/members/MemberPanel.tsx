@@ -2,13 +2,18 @@ import { useState } from 'react';
 import {
   findSection,
   formatQuantity,
+  inOrderOf,
+  isEnough,
+  leastOf,
   lightest,
+  nextLess,
   planLength,
   sectionDrawing,
   senseOf,
   STEEL_GRADES,
   usualFamilies,
   type Candidate,
+  type SizedBy,
   type SizingRequest,
 } from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
@@ -113,6 +118,9 @@ export function MemberPanel() {
   );
 }
 
+const LEAST: Record<SizedBy, string> = { mass: 'Lightest', depth: 'Shallowest', width: 'Narrowest' };
+const LESS: Record<SizedBy, string> = { mass: 'lighter', depth: 'shallower', width: 'narrower' };
+
 /** The sections of the usual families, tried under every combination; one is chosen with a click. */
 function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'column'; commit: (section: string) => Promise<void> }) {
   const store = useStore();
@@ -122,6 +130,7 @@ function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'column'; com
   const [busy, setBusy] = useState(false);
   const [depth, setDepth] = useState('');
   const [width, setWidth] = useState('');
+  const [by, setBy] = useState<SizedBy>('mass');
   const size = async () => {
     setBusy(true);
     try {
@@ -135,8 +144,9 @@ function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'column'; com
       setBusy(false);
     }
   };
-  const best = tried ? lightest(tried.list) : null;
-  const around = tried ? visibleCandidates(tried.list, best) : [];
+  const best = tried ? leastOf(tried.list, by) : null;
+  const less = tried && best ? nextLess(tried.list, best, by) : null;
+  const around = tried ? visibleCandidates(tried.list, best, by) : [];
   return (
     <section aria-label="Sizing" className="mt-4 border-t border-rule pt-2">
       <h3 className="label">Which section</h3>
@@ -173,10 +183,32 @@ function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'column'; com
           <p className="mt-1 text-[13px]">
             {best ? (
               <>
-                Lightest that carries: <b>{best.designation}</b>{' '}
+                <label className="sr-only" htmlFor={`by-${id}`}>
+                  What is to be least
+                </label>
+                <select
+                  id={`by-${id}`}
+                  className="field mr-1 w-auto py-0"
+                  value={by}
+                  onChange={(event) => setBy(event.target.value as SizedBy)}
+                >
+                  {Object.entries(LEAST).map(([value, label]) => (
+                    <option key={value} value={value}>
+                      {label}
+                    </option>
+                  ))}
+                </select>
+                that carries: <b>{best.designation}</b>{' '}
                 <button type="button" className="btn-line" onClick={() => quietly(commit(best.designation))}>
                   Take it
                 </button>
+                {less?.governing ? (
+                  <span className="block text-[12px] text-soft">
+                    Not {less.designation}, which is {LESS[by]}: {less.governing.name.toLowerCase()} at{' '}
+                    {less.governing.utilisation?.toFixed(2) ?? 'no capacity'}
+                    {less.governing.combination ? ` under ${less.governing.combination}` : ''}.
+                  </span>
+                ) : null}
               </>
             ) : (
               `None of ${tried.list.length} sections of ${usualFamilies(brief.family, kind).join(', ')} carries it.`
@@ -268,10 +300,12 @@ function WhatIf({ id, kind }: { id: string; kind: 'beam' | 'column' }) {
 }
 
 /** A few that just fail, the lightest that carries, and those that come after it. */
-function visibleCandidates(list: readonly Candidate[], best: Candidate | null): Candidate[] {
-  const carrying = list.filter((candidate) => candidate.verdict === 'carries' || candidate.verdict === 'tight').slice(0, 6);
-  const short = list
-    .filter((candidate) => candidate.verdict === 'short' && candidate.utilisation !== null && (!best || candidate.mass <= best.mass))
+function visibleCandidates(list: readonly Candidate[], best: Candidate | null, by: SizedBy): Candidate[] {
+  const order = inOrderOf(list, by);
+  const carrying = order.filter(isEnough).slice(0, 6);
+  const short = order
+    .slice(0, best ? order.indexOf(best) : undefined)
+    .filter((candidate) => candidate.verdict === 'short' && candidate.utilisation !== null)
     .slice(-3);
-  return [...short, ...carrying].sort((a, b) => a.mass - b.mass);
+  return inOrderOf([...short, ...carrying], by);
 }

@@ -82,6 +82,8 @@ export function makeItem(
           restraintPoints: [],
           loadHeight: 'centre',
           stiffBearing: 0,
+          serves: 'floor',
+          precamber: 0,
           measured: [],
           reduction: 'brief',
         },

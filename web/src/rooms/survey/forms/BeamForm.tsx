@@ -227,6 +227,24 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
           value={body.stiffBearing}
           commit={(stiffBearing) => set({ stiffBearing }, 'stiff bearing length')}
         />
+        <div className="grid grid-cols-2 gap-3">
+          <SelectField
+            label="Its deflection spares"
+            value={body.serves}
+            commit={(serves) => set({ serves: serves as Beam['serves'] }, 'what its deflection spares')}
+            options={[
+              { value: 'floor', label: 'a floor or roof' },
+              { value: 'brittle', label: 'brittle finishes' },
+              { value: 'crane', label: 'a crane runway' },
+            ]}
+          />
+          <QuantityField
+            label="Precamber"
+            kind="sectionLength"
+            value={body.precamber}
+            commit={(precamber) => set({ precamber }, 'precamber')}
+          />
+        </div>
         <HingesField item={item} />
         <ReductionField item={item} />
       </section>
