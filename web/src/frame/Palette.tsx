@@ -18,9 +18,9 @@ export function Palette({ open, setOpen, step }: PaletteProps) {
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-ink/20" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/20" />
         <Dialog.Content
-          className="fixed top-[12%] left-1/2 w-[520px] -translate-x-1/2 border border-faint bg-panel shadow-lg"
+          className="fixed top-[12%] left-1/2 z-50 w-[520px] -translate-x-1/2 border border-faint bg-panel shadow-lg"
           aria-describedby={undefined}
         >
           <Dialog.Title className="sr-only">Find or do</Dialog.Title>

@@ -25,7 +25,7 @@ export function BriefRoom() {
     <div className="print-flow min-w-0 flex-1 overflow-y-auto px-6 py-4">
       <h1 className="text-xl font-bold">Brief</h1>
       <div className="mt-3 grid max-w-5xl grid-cols-3 gap-x-10 gap-y-6">
-        <section className="space-y-2" aria-label="Building">
+        <section className="space-y-2" aria-label="Building and limits">
           <h2 className="label">Building</h2>
           <TextField label="Name" value={body.name} commit={set('name', 'name')} />
           <SelectField
@@ -53,6 +53,35 @@ export function BriefRoom() {
             ]}
           />
           <p className="text-[12px] text-soft">{standard.editions.join(', ')}</p>
+          <h2 className="label pt-3">Deflection, span over</h2>
+          <div className="grid grid-cols-3 items-end gap-3">
+            <NumberField label="Variable" value={body.deflectionVariable} commit={set('deflectionVariable', 'deflection limit')} />
+            <NumberField label="Total" value={body.deflectionTotal} commit={set('deflectionTotal', 'deflection limit')} />
+            <NumberField label="Transfer" value={body.deflectionTransfer} commit={set('deflectionTransfer', 'deflection limit')} />
+            <NumberField label="Brittle finishes" value={body.deflectionBrittle} commit={set('deflectionBrittle', 'deflection limit')} />
+            <NumberField label="Crane runway" value={body.deflectionCrane} commit={set('deflectionCrane', 'deflection limit')} />
+            <NumberField
+              label="Overhang, its length over"
+              value={body.deflectionCantilever}
+              commit={set('deflectionCantilever', 'deflection limit')}
+            />
+          </div>
+          <div className="grid grid-cols-2 gap-3">
+            <OptionalQuantityField
+              label="Variable, at most"
+              kind="sectionLength"
+              value={body.deflectionMostVariable}
+              commit={set('deflectionMostVariable', 'deflection limit')}
+              empty="no such limit"
+            />
+            <OptionalQuantityField
+              label="Total, at most"
+              kind="sectionLength"
+              value={body.deflectionMostTotal}
+              commit={set('deflectionMostTotal', 'deflection limit')}
+              empty="no such limit"
+            />
+          </div>
         </section>
         <section className="space-y-2" aria-label="Materials">
           <h2 className="label">Materials</h2>
@@ -93,7 +122,7 @@ export function BriefRoom() {
           />
           <QuantityField label="Cover" kind="sectionLength" value={body.cover} commit={set('cover', 'cover')} />
         </section>
-        <section className="space-y-2" aria-label="Ground and limits">
+        <section className="space-y-2" aria-label="Ground">
           <h2 className="label">Ground</h2>
           <QuantityField label="Allowable bearing" kind="bearing" value={body.bearing} commit={set('bearing', 'bearing')} />
           <SelectField
@@ -125,31 +154,6 @@ export function BriefRoom() {
             commit={set('footingStep', 'footing step')}
           />
           <QuantityField label="Members touch within" kind="length" value={body.reach} commit={set('reach', 'reach of found supports')} />
-          <h2 className="label pt-3">Deflection, span over</h2>
-          <div className="grid grid-cols-3 gap-3">
-            <NumberField label="Variable" value={body.deflectionVariable} commit={set('deflectionVariable', 'deflection limit')} />
-            <NumberField label="Total" value={body.deflectionTotal} commit={set('deflectionTotal', 'deflection limit')} />
-            <NumberField label="Transfer" value={body.deflectionTransfer} commit={set('deflectionTransfer', 'deflection limit')} />
-            <NumberField label="Brittle finishes" value={body.deflectionBrittle} commit={set('deflectionBrittle', 'deflection limit')} />
-            <NumberField label="Crane runway" value={body.deflectionCrane} commit={set('deflectionCrane', 'deflection limit')} />
-            <NumberField label="Overhang" value={body.deflectionCantilever} commit={set('deflectionCantilever', 'deflection limit')} />
-          </div>
-          <div className="grid grid-cols-2 gap-3">
-            <OptionalQuantityField
-              label="Variable, at most"
-              kind="sectionLength"
-              value={body.deflectionMostVariable}
-              commit={set('deflectionMostVariable', 'deflection limit')}
-              empty="no such limit"
-            />
-            <OptionalQuantityField
-              label="Total, at most"
-              kind="sectionLength"
-              value={body.deflectionMostTotal}
-              commit={set('deflectionMostTotal', 'deflection limit')}
-              empty="no such limit"
-            />
-          </div>
         </section>
       </div>
       <Levels />

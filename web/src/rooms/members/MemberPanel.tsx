@@ -150,11 +150,8 @@ function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'column'; com
   return (
     <section aria-label="Sizing" className="mt-4 border-t border-rule pt-2">
       <h3 className="label">Which section</h3>
-      <div className="mt-1 flex items-end gap-2">
-        <button type="button" className="btn btn-main shrink-0" disabled={busy} onClick={() => void size()}>
-          {busy ? 'Trying…' : `Size this ${kind}`}
-        </button>
-        <label className="text-[12px] text-soft">
+      <div className="mt-1 grid grid-cols-3 items-end gap-2 text-[12px] text-soft">
+        <label>
           no deeper than [{units === 'SI' ? 'mm' : 'in'}]
           <input
             className="field w-full"
@@ -164,8 +161,8 @@ function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'column'; com
             placeholder="any"
           />
         </label>
-        <label className="text-[12px] text-soft">
-          no wider than
+        <label>
+          no wider than [{units === 'SI' ? 'mm' : 'in'}]
           <input
             className="field w-full"
             value={width}
@@ -174,7 +171,18 @@ function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'column'; com
             placeholder="any"
           />
         </label>
+        <label>
+          of those the least
+          <select className="field w-full" value={by} onChange={(event) => setBy(event.target.value as SizedBy)}>
+            <option value="mass">mass</option>
+            <option value="depth">depth</option>
+            <option value="width">width</option>
+          </select>
+        </label>
       </div>
+      <button type="button" className="btn btn-main mt-2" disabled={busy} onClick={() => void size()}>
+        {busy ? 'Trying…' : `Size this ${kind}`}
+      </button>
       {tried && tried.of !== computed ? (
         <p className="mt-1 text-[12px] text-oxide">The project has changed since these were tried.</p>
       ) : null}
@@ -183,22 +191,7 @@ function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'column'; com
           <p className="mt-1 text-[13px]">
             {best ? (
               <>
-                <label className="sr-only" htmlFor={`by-${id}`}>
-                  What is to be least
-                </label>
-                <select
-                  id={`by-${id}`}
-                  className="field mr-1 w-auto py-0"
-                  value={by}
-                  onChange={(event) => setBy(event.target.value as SizedBy)}
-                >
-                  {Object.entries(LEAST).map(([value, label]) => (
-                    <option key={value} value={value}>
-                      {label}
-                    </option>
-                  ))}
-                </select>
-                that carries: <b>{best.designation}</b>{' '}
+                {LEAST[by]} that carries: <b>{best.designation}</b>{' '}
                 <button type="button" className="btn-line" onClick={() => quietly(commit(best.designation))}>
                   Take it
                 </button>
