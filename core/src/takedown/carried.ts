@@ -17,7 +17,6 @@ export interface Carried {
 }
 
 const NUMBER_OF: ReadonlyMap<string, number> = new Map(CASE_IDS.map((id, n) => [id, n]));
-const COUNT = CASE_IDS.length;
 
 function maskOf(byCase: ByCase): number {
   let mask = 0;
@@ -26,7 +25,7 @@ function maskOf(byCase: ByCase): number {
 }
 
 function numbers(byCase: ByCase): number[] {
-  const values = zeros();
+  const values = zeros(maskOf(byCase));
   for (const id in byCase) values[NUMBER_OF.get(id)!] = byCase[id]!;
   return values;
 }
@@ -34,8 +33,9 @@ function numbers(byCase: ByCase): number[] {
 /** Numbers that begin as fractions are kept as plain numbers by the machine. */
 const ZEROS: readonly number[] = CASE_IDS.map(() => 0.5).map((half) => half - half);
 
-function zeros(): number[] {
-  return ZEROS.slice();
+/** Room for the cases of a mask: lists end with the last that there is. */
+function zeros(mask: number): number[] {
+  return ZEROS.slice(0, 32 - Math.clz32(mask));
 }
 
 /** Values by case with those that press, as given by name. */
@@ -79,7 +79,7 @@ function named(mask: number, values: readonly number[]): ByCase {
 /** Adds up values by case. */
 export class CaseSum {
   private mask = 0;
-  private readonly values = zeros();
+  private readonly values = zeros(-1);
 
   add({ mask, values }: Pick<Carried, 'mask' | 'values'>, times = 1): void {
     this.mask |= mask;
@@ -102,17 +102,17 @@ function carriedFrom(mask: number, values: readonly number[], pressed: readonly 
 
 /** Adds up what is carried, each so many times. */
 export function sumOf(list: readonly Carried[], times: readonly number[]): Carried {
-  const values = zeros();
   let mask = 0;
   let allPress = true;
   for (let i = 0; i < list.length; i += 1) {
     const part = list[i]!;
-    add(values, part.values, part.mask, times[i]!);
     mask |= part.mask;
     if (part.pressed !== part.values) allPress = false;
   }
+  const values = zeros(mask);
+  for (let i = 0; i < list.length; i += 1) add(values, list[i]!.values, list[i]!.mask, times[i]!);
   if (allPress) return carriedFrom(mask, values, values);
-  const pressed = zeros();
+  const pressed = zeros(mask);
   for (let i = 0; i < list.length; i += 1) add(pressed, list[i]!.pressed, list[i]!.mask, times[i]!);
   return carriedFrom(mask, values, pressed);
 }
@@ -135,15 +135,16 @@ export function reactionByParts(
   shares: readonly number[],
   pieces: (i: number, press: (share: number) => void) => void,
 ): Carried {
-  const values = zeros();
-  const pressed = zeros();
   let mask = 0;
+  for (const part of list) mask |= part.mask;
+  const values = zeros(mask);
+  const pressed = zeros(mask);
   for (let i = 0; i < list.length; i += 1) {
     const part = list[i]!;
     add(values, part.values, part.mask, shares[i]!);
-    mask |= part.mask;
     pieces(i, (share) => {
-      for (let n = 0; n < COUNT; n += 1) pressed[n]! += share * (share >= 0 ? part.pressed[n]! : part.values[n]! - part.pressed[n]!);
+      for (let n = 0; n < part.values.length; n += 1)
+        pressed[n]! += share * (share >= 0 ? part.pressed[n]! : part.values[n]! - part.pressed[n]!);
     });
   }
   return carriedFrom(mask, values, pressed);

@@ -184,12 +184,21 @@ export class TakedownEngine {
   /** Brings the bearers up to levels that were touched; a list that says the same stays the very same, another makes its member stale. */
   private mergeBearers(touched: readonly LevelState[], without: readonly string[]): void {
     const { bearers, slots } = this.memory;
-    for (const id of without) bearers.delete(id);
+    for (const id of without) {
+      bearers.delete(id);
+      const slot = slots.get(id);
+      if (slot) slot.bearers = NONE;
+    }
     const take = (list: Bearers, id: string) => {
-      const known = bearers.get(id);
-      if (known && sameBearing(known, list)) return;
+      const slot = slots.get(id);
+      if (!slot) return;
+      if (bearers.size > 0) {
+        const known = bearers.get(id);
+        if (known && sameBearing(known, list)) return;
+      }
       bearers.set(id, list);
-      this.makeStale(slots.get(id));
+      slot.bearers = list;
+      this.makeStale(slot);
     };
     for (const { supports, kept } of touched) {
       if (!kept.has(supports.beams)) supports.beams.forEach(take);
@@ -261,10 +270,10 @@ export class TakedownEngine {
     for (const { to } of slot.handed) this.makeStale(this.memory.slots.get(to));
   }
 
-  private targetsOf({ id }: Slot): readonly Slot[] {
-    const { bearers, slots } = this.memory;
+  private targetsOf({ bearers }: Slot): readonly Slot[] {
+    const { slots } = this.memory;
     let targets: readonly Slot[] = NONE;
-    for (const { by } of bearers.get(id) ?? NONE) {
+    for (const { by } of bearers) {
       const target = by === null ? undefined : slots.get(by);
       if (target && !targets.includes(target)) targets = withOneMore(targets, target);
     }
@@ -316,7 +325,7 @@ export class TakedownEngine {
   private calculate(building: Building, slot: Slot): void {
     const { memory, reach } = this;
     const { id, node, inLoop } = slot;
-    const loads = memory.loads.get(id) ?? NONE;
+    const loads = memory.loads.size === 0 ? NONE : (memory.loads.get(id) ?? NONE);
     const panels = this.landingsOn(node);
     const keepsPrimary =
       slot.primary?.node === node &&
@@ -328,7 +337,8 @@ export class TakedownEngine {
     slot.loads = loads;
     slot.panels = panels;
     const { arrivals, carried } = slot.gathered(found);
-    const outcome = calculate(node, arrivals, carried, memory.bearers.get(id) ?? NONE, {
+    this.calculating = slot;
+    const outcome = calculate(node, arrivals, carried, slot.bearers, {
       target: this.target,
       inLoop,
       reach,
@@ -350,7 +360,13 @@ export class TakedownEngine {
 
   private readonly carriedBy = (id: string) => this.memory.slots.get(id)?.carried;
 
-  private readonly target = (id: string) => this.memory.slots.get(id)?.node;
+  private calculating: Slot | null = null;
+
+  /** What the member that is being calculated may hand to: one of its targets, which are few. */
+  private readonly target = (id: string) => {
+    for (const target of this.calculating!.targets) if (target.id === id) return target.node;
+    return undefined;
+  };
 
   /** A beam that carries another member is a transfer beam; a hanger beneath it does not make it one. */
   private carries(arrivals: readonly Arrival[]): boolean {

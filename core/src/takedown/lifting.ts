@@ -58,7 +58,9 @@ function canLift(ledger: MemberLedger, leave: Leave): boolean {
 
 /** True when nothing that arrives lifts this support: then no combination does. */
 function presses({ arrivals }: MemberLedger, { shares, byCase: handed, adverse }: Leave): boolean {
-  if (handed !== adverse) for (const id in handed) if (handed[id]! < adverse[id]! - 1e-9) return false;
+  // the very same where every share and every value of every arrival presses
+  if (handed === adverse) return true;
+  for (const id in handed) if (handed[id]! < adverse[id]! - 1e-9) return false;
   for (let i = 0; i < arrivals.length; i += 1) {
     const { byCase, adverse: pressed } = arrivals[i]!;
     // where nothing relieves, the share alone decides

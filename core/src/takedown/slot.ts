@@ -6,6 +6,7 @@ import type { Handed } from './outcome';
 import type { PanelLanding } from './panels';
 import type { Primary } from './primary';
 import { Stop } from './route';
+import type { Bearers } from './same';
 import type { BookEntry } from './shelf';
 
 const NONE: readonly never[] = [];
@@ -14,6 +15,8 @@ const NONE: readonly never[] = [];
 export class Slot extends Stop<Slot> {
   /** Is it to be calculated again? */
   stale = true;
+  /** What it rests on. */
+  bearers: Bearers = NONE;
   loads: readonly Named<ExtraLoad>[] = NONE;
   panels: readonly PanelLanding[] = NONE;
   /** What acts on it first-hand. */
