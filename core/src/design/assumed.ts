@@ -31,6 +31,8 @@ const PROJECT = 'project';
  */
 export class AssumptionBook {
   readonly byItem = new Map<string, readonly RecordedAssumption[]>();
+  /** Items whose assumptions were written or taken away by the last reading; null: all. */
+  news: Set<string> | null = null;
   private last: Building | null = null;
 
   /**
@@ -44,6 +46,7 @@ export class AssumptionBook {
   ): void {
     const { last } = this;
     this.last = building;
+    this.news = new Set();
     if (!last || !redesigned || last.answers !== building.answers) {
       this.byItem.clear();
       this.write(building, null, [STABILITY]);
@@ -52,6 +55,7 @@ export class AssumptionBook {
       for (const id of building.stripFootings.keys()) this.write(building, id, [STRIP]);
       building.panels.forEach((panel, id) => this.write(building, id, panelAssumptions(panel)));
       for (const map of designs) map.forEach(({ assumptions }, id) => this.write(building, id, assumptions));
+      this.news = null;
       return;
     }
     const again = <B>(before: ReadonlyMap<string, B>, now: ReadonlyMap<string, B>, of: (body: B) => readonly Text[]) => {
@@ -59,7 +63,7 @@ export class AssumptionBook {
       for (const id of differenceOf(before, now) ?? new Set([...before.keys(), ...now.keys()])) {
         const body = now.get(id);
         if (body !== undefined) this.write(building, id, of(body));
-        else this.byItem.delete(id);
+        else this.takeAway(id);
       }
     };
     again(last.hangers, building.hangers, () => [HANGER]);
@@ -71,15 +75,20 @@ export class AssumptionBook {
       if (design) this.write(building, id, design.assumptions);
       // not designed yet, or gone; items of other kinds keep theirs
       else if (!building.hangers.has(id) && !building.walls.has(id) && !building.stripFootings.has(id) && !building.panels.has(id))
-        this.byItem.delete(id);
+        this.takeAway(id);
     }
+  }
+
+  private takeAway(id: string): void {
+    if (this.byItem.delete(id)) this.news?.add(id);
   }
 
   private write(building: Building, item: string | null, texts: readonly Text[]): void {
     if (texts.length === 0) {
-      this.byItem.delete(item ?? PROJECT);
+      this.takeAway(item ?? PROJECT);
       return;
     }
+    this.news?.add(item ?? PROJECT);
     const mark = item === null ? PROJECT : markOf(building, item);
     const list = texts.map(({ key, text, reason }): RecordedAssumption => {
       const full = `${item ?? PROJECT}:${key}`;

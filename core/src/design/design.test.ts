@@ -19,6 +19,7 @@ import {
   sheetFor,
   trySections,
   unbracedSegments,
+  type ProjectResult,
 } from '.';
 
 describe('a beam, by hand', () => {
@@ -338,19 +339,45 @@ describe('a project that is edited', () => {
       fc.property(fc.array(edit, { minLength: 1, maxLength: 6 }), (edits) => {
         const engine = new ProjectEngine();
         let items: readonly Item[] = start;
+        // what a screen holds that is told only what is news
+        const screen = { members: new Map(), footings: new Map(), assumptions: new Map(), ledgers: new Map(), panels: new Map() };
+        const tell = (result: ProjectResult, loadsToo: boolean) => {
+          const { takedown, redesigned, assumed } = result.news;
+          const take = (into: Map<string, unknown>, from: ReadonlyMap<string, unknown>, ids: readonly string[] | null) => {
+            for (const id of ids ?? new Set([...into.keys(), ...from.keys()]))
+              if (from.has(id)) into.set(id, from.get(id));
+              else into.delete(id);
+          };
+          take(screen.members, result.members, redesigned);
+          take(screen.footings, result.footings, redesigned);
+          take(screen.assumptions, result.assumptions, assumed);
+          if (!loadsToo) return;
+          take(screen.ledgers, result.takedown.members, takedown.all ? null : [...takedown.fresh, ...takedown.gone]);
+          take(screen.panels, result.takedown.panels, takedown.all ? null : takedown.panels);
+        };
         let now = engine.run(items);
+        tell(now, true);
         for (const { at, kind, n, some } of edits) {
           items = editedAt(items, at, kind, n);
           let left = some;
           now = engine.run(items, () => left-- <= 0);
+          tell(now, true);
         }
-        while (now.pending > 0) now = engine.goOn(() => false);
+        while (now.pending > 0) {
+          now = engine.goOn(() => false);
+          tell(now, false);
+        }
         const fresh = computeProject(items);
         const sorted = (map: ReadonlyMap<string, unknown>) => [...map].sort(([a], [b]) => (a < b ? -1 : 1));
         expect(sorted(now.members)).toEqual(sorted(fresh.members));
         expect(sorted(now.footings)).toEqual(sorted(fresh.footings));
         expect(sorted(now.assumptions)).toEqual(sorted(fresh.assumptions));
         expect(sorted(now.building.beams)).toEqual(sorted(fresh.building.beams));
+        expect(sorted(screen.members)).toEqual(sorted(fresh.members));
+        expect(sorted(screen.footings)).toEqual(sorted(fresh.footings));
+        expect(sorted(screen.assumptions)).toEqual(sorted(fresh.assumptions));
+        expect(sorted(screen.ledgers)).toEqual(sorted(fresh.takedown.members));
+        expect(sorted(screen.panels)).toEqual(sorted(fresh.takedown.panels));
         expect(now.balance).toEqual(fresh.balance);
         const keys = (ends: typeof now.looseEnds) => ends.map(({ key }) => key).sort();
         expect(keys(now.looseEnds)).toEqual(keys(fresh.looseEnds));

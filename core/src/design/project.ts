@@ -38,6 +38,8 @@ export interface ProjectResult {
     readonly takedown: TakedownNews;
     /** Members and footings whose design was made, or does not hold any more; null: all. */
     readonly redesigned: readonly string[] | null;
+    /** Items whose assumptions are others; null: all. */
+    readonly assumed: readonly string[] | null;
   };
   /** Members and footings whose design is still to be made: they are missing above. */
   readonly pending: number;
@@ -202,7 +204,11 @@ export class ProjectEngine {
       balance: withPads(building, takedown.balance, footings),
       looseEnds: dismissed(building, [...takedown.looseEnds, ...this.surveyed, ...designLooseEnds(building, this.ends)]),
       assumptions: this.book.byItem,
-      news: { takedown: this.takedown!.engine.news, redesigned: redesigned && [...redesigned] },
+      news: {
+        takedown: this.takedown!.engine.news,
+        redesigned: redesigned && [...redesigned],
+        assumed: this.book.news && [...this.book.news],
+      },
     };
   }
 }

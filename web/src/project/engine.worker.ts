@@ -166,8 +166,7 @@ function change(
     footings: deltaOf(sent.footings, footings, redesigned),
     balance,
     looseEnds,
-    // what walls and panels assume follows their items, and these are few or compared quickly
-    assumptions: deltaOf(sent.assumptions, assumptions, loadsToo ? null : redesigned),
+    assumptions: deltaOf(sent.assumptions, assumptions, compareAll ? null : news.assumed),
     pending,
     restsElsewhere: touched,
   };
