@@ -31,6 +31,8 @@ const PROJECT = 'project';
  */
 export class AssumptionBook {
   readonly byItem = new Map<string, readonly RecordedAssumption[]>();
+  /** How many stand unanswered. */
+  open = 0;
   /** Items whose assumptions were written or taken away by the last reading; null: all. */
   news: Set<string> | null = null;
   private last: Building | null = null;
@@ -49,6 +51,7 @@ export class AssumptionBook {
     this.news = new Set();
     if (!last || !redesigned || last.answers !== building.answers) {
       this.byItem.clear();
+      this.open = 0;
       this.write(building, null, [STABILITY]);
       for (const id of building.hangers.keys()) this.write(building, id, [HANGER]);
       building.walls.forEach((wall, id) => this.write(building, id, wallAssumptions(wall)));
@@ -80,6 +83,7 @@ export class AssumptionBook {
   }
 
   private takeAway(id: string): void {
+    this.open -= unanswered(this.byItem.get(id));
     if (this.byItem.delete(id)) this.news?.add(id);
   }
 
@@ -95,16 +99,14 @@ export class AssumptionBook {
       const answer = building.answers.get(full);
       return { item, key: full, mark, text, reason, answer: answer ? { reason: answer.reason, by: answer.by } : null };
     });
+    this.open += unanswered(list) - unanswered(this.byItem.get(item ?? PROJECT));
     this.byItem.set(item ?? PROJECT, list);
   }
 }
 
-/** How many assumptions stand unanswered. */
-export function openAssumptions(byItem: ReadonlyMap<string, readonly RecordedAssumption[]>): number {
+function unanswered(list: readonly RecordedAssumption[] | undefined): number {
   let open = 0;
-  byItem.forEach((list) => {
-    for (const { answer } of list) if (!answer) open += 1;
-  });
+  for (const { answer } of list ?? []) if (!answer) open += 1;
   return open;
 }
 

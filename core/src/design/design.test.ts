@@ -373,6 +373,7 @@ describe('a project that is edited', () => {
         expect(sorted(now.footings)).toEqual(sorted(fresh.footings));
         expect(sorted(now.assumptions)).toEqual(sorted(fresh.assumptions));
         expect(sorted(now.building.beams)).toEqual(sorted(fresh.building.beams));
+        expect(now.openAssumptions).toBe(allAssumptions(fresh.assumptions).filter(({ answer }) => !answer).length);
         expect(sorted(screen.members)).toEqual(sorted(fresh.members));
         expect(sorted(screen.footings)).toEqual(sorted(fresh.footings));
         expect(sorted(screen.assumptions)).toEqual(sorted(fresh.assumptions));

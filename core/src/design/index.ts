@@ -3,7 +3,7 @@ export { contextOf, type Context } from './context';
 export { BeamModel, beamActions, unbracedSegments } from './analysis';
 export { storeyHeight } from './column';
 export { bearingPressure, sizeByBearing, type FootingDesign, type Ground } from './footing';
-export { allAssumptions, openAssumptions } from './assumed';
+export { allAssumptions } from './assumed';
 export { computeProject, ProjectEngine, sheetFor, type ProjectResult } from './project';
 export { sizeUnsized, type SizedBuilding, type SizedMember, type SizingStep } from './sizeAll';
 export { compareRevisions, type Comparison, type ItemDifference, type ReactionDifference } from './compare';

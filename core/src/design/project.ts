@@ -33,6 +33,7 @@ export interface ProjectResult {
   readonly looseEnds: readonly JudgedLooseEnd[];
   /** By the item that they are on; those of the whole under `project`. */
   readonly assumptions: ReadonlyMap<string, readonly RecordedAssumption[]>;
+  readonly openAssumptions: number;
   /** What this result has otherwise than the one before. */
   readonly news: {
     readonly takedown: TakedownNews;
@@ -204,6 +205,7 @@ export class ProjectEngine {
       balance: withPads(building, takedown.balance, footings),
       looseEnds: dismissed(building, [...takedown.looseEnds, ...this.surveyed, ...designLooseEnds(building, this.ends)]),
       assumptions: this.book.byItem,
+      openAssumptions: this.book.open,
       news: {
         takedown: this.takedown!.engine.news,
         redesigned: redesigned && [...redesigned],

@@ -1,6 +1,5 @@
 import { Link, useParams } from 'react-router';
-import { useMemo } from 'react';
-import { caseLabel, formatQuantity, openAssumptions } from '@plinth/core';
+import { caseLabel, formatQuantity } from '@plinth/core';
 import { useProject, useProjectState } from '../project/context';
 
 /** Balance of every case, loose ends, open assumptions, and whether everything is saved: in every room. */
@@ -10,8 +9,7 @@ export function FootStrip() {
   const { project } = useParams();
   const force = (value: number) => formatQuantity(value, 'force', units, { figures: 4, bare: true });
   const loose = computed.looseEnds.filter((end) => !end.dismissed).length;
-  const { assumptions } = computed;
-  const open = useMemo(() => openAssumptions(assumptions), [assumptions]);
+  const open = computed.openAssumptions;
   return (
     <footer className="no-print flex h-8 shrink-0 items-center gap-4 overflow-hidden border-t border-rule bg-wash px-4 text-[12px] whitespace-nowrap">
       <b className="font-semibold">Balance [{units === 'SI' ? 'kN' : 'kip'}]</b>

@@ -145,7 +145,7 @@ function over(ms: number): () => boolean {
  * @param loadsToo false when only designs were made since
  */
 function change(
-  { takedown, members, footings, balance, looseEnds, assumptions, pending, news }: ProjectResult,
+  { takedown, members, footings, balance, looseEnds, assumptions, openAssumptions, pending, news }: ProjectResult,
   loadsToo: boolean,
 ): ComputedChange {
   const { all, fresh, gone, panels } = news.takedown;
@@ -167,6 +167,7 @@ function change(
     balance,
     looseEnds,
     assumptions: deltaOf(sent.assumptions, assumptions, compareAll ? null : news.assumed),
+    openAssumptions,
     pending,
     restsElsewhere: touched,
   };

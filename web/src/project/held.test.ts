@@ -1,0 +1,71 @@
+import { describe, expect, it } from 'vitest';
+import type { ComputedChange, Delta } from './engine.worker';
+import { HeldResult } from './held';
+
+const none: Delta<never> = { set: [], gone: [] };
+const design = (mark: string) => ({ mark }) as never;
+
+function change(more: Partial<Omit<ComputedChange, 'takedown'>> & { order?: readonly string[] } = {}): ComputedChange {
+  const { order, ...rest } = more;
+  return {
+    takedown: {
+      cases: [],
+      looseEnds: [],
+      balance: [],
+      horizontal: [],
+      plumb: [],
+      order: order ?? null,
+      members: none,
+      bearers: none,
+      panels: none,
+    },
+    members: none,
+    footings: none,
+    assumptions: none,
+    openAssumptions: 0,
+    balance: [],
+    looseEnds: [],
+    pending: 0,
+    restsElsewhere: [],
+    ...rest,
+  };
+}
+
+describe('what the screen holds of a result', () => {
+  it('puts changes in when they are shown, and not before', () => {
+    const held = new HeldResult();
+    held.take(change({ members: { set: [['B1', design('B1')]], gone: [] }, order: ['B1'], restsElsewhere: null }));
+    const first = held.show();
+    expect(first.restsElsewhere).toBeNull();
+    expect([...first.computed.members.keys()]).toEqual(['B1']);
+    held.take(change({ members: { set: [['B2', design('B2')]], gone: ['B1'] }, order: ['B2'], pending: 3 }));
+    expect(held.pending).toBe(3);
+    expect(first.computed.members.has('B1')).toBe(true);
+    const second = held.show();
+    expect([...second.computed.members]).toEqual([['B2', { mark: 'B2' }]]);
+    expect(second.computed.takedown.order).toEqual(['B2']);
+    expect(second.computed.members).not.toBe(first.computed.members);
+  });
+  it('leaves what did not change the very same, and the order as it was', () => {
+    const held = new HeldResult();
+    held.take(change({ members: { set: [['B1', design('B1')]], gone: [] }, order: ['B1'] }));
+    const first = held.show();
+    held.take(change({ footings: { set: [['F1', design('F1')]], gone: [] } }));
+    const second = held.show();
+    expect(second.computed.members).toBe(first.computed.members);
+    expect(second.computed.takedown.order).toBe(first.computed.takedown.order);
+    expect(second.computed.footings.size).toBe(1);
+  });
+  it('names every member whose supports may be others since it was shown last', () => {
+    const held = new HeldResult();
+    held.take(change());
+    held.show();
+    held.take(change({ restsElsewhere: ['B1'] }));
+    held.take(change({ restsElsewhere: ['B2'] }));
+    expect([...held.show().restsElsewhere!]).toEqual(['B1', 'B2']);
+    held.take(change({ restsElsewhere: null }));
+    held.take(change({ restsElsewhere: ['B2'] }));
+    expect(held.show().restsElsewhere).toBeNull();
+    expect([...held.show().restsElsewhere!]).toEqual([]);
+  });
+});
