@@ -1,4 +1,5 @@
 export * from './item';
+export { completed } from './completed';
 export { assemble, Assembler } from './assembler';
 export { differenceOf, noteDifference } from './difference';
 export { isOnLevel, levelNameOf, markOf, planLength, pointAlong, project, type Building, type Named } from './building';

@@ -254,6 +254,24 @@ describe('a building of panels and found supports', () => {
     const seed = [...Array<number>(21).fill(0), 0.991, 0.899, 0.409, 0.4, ...Array<number>(16).fill(0)].slice(0, 40);
     expectClosed(takeDown(assemble(storeys(2, jitterOf(seed))), () => []));
   });
+  it('after a run that failed it begins from nothing, and says so', () => {
+    let fails = false;
+    const engine = new TakedownEngine(() => {
+      if (fails) throw new RangeError('no combinations');
+      return [];
+    });
+    const items = storeys(1, () => 0.5);
+    engine.run(assemble(items));
+    // a case that was not there asks for combinations again
+    const snowy = [...items, item('load', 'snow', { label: 'drift', on: 'B01', type: 'point', nature: 'snow', at: 900, force: '3 kN' })];
+    fails = true;
+    expect(() => engine.run(assemble(snowy))).toThrow('no combinations');
+    fails = false;
+    const moved = edited(snowy, 'nudge', 0.3);
+    expect(read(engine.run(assemble(moved)))).toEqual(read(takeDown(assemble(moved), () => [])));
+    expect(engine.news.all).toBe(true);
+    expect(engine.news.fresh.length).toBe(takeDown(assemble(moved), () => []).members.size);
+  });
   it('after any edits it is what a fresh takedown gives', () => {
     const edits = fc.array(
       fc.tuple(

@@ -63,7 +63,7 @@ class Memory {
  */
 export class TakedownEngine {
   private memory = new Memory();
-  private levelBodies: readonly Building['levels'][number]['body'][] = [];
+  private levelBodies: readonly Building['levels'][number]['body'][] | null = null;
   private reach = 0;
   private rules: { readonly cases: string; readonly combinations: readonly Combination[] } = { cases: '', combinations: [] };
   /** Those that became stale since the last run. */
@@ -76,6 +76,23 @@ export class TakedownEngine {
   constructor(private readonly liftingRules: LiftingRules) {}
 
   run(building: Building): Takedown {
+    try {
+      return this.bringUpTo(building);
+    } catch (error) {
+      // what was half taken in is not known: the next run begins from nothing
+      this.forget();
+      throw error;
+    }
+  }
+
+  private forget(): void {
+    this.memory = new Memory();
+    this.levelBodies = null;
+    this.stale = [];
+    this.onStale = null;
+  }
+
+  private bringUpTo(building: Building): Takedown {
     const all = this.forgetIfAllMoved(building);
     const members = this.readMembers(building);
     const panels = new Set<string>();
@@ -111,12 +128,11 @@ export class TakedownEngine {
   /** Elevations and the reach go everywhere: when a level moves, comes or goes, nothing is kept. @returns true when that is so */
   private forgetIfAllMoved({ levels, brief }: Building): boolean {
     const last = this.levelBodies;
-    this.levelBodies = levels.map(({ body }) => body);
     const sameReach = this.reach === brief.reach;
     this.reach = brief.reach;
-    if (sameReach && levels.length === last.length && levels.every(({ body }, i) => body === last[i])) return false;
-    this.memory = new Memory();
-    this.stale = [];
+    if (sameReach && last !== null && levels.length === last.length && levels.every(({ body }, i) => body === last[i])) return false;
+    this.forget();
+    this.levelBodies = levels.map(({ body }) => body);
     return true;
   }
 
