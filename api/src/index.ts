@@ -1,10 +1,10 @@
 /** Contracts of the HTTP API: what is sent and what comes back, shared by server and web. */
 import { z } from 'zod';
-import { changeSchema } from '@plinth/core';
+import { changeSchema, FAMILIES, type Family } from '@plinth/core';
 
 export const createProjectSchema = z.object({
   name: z.string().trim().min(1, 'give the project a name').max(80, 'a name has at most 80 characters'),
-  family: z.enum(['european', 'american']),
+  family: z.enum(FAMILIES),
 });
 export type CreateProject = z.input<typeof createProjectSchema>;
 
@@ -28,7 +28,7 @@ export type UndoInput = z.input<typeof undoSchema>;
 export interface ProjectSummary {
   readonly id: string;
   readonly name: string;
-  readonly family: 'european' | 'american';
+  readonly family: Family;
   /** Number of the last journal entry. */
   readonly version: number;
   readonly items: number;

@@ -60,6 +60,17 @@ describe('lateral-torsional buckling by finite elements', () => {
     expect(factor(L, (x) => 1e6 * moment(x)) * 1e6).toBeCloseTo(one, 8);
     expect(factor(L, (x) => moment(L - x)) / one).toBeCloseTo(1, 6);
   });
+  it('lines held at single places: two of one place hold it, many of one line hold it all along, one in tension hardly helps', () => {
+    const L = 9000;
+    const lines = (at: number, ...heights: number[]) => heights.map((above) => ({ at, above }));
+    const both = factor(L, () => 1, { heldLines: lines(4500, 226, -226) });
+    expect(both / factor(L, () => 1, { held: [0, 4500, L] })).toBeCloseTo(1, 3);
+    const many = Array.from({ length: 17 }, (_, i) => ({ at: (i * L) / 16, above: 226 }));
+    expect(factor(L, () => -1, { heldLines: many }) / factor(L, () => -1, { heldAlong: 226 })).toBeCloseTo(1, 2);
+    const [pressed, drawn] = [226, -226].map((above) => factor(L, () => 1, { heldLines: lines(4500, above) }));
+    expect(pressed! / both).toBeGreaterThan(0.97);
+    expect(drawn!).toBeLessThan(0.6 * both);
+  });
   it('says what turns over without any load', () => {
     expect(() => lateralBucklingFactor({ length: 5000, ...rigid, moment: () => 1, held: [0] })).toThrow('nothing keeps the member');
   });

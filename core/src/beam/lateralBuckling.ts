@@ -17,6 +17,8 @@ export interface LateralMember {
   readonly loadHeight?: number;
   /** A floor or roof holds the member sideways along its length so far above the shear centre, mm; left out: it does not. */
   readonly heldAlong?: number;
+  /** Places where one line of the member is held sideways, so far above the shear centre (below: negative), mm; it may turn about that line. */
+  readonly heldLines?: readonly { readonly at: number; readonly above: number }[];
   /** Places that must be nodes, beside the held ones: where the moment's diagram has corners. */
   readonly corners?: readonly number[];
 }
@@ -58,8 +60,10 @@ class Band {
 }
 
 /** Nodes along the member: everything that must be one, and enough between. */
-function nodes({ length, held, corners = [] }: LateralMember): number[] {
-  const places = [...new Set([0, length, ...held, ...corners].filter((x) => x >= 0 && x <= length))].sort((a, b) => a - b);
+function nodes({ length, held, heldLines = [], corners = [] }: LateralMember): number[] {
+  const places = [...new Set([0, length, ...held, ...heldLines.map(({ at }) => at), ...corners].filter((x) => x >= 0 && x <= length))].sort(
+    (a, b) => a - b,
+  );
   const longest = length / 16;
   const all: number[] = [];
   for (let i = 0; i + 1 < places.length; i += 1) {
@@ -103,15 +107,18 @@ function matrices(member: LateralMember, at: readonly number[], free: Int32Array
       loadOn[e + 1]! += shear;
     }
   }
-  if (member.heldAlong !== undefined) {
-    // stiff springs against the movement of that line: with the signs here a point above the shear centre moves by v less height times twist
-    const stiffness = (1e5 * member.EIz) / (member.length / at.length) ** 3;
-    at.forEach((_, node) => {
-      const [v, twist] = [free[node * PER_NODE]!, free[node * PER_NODE + 2]!];
-      if (v >= 0) K.add(v, v, stiffness);
-      if (twist >= 0) K.add(twist, twist, stiffness * member.heldAlong! ** 2);
-      if (v >= 0 && twist >= 0) K.add(Math.max(v, twist), Math.min(v, twist), -stiffness * member.heldAlong!);
-    });
+  // stiff springs against the movement of a line: with the signs here a point above the shear centre moves by v less height times twist
+  const stiffness = (1e5 * member.EIz) / (member.length / at.length) ** 3;
+  const hold = (node: number, above: number) => {
+    const [v, twist] = [free[node * PER_NODE]!, free[node * PER_NODE + 2]!];
+    if (v >= 0) K.add(v, v, stiffness);
+    if (twist >= 0) K.add(twist, twist, stiffness * above ** 2);
+    if (v >= 0 && twist >= 0) K.add(Math.max(v, twist), Math.min(v, twist), -stiffness * above);
+  };
+  if (member.heldAlong !== undefined) for (let node = 0; node < at.length; node += 1) hold(node, member.heldAlong);
+  for (const line of member.heldLines ?? []) {
+    const node = at.findIndex((x) => Math.abs(x - line.at) < 1e-6 * member.length);
+    if (node >= 0) hold(node, line.above);
   }
   if (height !== 0)
     at.forEach((_, node) => {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { buildUpSchema, NATURES, USES } from '../load';
 import { quantity } from '../quantity';
+import { isSection } from '../section';
 
 /** Items of a building. Positions x, y in mm on plan; elevations in mm; every reference is an item's id. */
 
@@ -20,11 +21,17 @@ const reduction = z
   .describe('reduction of imposed floor load in its design: as in the brief, or none');
 const note = z.string().max(2000).default('').describe('note');
 
+/** Families of design standards by which a project may work. */
+export const FAMILIES = ['european', 'american', 'british'] as const;
+export type Family = (typeof FAMILIES)[number];
+
 export const briefSchema = z.object({
   name: z.string().trim().min(1, 'the project needs a name').max(80).describe('name of the building'),
-  family: z.enum(['european', 'american']).describe('code family'),
+  family: z.enum(FAMILIES).describe('code family'),
   units: z.enum(['SI', 'US']).describe('units in which the project is shown and typed'),
-  combinationRule: z.enum(['6.10', '6.10ab', 'LRFD', 'ASD']).describe('European: 6.10 or 6.10a/6.10b; American: LRFD or ASD'),
+  combinationRule: z
+    .enum(['6.10', '6.10ab', 'LRFD', 'ASD', 'BS5950'])
+    .describe('European: 6.10 or 6.10a/6.10b; American: LRFD or ASD; older British: BS5950'),
   grade: z.string().describe('steel grade of rolled shapes'),
   hollowGrade: z.string().describe('steel grade of rectangular hollow shapes'),
   roundGrade: z.string().describe('steel grade of circular hollow shapes'),
@@ -60,6 +67,24 @@ export const briefSchema = z.object({
     .max(2000)
     .default(180)
     .describe('own length over this: limit under variable load of overhangs and cantilevers'),
+  ownShapes: z
+    .array(
+      z.object({
+        name: z.string().trim().min(1, 'a shape needs a name').max(40, 'a name has at most 40 characters'),
+        designation: z
+          .string()
+          .max(60)
+          .refine(
+            (text) => text.startsWith('own ') && isSection(text),
+            'write an own shape by its dimensions, such as own I 600x250x10x20',
+          ),
+      }),
+    )
+    .max(500, 'at most 500 own shapes')
+    .default([])
+    .describe('shapes of one’s own that members may be sized from'),
+  priceHollow: z.number().min(0.2).max(20).default(1.3).describe('price of a kg of hollow sections over that of a kg of rolled shapes'),
+  priceWelded: z.number().min(0.2).max(20).default(1.6).describe('price of a kg of welded shapes over that of a kg of rolled shapes'),
   deflectionMostVariable: quantity('sectionLength', 'limit under variable load however long the span', { above: 0 })
     .nullable()
     .default(null),
@@ -122,11 +147,19 @@ export const beamSchema = z.object({
   restraint: z
     .enum(['supports', 'floor', 'points'])
     .default('supports')
-    .describe('what holds the compression flange: only the supports; the floor along its length; points at the positions given'),
+    .describe('what holds the compression flange: only the supports; the floor along the top flange; points at the positions given'),
   restraintPoints: z
     .array(quantity('length', 'from the start of the beam', { min: 0 }))
     .default([])
-    .describe('lateral restraints of the compression flange'),
+    .describe('places where both flanges are held sideways'),
+  topPoints: z
+    .array(quantity('length', 'from the start of the beam', { min: 0 }))
+    .default([])
+    .describe('places where only the top flange is held sideways'),
+  bottomPoints: z
+    .array(quantity('length', 'from the start of the beam', { min: 0 }))
+    .default([])
+    .describe('places where only the bottom flange is held sideways; also beside a floor on the top flange'),
   loadHeight: z
     .enum(['centre', 'top'])
     .default('centre')
@@ -149,6 +182,15 @@ export const beamSchema = z.object({
   note,
 });
 
+/** How the two ends of a column are held; number: its effective length is typed. */
+export const END_CONDITIONS = ['number', 'pinnedPinned', 'fixedPinned', 'fixedFixed', 'fixedFree', 'fixedSway', 'pinnedSway'] as const;
+export type EndConditions = (typeof END_CONDITIONS)[number];
+const endConditions = z.enum(END_CONDITIONS).default('number');
+const heldHeights = z
+  .array(quantity('length', 'height above the base', { above: 0 }))
+  .max(20, 'at most 20 places')
+  .default([]);
+
 export const columnSchema = z.object({
   mark,
   at: pointSchema,
@@ -161,6 +203,10 @@ export const columnSchema = z.object({
   ownWeight: quantity('lineLoad', 'allowance for own weight while no section is chosen', { min: 0 }),
   factorY: z.number().min(0.5).max(10).default(1).describe('effective length over storey height, buckling about the major axis'),
   factorZ: z.number().min(0.5).max(10).default(1).describe('effective length over storey height, buckling about the minor axis'),
+  endsY: endConditions.describe('how its ends are held, buckling about the major axis; number: the factor typed'),
+  endsZ: endConditions.describe('how its ends are held, buckling about the minor axis; number: the factor typed'),
+  heldY: heldHeights.describe('heights above the base at which buckling about the major axis is prevented'),
+  heldZ: heldHeights.describe('heights above the base at which buckling about the minor axis is prevented'),
   turn: quantity('angle', 'turned anticlockwise; not turned its depth lies along north', { min: -7, max: 7 }).default(0),
   beamsBear: z
     .enum(['nominal', 'central'])

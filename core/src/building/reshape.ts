@@ -98,6 +98,8 @@ function memberPieces(item: Exclude<LineItem, { kind: 'gridline' }>, at: number,
             supports: body.supports.filter((support) => support.at <= at),
             hinges: before(body.hinges),
             restraintPoints: before(body.restraintPoints),
+            topPoints: before(body.topPoints),
+            bottomPoints: before(body.bottomPoints),
             strips: stretches(body.strips, 0, at).map((strip) => cutWidths(strip, body.strips)),
             measured: [],
           },
@@ -112,6 +114,8 @@ function memberPieces(item: Exclude<LineItem, { kind: 'gridline' }>, at: number,
             supports: body.supports.filter((support) => support.at > at).map((support) => ({ ...support, at: support.at - at })),
             hinges: after(body.hinges),
             restraintPoints: after(body.restraintPoints),
+            topPoints: after(body.topPoints),
+            bottomPoints: after(body.bottomPoints),
             strips: stretches(body.strips, at, Infinity).map((strip) => cutWidths(strip, body.strips)),
             measured: [],
           },
@@ -191,13 +195,17 @@ export function joinLines(a: LineItem, b: LineItem, reach: number, loads: readon
       ...b.body.supports.map((s) => ({ ...s, at: onWhole(s.at) })),
     ];
     const kept = supports.filter((s, i) => supports.findIndex((other) => other.by === s.by && Math.abs(other.at - s.at) < reach) === i);
+    const bothPlaces = (ofA: readonly number[], ofB: readonly number[]) =>
+      [...ofA.map((s) => s - start), ...ofB.map(onWhole)].sort((x, y) => x - y);
     joined = {
       ...a,
       body: {
         ...(body as typeof a.body),
         supports: kept.sort((x, y) => x.at - y.at),
-        hinges: [...a.body.hinges.map((s) => s - start), ...b.body.hinges.map(onWhole)].sort((x, y) => x - y),
-        restraintPoints: [...a.body.restraintPoints.map((s) => s - start), ...b.body.restraintPoints.map(onWhole)].sort((x, y) => x - y),
+        hinges: bothPlaces(a.body.hinges, b.body.hinges),
+        restraintPoints: bothPlaces(a.body.restraintPoints, b.body.restraintPoints),
+        topPoints: bothPlaces(a.body.topPoints, b.body.topPoints),
+        bottomPoints: bothPlaces(a.body.bottomPoints, b.body.bottomPoints),
         strips: [...a.body.strips.map(moved), ...strips],
         measured: [],
       },

@@ -1,15 +1,15 @@
-import { ITEM_SCHEMAS, type Item, type ItemKind } from './item';
+import { ITEM_SCHEMAS, type Family, type Item, type ItemKind } from './item';
 import type { z } from 'zod';
 
 /** A brief with usual values for a family: what a new project starts from. */
-export function defaultBrief(name: string, family: 'european' | 'american') {
-  const european = family === 'european';
+export function defaultBrief(name: string, family: Family) {
+  const european = family !== 'american';
   return {
     name,
     family,
     units: european ? 'SI' : 'US',
-    combinationRule: european ? '6.10ab' : 'LRFD',
-    grade: european ? 'S355' : 'A992',
+    combinationRule: family === 'european' ? '6.10ab' : family === 'american' ? 'LRFD' : 'BS5950',
+    grade: family === 'european' ? 'S355' : family === 'american' ? 'A992' : 'S275',
     hollowGrade: european ? 'S355H' : 'A500C',
     roundGrade: european ? 'S355H' : 'A53B',
     concrete: european ? 'C30/37' : '4000 psi',

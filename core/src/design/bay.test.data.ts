@@ -1,6 +1,4 @@
-import { defaultBrief, item, type Item } from '../building';
-
-type Family = 'european' | 'american';
+import { defaultBrief, item, type Family, type Item } from '../building';
 
 /** One bay: two footings, two columns, a beam with a floor, everything changeable. */
 export function bay(
@@ -17,7 +15,7 @@ export function bay(
 ): Item[] {
   const family = more.family ?? 'european';
   const length = more.length ?? 6000;
-  const european = family === 'european';
+  const european = family !== 'american';
   const column = (id: string, x: number, by: string) =>
     item('column', id, {
       mark: id,

@@ -98,7 +98,7 @@ export function checkBeam(
 ): Check[] {
   const { building, takedown, standard } = context;
   const grade = gradeFor(building, beam, section);
-  const EI = grade.E * section.properties.Iy;
+  const EI = standard.youngsModulus(grade) * section.properties.Iy;
   const model = new BeamModel(beam, arrivals, EI);
   const worst = new Map<string, Check>();
   const combinations = model.distinct(context.combinations(philosophy).strength);

@@ -7,6 +7,7 @@ import type { Philosophy, Standard } from '../standard';
 import type { MemberLedger } from '../takedown';
 import { gradeFor } from './beam';
 import { type Context } from './context';
+import { effectiveLength, effectiveLengthWords, sways, type BucklingAxis } from './effectiveLength';
 import { nominalMoments, sideBeams, type SideBeam } from './eccentricity';
 import { reducedSums, reductionAssumption, reductionOf, type MemberReduction } from './reduction';
 import { mergeWorst, type MemberDesign } from './result';
@@ -32,8 +33,10 @@ export function columnAssumptions(column: Column, standard: Standard, hasSideBea
     {
       type: 'assumption',
       key: 'effective-length',
-      text: `Effective lengths are ${column.factorY} (major) and ${column.factorZ} (minor axis) times the storey height.`,
-      reason: 'Both ends are taken to be held in position; in a frame that sways the lengths are greater.',
+      text: `Effective lengths: ${effectiveLengthWords(column, 'Y', standard.id)} (major), ${effectiveLengthWords(column, 'Z', standard.id)} (minor axis).`,
+      reason: sways(column)
+        ? 'The ends hold what is stated against turning, and the frame stands on it when it sways.'
+        : 'Both ends are taken to be held in position; in a frame that sways the lengths are greater.',
     },
   ];
 }
@@ -59,8 +62,8 @@ export function checkColumn(
     section,
     grade,
     basis: philosophy.basis,
-    lengthY: column.factorY * height,
-    lengthZ: column.factorZ * height,
+    lengthY: effectiveLength(column, 'Y', height, standard.id).length,
+    lengthZ: effectiveLength(column, 'Z', height, standard.id).length,
     lengthT: height,
   };
   const worst = new Map<string, Check>();
@@ -78,6 +81,7 @@ export function checkColumn(
       standard.steelColumn({ ...input, axial, moments, combination: combination.name, basis: combination.basis }, philosophy),
     );
   if (sheet) {
+    recordEffectiveLengths(column, height, standard, sheet.scope('Effective lengths'));
     const names = new Set([...worst.values()].map((check) => check.combination));
     const printed = prepared.filter(({ combination }) => names.has(combination.name));
     for (const { combination, axial, moments } of printed.length ? printed : prepared.slice(0, 1)) {
@@ -87,6 +91,33 @@ export function checkColumn(
     }
   }
   return [...worst.values()];
+}
+
+/** Which length buckles about each axis, and how its ends are held, on the sheet of a column. */
+function recordEffectiveLengths(column: Column, height: number, standard: Standard, sheet: Sheet): void {
+  sheet.given('h', height, 'length', 'storey height');
+  for (const axis of ['Y', 'Z'] as const satisfies readonly BucklingAxis[]) {
+    const { from, to, factor, length, source } = effectiveLength(column, axis, height, standard.id);
+    const name = axis === 'Y' ? 'y' : 'z';
+    const whole = to - from === height;
+    if (!whole)
+      sheet.given(
+        `l_${name}`,
+        to - from,
+        'length',
+        `longest between places that are held, ${+(from / 1000).toFixed(3)} m to ${+(to / 1000).toFixed(3)} m above the base`,
+      );
+    sheet.given(`k_${name}`, factor, 'ratio', effectiveLengthWords(column, axis, standard.id), source);
+    sheet.step(
+      `L_${name}`,
+      `k_${name} * ${whole ? 'h' : `l_${name}`}`,
+      whole ? { [`k_${name}`]: factor, h: height } : { [`k_${name}`]: factor, [`l_${name}`]: to - from },
+      length,
+      'length',
+      source,
+      `effective length, buckling about the ${axis === 'Y' ? 'major' : 'minor'} axis`,
+    );
+  }
 }
 
 /** How the beams at a column's sides bend it, on its sheet. */

@@ -2,6 +2,7 @@ export { gradeFor } from './beam';
 export { contextOf, type Context } from './context';
 export { BeamModel, beamActions, unbracedSegments } from './analysis';
 export { storeyHeight } from './column';
+export { effectiveLength, endFactor, END_WORDS, type BucklingAxis, type EffectiveLength } from './effectiveLength';
 export { bearingPressure, sizeByBearing, type FootingDesign, type Ground } from './footing';
 export { allAssumptions } from './assumed';
 export { computeProject, ProjectEngine, sheetFor, type ProjectResult } from './project';
@@ -14,12 +15,14 @@ export {
   leastOf,
   lightest,
   nextLess,
+  priceOf,
   trySections,
   usualFamilies,
   type Candidate,
   type SizedBy,
   type SizingRequest,
 } from './sizing';
+export { byOtherCodes, waysOf, whatIf, type Otherwise, type Outcome } from './whatIf';
 export { RULE_OF_THUMB, ruleOfThumbPad } from './ruleOfThumb';
 export { dismissalKey, type JudgedLooseEnd, type MemberDesign, type PhilosophyResult, type RecordedAssumption } from './result';
 export { groupMember, rationalise, type GroupMember, type SizeSet } from './rationalise';

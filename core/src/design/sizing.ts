@@ -1,9 +1,10 @@
-import type { Beam, Column } from '../building';
-import { steelGrade } from '../material';
+import type { Beam, Brief, Column } from '../building';
+import { isMadeIn, steelGrade } from '../material';
 import { GRAVITY } from '../quantity';
-import { catalogue, type Section } from '../section';
+import { catalogue, findSection, type Section } from '../section';
 import { failureLadder, governing, type Check, type VerdictWord } from '../sheet';
 import { PlinthError } from '../error';
+import type { Standard } from '../standard';
 import type { ByCase, MemberLedger } from '../takedown';
 import { checkBeam, withOwnWeight } from './beam';
 import { type Context } from './context';
@@ -18,6 +19,8 @@ export interface Candidate {
   readonly mass: number;
   readonly depth: number;
   readonly width: number;
+  /** As kg of rolled steel of the same length, by the brief's prices of products; kg/mm. */
+  readonly cost: number;
   readonly utilisation: number | null;
   /** Worst of what is proved; what no section can prove (rows that are not written) does not count against one of them. */
   readonly verdict: VerdictWord;
@@ -32,14 +35,32 @@ export interface SizingRequest {
   /** What if the compression flange were held otherwise, or the member made of another grade. */
   readonly restraint?: Beam['restraint'];
   readonly grade?: string;
+  /** This section alone, whatever its family. */
+  readonly only?: string;
 }
 
-const BEAM_FAMILIES = { european: ['UB', 'UC', 'IPE', 'HEA', 'HEB'], american: ['W'] } as const;
-const COLUMN_FAMILIES = { european: ['UC', 'SHS', 'HEA', 'HEB', 'CHS'], american: ['W', 'HSS'] } as const;
+/** The project's own shapes. */
+const ownSections = ({ ownShapes }: Brief): Section[] => ownShapes.map(({ designation }) => findSection(designation));
+
+/** What a kg of a product costs against a kg of rolled shapes. */
+export function priceOf({ priceHollow, priceWelded }: Brief, product: Section['product']): number {
+  return product === 'rolled' ? 1 : product === 'welded' ? priceWelded : priceHollow;
+}
+
+const BEAM_FAMILIES: Record<Standard['id'], readonly string[]> = {
+  british: ['UB', 'UC'],
+  european: ['UB', 'UC', 'IPE', 'HEA', 'HEB'],
+  american: ['W'],
+};
+const COLUMN_FAMILIES: Record<Standard['id'], readonly string[]> = {
+  british: ['UC', 'SHS', 'CHS'],
+  european: ['UC', 'SHS', 'HEA', 'HEB', 'CHS'],
+  american: ['W', 'HSS'],
+};
 
 /** Families from which a member of this kind is usually chosen. */
-export function usualFamilies(region: 'european' | 'american', kind: 'beam' | 'column'): readonly string[] {
-  return (kind === 'beam' ? BEAM_FAMILIES : COLUMN_FAMILIES)[region];
+export function usualFamilies(family: Standard['id'], kind: 'beam' | 'column'): readonly string[] {
+  return (kind === 'beam' ? BEAM_FAMILIES : COLUMN_FAMILIES)[family];
 }
 
 /**
@@ -56,13 +77,14 @@ export function trySections(context: Context, id: string, request: SizingRequest
   const ledger = takedown.members.get(id);
   if (!ledger || (!beam && !column)) return [];
   const families = request.families?.length ? request.families : usualFamilies(standard.id, beam ? 'beam' : 'column');
-  const allowed = catalogue().filter(
+  const allowed = (request.only === undefined ? [...catalogue(), ...ownSections(building.brief)] : [findSection(request.only)]).filter(
     (section) =>
-      section.region === standard.id &&
-      families.includes(section.family) &&
-      (request.maxDepth === undefined || section.properties.depth <= request.maxDepth) &&
-      (request.maxWidth === undefined || section.properties.width <= request.maxWidth) &&
-      (grade === undefined || steelGrade(grade).products.includes(section.product === 'welded' ? 'rolled' : section.product)),
+      request.only !== undefined ||
+      ((section.region === standard.materials || section.region === 'own') &&
+        families.includes(section.family) &&
+        (request.maxDepth === undefined || section.properties.depth <= request.maxDepth) &&
+        (request.maxWidth === undefined || section.properties.width <= request.maxWidth) &&
+        (grade === undefined || isMadeIn(steelGrade(grade), section.product))),
   );
   const reduction = reductionOf(context, id);
   const arrivals = beam ? reducedArrivals(context, id, reduction) : [];
@@ -73,6 +95,7 @@ export function trySections(context: Context, id: string, request: SizingRequest
       mass: section.mass,
       depth: section.properties.depth,
       width: section.properties.width,
+      cost: section.mass * priceOf(building.brief, section.product),
     };
     let checks: Check[];
     try {
@@ -108,7 +131,7 @@ function summary(checks: readonly Check[]): Pick<Candidate, 'utilisation' | 'ver
 }
 
 /** What is to be least of the section that is chosen. */
-export type SizedBy = 'mass' | 'depth' | 'width';
+export type SizedBy = 'mass' | 'depth' | 'width' | 'cost';
 
 /** Does it carry, however close? */
 export function isEnough({ verdict }: Pick<Candidate, 'verdict'>): boolean {

@@ -102,20 +102,21 @@ export function chartChecks(
   };
   const actions: BeamActions = { basis: philosophy.basis, combination: name, moment, shear, segments: isHeld ? [] : [segment] };
   checks.push(...standard.steelBeam({ section, grade, actions }, philosophy, sheet?.scope('Strength')));
-  const EI = grade.E * section.properties.Iy;
+  const E = standard.youngsModulus(grade);
+  const EI = E * section.properties.Iy;
   for (const [title, load, formula, limit] of [
     ['Deflection, variable', imposed, 'q', limits.variable],
     ['Deflection, total', permanent + own + imposed, '(g + q)', limits.total],
   ] as const) {
     const inner = sheet?.scope(title);
     const sag = (5 * load * span ** 4) / (384 * EI);
-    inner?.given('E', grade.E, 'stress', "Young's modulus");
+    inner?.given('E', E, 'stress', "Young's modulus");
     inner?.given('I', section.properties.Iy, 'secondMoment', 'major axis', section.designation);
     inner?.given('n', limit, 'ratio', 'span over');
     inner?.step(
       'delta',
       `5 * ${formula} * L^4 / (384 * E * I)`,
-      { q: imposed, g: permanent + own, L: span, E: grade.E, I: section.properties.Iy },
+      { q: imposed, g: permanent + own, L: span, E, I: section.properties.Iy },
       sag,
       'sectionLength',
       'elastic',
@@ -147,7 +148,7 @@ function shapesOf(standard: Standard, { families, maxDepth }: Pick<SpanChartInpu
   const shapes = catalogue()
     .filter(
       ({ family, region, properties }) =>
-        region === standard.id && families.includes(family) && (maxDepth === null || properties.depth <= maxDepth),
+        region === standard.materials && families.includes(family) && (maxDepth === null || properties.depth <= maxDepth),
     )
     .sort((a, b) => a.mass - b.mass || a.properties.depth - b.properties.depth);
   if (shapes.length === 0)

@@ -29,10 +29,19 @@ export interface TypedBeam {
   readonly hinges: readonly number[];
   readonly restraint: Beam['restraint'];
   readonly restraintPoints: readonly number[];
+  /** Places that hold one flange only. */
+  readonly topPoints?: readonly number[];
+  readonly bottomPoints?: readonly number[];
   readonly loadHeight: Beam['loadHeight'];
+  /** What its deflection spares, and how it is made; left out: a floor, straight. */
+  readonly serves?: Beam['serves'];
+  readonly precamber?: number;
   readonly loads: readonly TypedLoad[];
   readonly limitVariable: number;
   readonly limitTotal: number;
+  /** Limits however long the span, mm; left out or null: none. */
+  readonly mostVariable?: number | null;
+  readonly mostTotal?: number | null;
 }
 
 export const TYPED_BEAM = 'beam';
@@ -57,6 +66,8 @@ export function typedBeamItems(input: TypedBeam): Item[] {
       combinationRule: input.philosophy as 'LRFD',
       deflectionVariable: input.limitVariable,
       deflectionTotal: input.limitTotal,
+      deflectionMostVariable: input.mostVariable ?? null,
+      deflectionMostTotal: input.mostTotal ?? null,
     }),
     item('level', 'level', { name: 'Bench', elevation: 0 }),
     item('beam', TYPED_BEAM, {
@@ -71,7 +82,11 @@ export function typedBeamItems(input: TypedBeam): Item[] {
       hinges: [...input.hinges],
       restraint: input.restraint,
       restraintPoints: [...input.restraintPoints],
+      topPoints: [...(input.topPoints ?? [])],
+      bottomPoints: [...(input.bottomPoints ?? [])],
       loadHeight: input.loadHeight,
+      serves: input.serves ?? 'floor',
+      precamber: input.precamber ?? 0,
     }),
     ...input.loads.map((load, i) =>
       item('load', `load${i}`, {

@@ -22,4 +22,6 @@ export { planDrawing, type PlanInput } from './plan';
 export { gather, gatheredRiver, type Gathering } from './gathered';
 export { riverDrawing, riverLayout, type RiverInput, type RiverNode } from './river';
 export { costCurve, tonnes } from './costCurve';
+export { beamElevation, type BeamElevationInput } from './beamElevation';
+export { columnElevation, type ColumnElevationInput } from './columnElevation';
 export { memberDiagrams, type MemberDiagrams } from './memberDiagrams';

@@ -1,12 +1,16 @@
 import type { Effect } from '../beam';
 import { BeamModel, contextOf, gradeFor } from '../design';
-import type { Building } from '../building';
+import { markOf, type Building } from '../building';
 import { PlinthError } from '../error';
 import type { Combination } from '../load';
 import { findSection } from '../section';
 import type { Takedown } from '../takedown';
 import { beamDiagram } from './beamDiagram';
+import { beamElevation } from './beamElevation';
 import type { Drawing } from './drawing';
+
+/** Height of an elevation with room for two rows of loads. */
+const ELEVATION = 132;
 
 export interface MemberDiagrams {
   readonly drawings: readonly Drawing[];
@@ -15,7 +19,10 @@ export interface MemberDiagrams {
   readonly shown?: string;
 }
 
-/** Diagrams of a beam under one combination, by its name; without a name under that of the largest moment. Empty when it cannot be solved. */
+/**
+ * The elevation of a beam with its loads, and its diagrams, under one combination by its name; without a name under that of the largest moment.
+ * Empty when it cannot be solved.
+ */
 export function memberDiagrams(
   building: Building,
   takedown: Takedown,
@@ -30,7 +37,7 @@ export function memberDiagrams(
   const context = contextOf(building, takedown);
   try {
     const section = beam.section === null ? null : findSection(beam.section);
-    const EI = section ? gradeFor(building, beam, section).E * section.properties.Iy : 1e13;
+    const EI = section ? context.standard.youngsModulus(gradeFor(building, beam, section)) * section.properties.Iy : 1e13;
     const model = new BeamModel(beam, ledger.arrivals, EI);
     const { strength, service } = context.combinations(context.philosophy);
     const all = [...model.distinct(strength), ...model.distinct(service)];
@@ -44,7 +51,17 @@ export function memberDiagrams(
       all.reduce((worst, candidate) => (largest(candidate) > largest(worst) ? candidate : worst));
     const solution = model.solve(combination);
     const shown = section ? effects : effects.filter((effect) => effect !== 'deflection');
-    const drawings = shown.map((effect) =>
+    const elevation = beamElevation({
+      beam,
+      length: model.length,
+      arrivals: ledger.arrivals,
+      carriers: beam.supports.map(({ by }) => (by === null ? null : markOf(building, by))),
+      combination,
+      units: building.brief.units,
+      width: size.width,
+      height: ELEVATION,
+    });
+    const diagrams = shown.map((effect) =>
       beamDiagram({
         mark: beam.mark,
         solution,
@@ -55,7 +72,7 @@ export function memberDiagrams(
         ...size,
       }),
     );
-    return { drawings, combinations: all.map((candidate) => candidate.name), shown: combination.name };
+    return { drawings: [elevation, ...diagrams], combinations: all.map((candidate) => candidate.name), shown: combination.name };
   } catch (error) {
     if (!(error instanceof PlinthError)) throw error;
     return { drawings: [], combinations: [] };

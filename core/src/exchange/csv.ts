@@ -3,6 +3,7 @@ import { levelNameOf, markOf } from '../building';
 import { reactionsOf, type ProjectResult } from '../design';
 import { caseLabel } from '../load';
 import { DISPLAY, type Kind, type UnitSystem } from '../quantity';
+import { findSection, isSection } from '../section';
 import { numbersOf } from '../takedown';
 
 /** Rows as CSV text (RFC 4180). A cell of text that a spreadsheet would take for a formula is disarmed. */
@@ -86,30 +87,62 @@ export function orderCsv({ building, takedown }: ProjectResult): string {
   return writeCsv([head, ...rows]);
 }
 
-/** Every beam and column with its section, governing check, utilisation and verdict. */
-export function memberSchedule({ takedown, members }: ProjectResult): string {
+/**
+ * Beams and columns with their section, mass, governing check, utilisation and verdict: all in the order of calculation, or those that are named,
+ * in the order in which they are named.
+ */
+export function memberSchedule(
+  { building, takedown, members }: Pick<ProjectResult, 'building' | 'takedown' | 'members'>,
+  ids: readonly string[] = takedown.order,
+): string {
+  const system = building.brief.units;
   const numbers = numbersOf(takedown);
-  const rows = takedown.order
+  const rows = ids
     .filter((id) => members.has(id))
     .map((id) => {
       const member = members.get(id)!;
       const ledger = takedown.members.get(id)!;
+      const { governing } = member;
       return [
         numbers.get(ledger.id)!,
         member.mark,
         member.kind,
+        levelNameOf(building, id),
         ledger.transfer ? 'transfer' : '',
         member.section ?? '',
         member.grade ?? '',
-        member.governing?.name ?? '',
-        member.governing?.clause ?? '',
-        member.governing?.utilisation?.toFixed(3) ?? '',
+        member.section && isSection(member.section) ? number(findSection(member.section).mass, 'massPerLength', system) : '',
+        number(
+          Object.values(ledger.sum).reduce((sum, value) => sum + value, 0),
+          'force',
+          system,
+        ),
+        governing?.name ?? '',
+        governing?.combination ?? '',
+        governing?.clause ?? '',
+        governing?.utilisation?.toFixed(3) ?? '',
         member.verdict,
         member.reason ?? '',
       ];
     });
   return writeCsv([
-    ['order', 'mark', 'kind', 'transfer', 'section', 'grade', 'governing check', 'clause', 'utilisation', 'verdict', 'remark'],
+    [
+      'order',
+      'mark',
+      'kind',
+      'level',
+      'transfer',
+      'section',
+      'grade',
+      header('mass', 'massPerLength', system),
+      header('load, unfactored', 'force', system),
+      'governing check',
+      'combination',
+      'clause',
+      'utilisation',
+      'verdict',
+      'remark',
+    ],
     ...rows,
   ]);
 }

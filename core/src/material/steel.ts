@@ -71,3 +71,13 @@ export function yieldStrength(grade: SteelGrade, thickness: number): number {
   if (!row) throw new BadInput(`${grade.id} has no yield strength for ${thickness} mm thickness (${grade.standard})`, 'grade');
   return row.fy;
 }
+
+/** Grades in which a product is made: hollow and round are hollow sections, welded ones are made of the plates of rolled grades. */
+export function gradesFor(family: SteelGrade['family'], product: 'rolled' | 'hollow' | 'round' | 'welded'): SteelGrade[] {
+  return STEEL_GRADES.filter((grade) => grade.family === family && isMadeIn(grade, product));
+}
+
+/** Whether a product is made in a grade. */
+export function isMadeIn({ products }: SteelGrade, product: 'rolled' | 'hollow' | 'round' | 'welded'): boolean {
+  return products.includes(product === 'welded' ? 'rolled' : product);
+}

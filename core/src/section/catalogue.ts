@@ -179,3 +179,13 @@ export function massRatio(entry: Section): number {
   } else if (entry.region === 'american' && shape.outline === 'tube') shape = { ...shape, t: shape.t / DESIGN_WALL };
   return entry.mass / (sectionProperties(shape).A * STEEL_DENSITY);
 }
+
+/** Whether a designation is one of the catalogue, or gives a shape of one's own. */
+export function isSection(designation: string): boolean {
+  try {
+    return Boolean(findSection(designation));
+  } catch (error) {
+    if (error instanceof BadInput) return false;
+    throw error;
+  }
+}

@@ -1,6 +1,6 @@
 export type { AngleShape, BoxShape, ChannelShape, IShape, Product, SectionProperties, Shape, TeeShape, TubeShape } from './shape';
 export { sectionProperties } from './properties';
-export { catalogue, findSection, massRatio, STEEL_DENSITY, type Section } from './catalogue';
+export { catalogue, findSection, isSection, massRatio, STEEL_DENSITY, type Section } from './catalogue';
 export { OWN_EXAMPLE } from './own';
 export { integrate, plasticModulus } from './slices';
 export { shapeOutlines } from './outline';

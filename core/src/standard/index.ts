@@ -1,5 +1,6 @@
 import { BadInput } from '../error';
 import { american } from './american';
+import { british } from './british';
 import { european } from './european';
 import type { Philosophy, Standard } from './standard';
 
@@ -20,7 +21,7 @@ export type {
 } from './standard';
 export { requireBasis } from './standard';
 
-export const STANDARDS: Readonly<Record<Standard['id'], Standard>> = { european, american };
+export const STANDARDS: Readonly<Record<Standard['id'], Standard>> = { european, american, british };
 
 /** The philosophy by which a project works. @throws BadInput when the family has no such philosophy */
 export function philosophyOf(standard: Standard, id: string): Philosophy {

@@ -2079,88 +2079,228 @@ export const AMERICAN_COMBINED: readonly MemberCase[] = [
 /** BS 5950-1 beams and struts; the tool is named in the input. */
 export const BRITISH_MEMBERS: readonly MemberCase[] = [
   {
-    input: { tool: 'british.steel.beam', section: 'UB 203x133x25', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 203x133x25',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 2000,
+    },
     expected: { Shear: 191110.0, Bending: 70876400.0, 'Lateral-torsional buckling': 59578500.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 203x133x25', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 203x133x25',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 6000,
+    },
     expected: { Shear: 191110.0, Bending: 70876400.0, 'Lateral-torsional buckling': 24303200.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 203x133x25', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 203x133x25',
+      grade: 'S355',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 2000,
+    },
     expected: { Shear: 246705.0, Bending: 91495000.0, 'Lateral-torsional buckling': 72705300.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 203x133x25', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 203x133x25',
+      grade: 'S355',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 6000,
+    },
     expected: { Shear: 246705.0, Bending: 91495000.0, 'Lateral-torsional buckling': 26399900.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 305x165x40', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 305x165x40',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 2000,
+    },
     expected: { Shear: 300366.0, Bending: 171347000.0, 'Lateral-torsional buckling': 156422000.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 305x165x40', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 305x165x40',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 6000,
+    },
     expected: { Shear: 300366.0, Bending: 171347000.0, 'Lateral-torsional buckling': 65520700.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 305x165x40', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 305x165x40',
+      grade: 'S355',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 2000,
+    },
     expected: { Shear: 387745.0, Bending: 221193000.0, 'Lateral-torsional buckling': 193221000.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 305x165x40', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 305x165x40',
+      grade: 'S355',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 6000,
+    },
     expected: { Shear: 387745.0, Bending: 221193000.0, 'Lateral-torsional buckling': 71731100.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 406x178x74', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 406x178x74',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 2000,
+    },
     expected: { Shear: 647064.0, Bending: 412724000.0, 'Lateral-torsional buckling': 385908000.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 406x178x74', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 406x178x74',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 6000,
+    },
     expected: { Shear: 647064.0, Bending: 412724000.0, 'Lateral-torsional buckling': 176064000.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 406x178x74', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 406x178x74',
+      grade: 'S355',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 2000,
+    },
     expected: { Shear: 835301.0, Bending: 532789000.0, 'Lateral-torsional buckling': 478050000.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 406x178x74', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 406x178x74',
+      grade: 'S355',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 6000,
+    },
     expected: { Shear: 835301.0, Bending: 532789000.0, 'Lateral-torsional buckling': 194529000.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 457x191x67', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 457x191x67',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 2000,
+    },
     expected: { Shear: 635894.0, Bending: 404534000.0, 'Lateral-torsional buckling': 379966000.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 457x191x67', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 457x191x67',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 6000,
+    },
     expected: { Shear: 635894.0, Bending: 404534000.0, 'Lateral-torsional buckling': 159082000.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 457x191x67', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 457x191x67',
+      grade: 'S355',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 2000,
+    },
     expected: { Shear: 820881.0, Bending: 522216000.0, 'Lateral-torsional buckling': 470923000.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 457x191x67', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 457x191x67',
+      grade: 'S355',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 6000,
+    },
     expected: { Shear: 820881.0, Bending: 522216000.0, 'Lateral-torsional buckling': 174546000.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 533x210x92', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 533x210x92',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 2000,
+    },
     expected: { Shear: 888411.0, Bending: 649028000.0, 'Lateral-torsional buckling': 629148000.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 533x210x92', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 533x210x92',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 6000,
+    },
     expected: { Shear: 888411.0, Bending: 649028000.0, 'Lateral-torsional buckling': 286477000.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 533x210x92', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 533x210x92',
+      grade: 'S355',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 2000,
+    },
     expected: { Shear: 1146860.0, Bending: 837836000.0, 'Lateral-torsional buckling': 782153000.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UB 533x210x92', grade: 'S355', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UB 533x210x92',
+      grade: 'S355',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 6000,
+    },
     expected: { Shear: 1146860.0, Bending: 837836000.0, 'Lateral-torsional buckling': 317532000.0 },
   },
   {
     input: {
-      tool: 'british.steel.beam',
+      tool: 'british.steel.segment',
       section: 'UB 610x229x125',
       grade: 'S275',
       moment: 1000000.0,
@@ -2171,7 +2311,7 @@ export const BRITISH_MEMBERS: readonly MemberCase[] = [
   },
   {
     input: {
-      tool: 'british.steel.beam',
+      tool: 'british.steel.segment',
       section: 'UB 610x229x125',
       grade: 'S275',
       moment: 1000000.0,
@@ -2182,7 +2322,7 @@ export const BRITISH_MEMBERS: readonly MemberCase[] = [
   },
   {
     input: {
-      tool: 'british.steel.beam',
+      tool: 'british.steel.segment',
       section: 'UB 610x229x125',
       grade: 'S355',
       moment: 1000000.0,
@@ -2193,7 +2333,7 @@ export const BRITISH_MEMBERS: readonly MemberCase[] = [
   },
   {
     input: {
-      tool: 'british.steel.beam',
+      tool: 'british.steel.segment',
       section: 'UB 610x229x125',
       grade: 'S355',
       moment: 1000000.0,
@@ -2203,16 +2343,30 @@ export const BRITISH_MEMBERS: readonly MemberCase[] = [
     expected: { Shear: 1508030.0, Bending: 1268180000.0, 'Lateral-torsional buckling': 558099000.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UC 203x203x46', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 2000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UC 203x203x46',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 2000,
+    },
     expected: { Shear: 241402.0, Bending: 136797000.0, 'Lateral-torsional buckling': 136797000.0 },
   },
   {
-    input: { tool: 'british.steel.beam', section: 'UC 203x203x46', grade: 'S275', moment: 1000000.0, shear: 1000.0, effectiveLength: 6000 },
+    input: {
+      tool: 'british.steel.segment',
+      section: 'UC 203x203x46',
+      grade: 'S275',
+      moment: 1000000.0,
+      shear: 1000.0,
+      effectiveLength: 6000,
+    },
     expected: { Shear: 241402.0, Bending: 136797000.0, 'Lateral-torsional buckling': 88809800.0 },
   },
   {
     input: {
-      tool: 'british.steel.beam',
+      tool: 'british.steel.segment',
       section: 'UC 254x254x107',
       grade: 'S275',
       moment: 1000000.0,
@@ -2223,7 +2377,7 @@ export const BRITISH_MEMBERS: readonly MemberCase[] = [
   },
   {
     input: {
-      tool: 'british.steel.beam',
+      tool: 'british.steel.segment',
       section: 'UC 254x254x107',
       grade: 'S275',
       moment: 1000000.0,
@@ -2234,7 +2388,7 @@ export const BRITISH_MEMBERS: readonly MemberCase[] = [
   },
   {
     input: {
-      tool: 'british.steel.beam',
+      tool: 'british.steel.segment',
       section: 'UC 254x254x107',
       grade: 'S355',
       moment: 1000000.0,
@@ -2245,7 +2399,7 @@ export const BRITISH_MEMBERS: readonly MemberCase[] = [
   },
   {
     input: {
-      tool: 'british.steel.beam',
+      tool: 'british.steel.segment',
       section: 'UC 254x254x107',
       grade: 'S355',
       moment: 1000000.0,
@@ -2256,7 +2410,7 @@ export const BRITISH_MEMBERS: readonly MemberCase[] = [
   },
   {
     input: {
-      tool: 'british.steel.beam',
+      tool: 'british.steel.segment',
       section: 'UB 457x191x67',
       grade: 'S275',
       moment: 1000000.0,
@@ -2267,7 +2421,7 @@ export const BRITISH_MEMBERS: readonly MemberCase[] = [
   },
   {
     input: {
-      tool: 'british.steel.beam',
+      tool: 'british.steel.segment',
       section: 'UB 610x229x125',
       grade: 'S275',
       moment: 1000000.0,
@@ -2359,5 +2513,128 @@ export const BRITISH_MEMBERS: readonly MemberCase[] = [
   {
     input: { tool: 'british.steel.strut', section: 'CHS 168.3x6.3', grade: 'S355H', axial: 1000, lengthX: 8000, lengthY: 8000 },
     expected: { 'Compression, major axis': 302955.0, 'Compression, minor axis': 302955.0 },
+  },
+  {
+    input: {
+      tool: 'british.steel.member',
+      section: 'UC 203x203x60',
+      grade: 'S275',
+      axial: 500000.0,
+      major: { start: 40000000.0, middle: 20000000.0, end: 0.0 },
+      minor: { start: 5000000.0, middle: 2500000.0, end: 0.0 },
+      lengthY: 4000,
+      lengthZ: 4000,
+      lengthT: 4000,
+      unbraced: 4000,
+    },
+    expected: {
+      'Axial force and bending, section': 0.535283,
+      'Lateral-torsional buckling': 255438000.0,
+      'Bending, minor axis': 66211600.0,
+      'Compression, minor axis': 1277640.0,
+      'Compression and bending, buckling': 0.706708,
+    },
+  },
+  {
+    input: {
+      tool: 'british.steel.member',
+      section: 'UC 254x254x107',
+      grade: 'S355',
+      axial: 1200000.0,
+      major: { start: 60000000.0, middle: 0.0, end: -60000000.0 },
+      minor: { start: 0.0, middle: 0.0, end: 0.0 },
+      lengthY: 5000,
+      lengthZ: 5000,
+      lengthT: 5000,
+      unbraced: 5000,
+    },
+    expected: {
+      'Axial force and bending, section': 0.372194,
+      'Lateral-torsional buckling': 969096000.0,
+      'Compression, minor axis': 2681380.0,
+      'Compression and bending, buckling': 0.588242,
+    },
+  },
+  {
+    input: {
+      tool: 'british.steel.member',
+      section: 'UC 254x254x107',
+      grade: 'S275',
+      axial: 900000.0,
+      major: { start: 0.0, middle: 70000000.0, end: 0.0 },
+      minor: { start: 12000000.0, middle: -2000000.0, end: -6000000.0 },
+      lengthY: 3500,
+      lengthZ: 3500,
+      lengthT: 3500,
+      unbraced: 3500,
+    },
+    expected: {
+      'Axial force and bending, section': 0.509347,
+      'Lateral-torsional buckling': 413507000.0,
+      'Bending, minor axis': 145670000.0,
+      'Compression, minor axis': 2833190.0,
+      'Compression and bending, buckling': 0.543367,
+    },
+  },
+  {
+    input: {
+      tool: 'british.steel.member',
+      section: 'UB 457x191x67',
+      grade: 'S275',
+      axial: 300000.0,
+      major: { start: 80000000.0, middle: 120000000.0, end: 30000000.0 },
+      minor: { start: 0.0, middle: 0.0, end: 0.0 },
+      lengthY: 4500,
+      lengthZ: 4500,
+      lengthT: 4500,
+      unbraced: 4500,
+    },
+    expected: {
+      'Axial force and bending, section': 0.424217,
+      'Lateral-torsional buckling': 228374000.0,
+      'Compression, minor axis': 1064370.0,
+      'Compression and bending, buckling': 0.829562,
+    },
+  },
+  {
+    input: {
+      tool: 'british.steel.member',
+      section: 'UB 305x165x54',
+      grade: 'S355',
+      axial: 250000.0,
+      major: { start: 0.0, middle: 60000000.0, end: 0.0 },
+      minor: { start: 2000000.0, middle: 6000000.0, end: 2000000.0 },
+      lengthY: 3000,
+      lengthZ: 3000,
+      lengthT: 3000,
+      unbraced: 3000,
+    },
+    expected: {
+      'Axial force and bending, section': 0.412741,
+      'Lateral-torsional buckling': 231115000.0,
+      'Bending, minor axis': 54262900.0,
+      'Compression, minor axis': 1530050.0,
+      'Compression and bending, buckling': 0.572318,
+    },
+  },
+  {
+    input: {
+      tool: 'british.steel.member',
+      section: 'UC 203x203x60',
+      grade: 'S355',
+      axial: -400000.0,
+      major: { start: 30000000.0, middle: 15000000.0, end: 0.0 },
+      minor: { start: 4000000.0, middle: 2000000.0, end: 0.0 },
+      lengthY: 4000,
+      lengthZ: 4000,
+      lengthT: 4000,
+      unbraced: 4000,
+    },
+    expected: {
+      'Axial force and bending, section': 0.323138,
+      'Lateral-torsional buckling': 312253000.0,
+      'Bending, minor axis': 85473200.0,
+      Tension: 2711260.0,
+    },
   },
 ];

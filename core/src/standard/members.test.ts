@@ -70,7 +70,7 @@ describe('BS 5950-1 beams and struts', () => {
   });
   it('says what it is not written for', () => {
     expect(() =>
-      runTool(findTool('british.steel.beam'), { section: 'PFC 200x90x30', grade: 'S275', moment: 1, shear: 1, effectiveLength: 0 }),
+      runTool(findTool('british.steel.segment'), { section: 'PFC 200x90x30', grade: 'S275', moment: 1, shear: 1, effectiveLength: 0 }),
     ).toThrow('rolled I and H');
     expect(() => runTool(findTool('british.steel.strut'), { section: 'W8X31', grade: 'A992', axial: 1, lengthX: 1, lengthY: 1 })).toThrow(
       'BS 5950-1 is for steel',

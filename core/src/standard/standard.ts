@@ -1,3 +1,4 @@
+import type { Family } from '../building';
 import { BadInput } from '../error';
 import type { ImposedReduction, LoadRules, ReducibleFloor, ReductionRole } from '../load';
 import type { Concrete, Bar, SteelGrade } from '../material';
@@ -26,6 +27,8 @@ export interface Segment {
   readonly freeTip: boolean;
   /** The tension flange is held along the segment and the other is not: `peak` is the largest moment that presses the free one. */
   readonly tensionFlangeHeld: boolean;
+  /** The flange whose restraints bound the segment; left out: those of both, or of the one that is pressed. */
+  readonly flange?: 'top' | 'bottom';
   /** The largest magnitude of either sign, Nmm, where the tension flange is held; left out: that of `peak`. */
   readonly largest?: number;
   /** Load stands on the top flange and moves with it; left out: it acts at the shear centre. */
@@ -155,12 +158,16 @@ export interface BarLayer {
 
 /** What a family of standards must offer. Everything above this interface is the same for all families. */
 export interface Standard {
-  readonly id: 'european' | 'american';
+  readonly id: Family;
+  /** Whose shapes, steel grades, concretes and bars it is used with. */
+  readonly materials: 'european' | 'american';
   readonly title: string;
   readonly editions: readonly string[];
   readonly philosophies: readonly Philosophy[];
   /** Philosophies to be shown side by side for a member of a project that works by `chosen`. */
   readonly compared: (chosen: string) => readonly Philosophy[];
+  /** Young's modulus of its steel, MPa. */
+  readonly youngsModulus: (grade: SteelGrade) => number;
   readonly steelBeam: (input: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
   readonly steelColumn: (input: SteelColumnInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
   /** Local slenderness in words, alone in bending about the major axis and alone in compression: class 1, or compact. */

@@ -1,27 +1,12 @@
 import fc from 'fast-check';
-import { all, create } from 'mathjs';
 import { describe, expect, it } from 'vitest';
 import { computeProject, sheetFor } from '../design';
 import { DEMONSTRATIONS } from '../exchange';
 import { catalogue } from '../section';
-import { audit, entriesOf, type Entry, type Evaluate, type Step } from '../sheet';
+import { audit, entriesOf, type Entry, type Step } from '../sheet';
+import { evaluate } from '../sheet/evaluate.test.data';
 import { formulaToTex, symbolToTex } from '../sheet/typeset';
 import { findTool, inputSchema, runTool, TOOLS } from '.';
-
-// comparisons of branches, min and max are meant exactly
-const math = create(all, { relTol: 1e-15, absTol: 0 });
-const compiled = new Map<string, { evaluate: (scope: object) => unknown }>();
-/** Only the symbols given are known, beside pi; a formula that uses another fails. */
-const evaluate: Evaluate = (formula, symbols) => {
-  const code = compiled.get(formula) ?? math.parse(formula).compile();
-  compiled.set(formula, code);
-  for (const node of math.parse(formula).filter((n) => n.type === 'SymbolNode')) {
-    const { name } = node as unknown as { name: string };
-    if (!(name in symbols) && !['pi', 'sqrt', 'min', 'max', 'abs', 'cos'].includes(name))
-      throw new Error(`${name} is not an input of the step`);
-  }
-  return code.evaluate({ ...symbols }) as number | boolean;
-};
 
 function noNaN(value: unknown, path = ''): string[] {
   if (typeof value === 'number') return Number.isFinite(value) ? [] : [`${path} is ${value}`];
@@ -172,7 +157,7 @@ describe('honest sheets on drawn inputs', () => {
         length,
         fc.boolean(),
         (section, grade, M, L, destabilising) => {
-          const beam = runTool(findTool('british.steel.beam'), {
+          const beam = runTool(findTool('british.steel.segment'), {
             section: section.designation,
             grade,
             moment: M,

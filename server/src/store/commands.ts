@@ -1,6 +1,6 @@
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { ApiError, ApiItem, Command, CommandReply } from '@plinth/api';
-import { filesOf, readItem, requireConsistent, type Change, type Item } from '@plinth/core';
+import { filesOf, readItem, requireConsistent, type Change, type Family, type Item } from '@plinth/core';
 import { HttpError, notFound } from '../errors';
 import type { Database, Transaction } from './database';
 import { requireFiles } from './files';
@@ -124,7 +124,7 @@ async function write(tx: Transaction, project: string, { version, states }: Load
     target: entry.target,
     changes,
   });
-  const brief = [...after.values()].find((state) => state.kind === 'brief')!.body as { name: string; family: 'european' | 'american' };
+  const brief = [...after.values()].find((state) => state.kind === 'brief')!.body as { name: string; family: Family };
   await tx
     .update(projects)
     .set({ version: next, name: brief.name, family: brief.family, updatedAt: sql`now()` })

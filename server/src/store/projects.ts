@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { and, asc, count, desc, eq, gt } from 'drizzle-orm';
 import type { ApiItem, JournalEntry, ProjectChanges, ProjectRevision, ProjectSnapshot, ProjectSummary } from '@plinth/api';
-import { completed, defaultBrief, item, type Item, type ItemKind } from '@plinth/core';
+import { completed, defaultBrief, item, type Family, type Item, type ItemKind } from '@plinth/core';
 import { notFound } from '../errors';
 import type { Database } from './database';
 import { items, journal, projects } from './schema';
@@ -69,7 +69,7 @@ export async function insertProject(
 }
 
 /** A project from nothing: a brief with usual values, and the ground. */
-export function createProject(db: Database, name: string, family: 'european' | 'american'): Promise<ProjectSummary> {
+export function createProject(db: Database, name: string, family: Family): Promise<ProjectSummary> {
   return insertProject(
     db,
     name,

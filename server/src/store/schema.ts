@@ -1,11 +1,12 @@
 import { sql } from 'drizzle-orm';
+import { FAMILIES } from '@plinth/core';
 import { customType, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex } from 'drizzle-orm/pg-core';
 
 /** One row a project. `version` is the number of its last journal entry. */
 export const projects = pgTable('projects', {
   id: text('id').primaryKey(),
   name: text('name').notNull(),
-  family: text('family', { enum: ['european', 'american'] }).notNull(),
+  family: text('family', { enum: FAMILIES }).notNull(),
   version: integer('version').notNull().default(0),
   createdAt: timestamp('created_at', { withTimezone: true })
     .notNull()

@@ -12,6 +12,9 @@ import {
   sheetFor,
   sizeUnsized,
   trySections,
+  whatIf,
+  type Otherwise,
+  type Outcome,
   why,
   type Candidate,
   type Cause,
@@ -252,6 +255,11 @@ const engine = {
   candidates(id: string, request: SizingRequest): Candidate[] {
     const { building, takedown } = held();
     return trySections(contextOf(building, takedown), id, request);
+  },
+
+  whatIf(id: string, way: Otherwise): Outcome {
+    const { building, takedown } = held();
+    return whatIf(building, takedown, id, way);
   },
 
   /** The reaction schedule of the ground (null) or of a level. */

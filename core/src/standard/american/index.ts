@@ -13,10 +13,12 @@ const [LRFD, ASD] = AMERICAN_PHILOSOPHIES as [Philosophy, Philosophy];
 /** ASCE 7, AISC 360 and ACI 318. Steel by either philosophy; concrete strength always by factored loads. */
 export const american: Standard = {
   id: 'american',
+  materials: 'american',
   title: 'ASCE 7, AISC 360, ACI 318',
   editions: ['ASCE 7-16', 'AISC 360-16', 'ACI 318-19'],
   philosophies: AMERICAN_PHILOSOPHIES,
   compared: (chosen) => (chosen === 'ASD' ? [ASD, LRFD] : [LRFD, ASD]),
+  youngsModulus: ({ E }) => E,
   steelBeam,
   steelColumn,
   steelMember,

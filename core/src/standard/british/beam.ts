@@ -1,7 +1,7 @@
 import type { SteelGrade } from '../../material';
 import type { IShape, Section } from '../../section';
 import { compare, unproven, type Check, type Sheet } from '../../sheet';
-import { classOf, designStrength, E, rolledI } from './section';
+import { classOf, designStrength, E, rolledI, type BritishClass } from './section';
 
 export interface BritishBeamInput {
   readonly section: Section;
@@ -130,9 +130,22 @@ export function equivalentSlenderness(section: Section, LE: number, betaW: numbe
   return value;
 }
 
-/** Rolled I or H beam, BS 5950-1:2000 4.2.3, 4.2.5, 4.3: shear, bending beside it, lateral-torsional buckling. Effects are factored by that code. */
-export function britishBeam(input: BritishBeamInput, sheet?: Sheet): Check[] {
-  const { section, grade, combination, moment, shear } = input;
+/** What a rolled I or H makes of a moment beside a shear, with its class. */
+export interface BendingOfI {
+  readonly checks: Check[];
+  /** Null: slender, which is not written. */
+  readonly found: Exclude<BritishClass, 'slender'> | null;
+  /** Moment capacity beside the shear, Nmm. */
+  readonly capacity: number;
+  /** MPa */
+  readonly py: number;
+}
+
+/** Rolled I or H, BS 5950-1:2000 4.2.3, 4.2.5: shear, and bending about the major axis beside it. Records the shape. */
+export function shearAndBending(
+  { section, grade, combination, moment, shear }: Pick<BritishBeamInput, 'section' | 'grade' | 'combination' | 'moment' | 'shear'>,
+  sheet?: Sheet,
+): BendingOfI {
   const { h: D, tw: t, tf: T, r } = rolledI(section, sheet);
   const py = designStrength(section, grade, sheet);
   sheet?.given('E', E, 'stress', "Young's modulus", '3.1.3');
@@ -140,7 +153,12 @@ export function britishBeam(input: BritishBeamInput, sheet?: Sheet): Check[] {
   sheet?.given('F_v', Math.abs(shear), 'force', `largest shear, ${combination}`);
   const found = classOf(section, py, null, sheet?.scope('Class of the section'));
   if (found === 'slender')
-    return [unproven('Bending', 'BS 5950-1 3.6', 'instability', `${section.designation} is slender in bending: not written`, sheet)];
+    return {
+      checks: [unproven('Bending', 'BS 5950-1 3.6', 'instability', `${section.designation} is slender in bending: not written`, sheet)],
+      found: null,
+      capacity: 0,
+      py,
+    };
   const { Wply: S, Wely: Z } = section.properties;
   const checks: Check[] = [];
 
@@ -230,13 +248,38 @@ export function britishBeam(input: BritishBeamInput, sheet?: Sheet): Check[] {
       bending,
     ),
   );
+  return { checks, found, capacity: Mc, py };
+}
 
+/**
+ * Buckling resistance moment of a rolled I or H, BS 5950-1 4.3.6, before it is divided by the factor of uniform moment.
+ * @param LE effective length, mm
+ * @returns strength, MPa, and the modulus that it acts on, mm3: Mb = pb W
+ */
+export function bucklingMoment(
+  section: Section,
+  found: Exclude<BritishClass, 'slender'>,
+  LE: number,
+  py: number,
+  sheet?: Sheet,
+): { readonly pb: number; readonly W: number } {
+  const { Wply: S, Wely: Z } = section.properties;
+  const isPlastic = found !== 'semi-compact';
+  const lambda = equivalentSlenderness(section, LE, isPlastic ? 1 : Z / S, sheet);
+  const pb = bendingStrength(lambda, py, sheet);
+  const W = isPlastic ? S : Z;
+  sheet?.given('W_x', W, 'sectionModulus', isPlastic ? 'plastic modulus' : 'elastic modulus', section.designation);
+  return { pb, W };
+}
+
+/** Rolled I or H beam, BS 5950-1:2000 4.2.3, 4.2.5, 4.3: shear, bending beside it, lateral-torsional buckling. Effects are factored by that code. */
+export function britishBeam(input: BritishBeamInput, sheet?: Sheet): Check[] {
+  const { section, combination, moment } = input;
+  const { checks, found, py } = shearAndBending(input, sheet);
+  if (found === null) return checks;
   if (input.effectiveLength > 0 && moment !== 0) {
     const inner = sheet?.scope('Lateral-torsional buckling');
-    const lambda = equivalentSlenderness(section, input.effectiveLength, isPlastic ? 1 : Z / S, inner);
-    const pb = bendingStrength(lambda, py, inner);
-    inner?.given('W_x', isPlastic ? S : Z, 'sectionModulus', isPlastic ? 'plastic modulus' : 'elastic modulus', section.designation);
-    const W = isPlastic ? S : Z;
+    const { pb, W } = bucklingMoment(section, found, input.effectiveLength, py, inner);
     let m = 1;
     if (input.destabilising) inner?.step('m_LT', '1', {}, 1, 'ratio', '4.3.6.6', 'destabilising load');
     else m = uniformMomentFactor(moment, input.quarters, inner);

@@ -1,3 +1,4 @@
-/** Older British practice, BS 5950-1:2000: beams and struts under effects that are already factored by that code. Not a family of its own. */
+/** Older British practice, BS 5950-1:2000: a family of its own, and its beams and struts under effects that are already factored. */
 export { britishBeam, type BritishBeamInput } from './beam';
 export { britishStrut, type BritishStrutInput } from './strut';
+export { british } from './standard';

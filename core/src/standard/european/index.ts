@@ -13,10 +13,12 @@ const find = (id: string): Philosophy => EUROPEAN_PHILOSOPHIES.find((philosophy)
 /** The Eurocodes with their UK annexes. */
 export const european: Standard = {
   id: 'european',
+  materials: 'european',
   title: 'Eurocodes, UK annexes',
   editions: ['EN 1990:2002', 'EN 1991-1-1:2002', 'EN 1992-1-1:2004', 'EN 1993-1-1:2005', 'EN 1997-1:2004', 'UK national annexes'],
   philosophies: EUROPEAN_PHILOSOPHIES,
   compared: (chosen) => [find(chosen)],
+  youngsModulus: ({ E }) => E,
   steelBeam,
   steelColumn,
   steelMember,

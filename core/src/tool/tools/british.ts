@@ -12,8 +12,8 @@ const given = {
 };
 
 export const britishSteelBeam = defineTool({
-  id: 'british.steel.beam',
-  title: 'Rolled steel beam (BS 5950-1:2000, older British practice)',
+  id: 'british.steel.segment',
+  title: 'Segment of a rolled steel beam (BS 5950-1:2000, older British practice)',
   summary: 'Shear, bending beside it, lateral-torsional buckling of a rolled I or H under effects factored by BS 5950-1 (1.4 and 1.6).',
   input: z.object({
     ...given,

@@ -31,6 +31,16 @@ const EXAMPLES: Record<Standard['id'], Examples> = {
     families: ['UB'],
     units: 'SI',
   },
+  british: {
+    grade: 'S275',
+    beam: 'UB 457x191x67',
+    column: 'UC 203x203x46',
+    concrete: 'C30/37',
+    reinforcement: 'B500B',
+    bar: '16',
+    families: ['UB'],
+    units: 'SI',
+  },
   american: {
     grade: 'A992',
     beam: 'W18X50',
@@ -345,10 +355,10 @@ export function familyTools(standard: Standard): Tool[] {
       force: '680 kN',
     },
     run: (input, sheet) => {
-      const bar = BARS.find((candidate) => candidate.id === input.bar && candidate.family === standard.id);
+      const bar = BARS.find((candidate) => candidate.id === input.bar && candidate.family === standard.materials);
       if (!bar)
         throw new BadInput(
-          `bar "${input.bar}" is not known; known are ${BARS.filter((b) => b.family === standard.id)
+          `bar "${input.bar}" is not known; known are ${BARS.filter((b) => b.family === standard.materials)
             .map((b) => b.id)
             .join(', ')}`,
           'bar',

@@ -10,6 +10,8 @@ import {
   nextLess,
   rationalise,
   trySections,
+  waysOf,
+  whatIf,
   type Candidate,
 } from '../../design';
 import { BadInput } from '../../error';
@@ -173,18 +175,28 @@ const requestFields = {
 };
 
 /** A member by its mark or its name. @throws BadInput when there is none that can be sized */
-function memberOf(result: ReturnType<typeof computeProject>, asked: string, field: string): string {
+function memberOf(result: Pick<ReturnType<typeof computeProject>, 'building'>, asked: string, field: string): string {
   const { beams, columns } = result.building;
   if (beams.has(asked) || columns.has(asked)) return asked;
   for (const members of [beams, columns]) for (const [id, { mark }] of members) if (mark === asked) return id;
   throw new BadInput(`there is no beam or column "${asked}"`, field);
 }
 
-function row({ designation, mass, depth, width, utilisation, verdict, governing }: Candidate) {
-  return { designation, mass, depth, width, utilisation, verdict, governs: governing?.name ?? null, under: governing?.combination ?? null };
+function row({ designation, mass, depth, width, cost, utilisation, verdict, governing }: Candidate) {
+  return {
+    designation,
+    mass,
+    depth,
+    width,
+    cost,
+    utilisation,
+    verdict,
+    governs: governing?.name ?? null,
+    under: governing?.combination ?? null,
+  };
 }
 
-const CANDIDATE_KINDS = { mass: 'massPerLength', depth: 'sectionLength', width: 'sectionLength' } as const;
+const CANDIDATE_KINDS = { mass: 'massPerLength', cost: 'massPerLength', depth: 'sectionLength', width: 'sectionLength' } as const;
 
 export const sizeMember = defineTool({
   id: 'design.size',
@@ -193,7 +205,7 @@ export const sizeMember = defineTool({
     'Every allowed shape tried on a member of a project under all combinations: the least that carries, and why the next less does not.',
   input: itemsSchema.extend({
     member: z.string().min(1).describe('mark of the beam or column'),
-    by: z.enum(['mass', 'depth', 'width']).default('mass').describe('what is to be least'),
+    by: z.enum(['mass', 'depth', 'width', 'cost']).default('mass').describe('what is to be least'),
     ...requestFields,
   }),
   kinds: CANDIDATE_KINDS,
@@ -233,5 +245,24 @@ export const rationaliseMembers = defineTool({
         sets: sets.map(({ count, sizes, chosen, mass, cost }) => ({ count, sizes, chosen: Object.fromEntries(chosen), steel: mass, cost })),
       },
     };
+  },
+});
+
+export const whatIfMember = defineTool({
+  id: 'design.whatIf',
+  title: 'What if a beam or column were otherwise',
+  summary:
+    'Held otherwise, of other grades, by other rules of combination and by other codes: the present section and the lightest that carries, side by side.',
+  input: itemsSchema.extend({ member: z.string().min(1).describe('mark of the beam or column') }),
+  kinds: CANDIDATE_KINDS,
+  example: { ...smallBuilding, member: 'B1' },
+  run: ({ items, member }) => {
+    const { building, takedown } = computeProject(items as Item[]);
+    const id = memberOf({ building }, member, 'member');
+    const ways = waysOf(building, id).map((way) => {
+      const { title, kind, family, philosophy, present, lightest: best } = whatIf(building, takedown, id, way);
+      return { title, kind, family, philosophy, present: present && row(present), lightest: best && row(best) };
+    });
+    return { result: { ways } };
   },
 });

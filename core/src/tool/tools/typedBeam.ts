@@ -33,7 +33,17 @@ export const steelBeamLine = defineTool({
       .array(quantity('length', 'restraint, from the start', { min: 0 }))
       .max(40)
       .default([])
-      .describe('points that hold it'),
+      .describe('points that hold both flanges'),
+    topPoints: z
+      .array(quantity('length', 'restraint of the top flange, from the start', { min: 0 }))
+      .max(40)
+      .default([])
+      .describe('points that hold only the top flange'),
+    bottomPoints: z
+      .array(quantity('length', 'restraint of the bottom flange, from the start', { min: 0 }))
+      .max(40)
+      .default([])
+      .describe('points that hold only the bottom flange; also beside a floor'),
     loadHeight: z.enum(['centre', 'top']).default('centre').describe('where the load acts on a beam that no floor holds'),
     loads: z
       .array(
@@ -51,6 +61,10 @@ export const steelBeamLine = defineTool({
       .max(60)
       .describe('unfactored loads beside own weight'),
     limitVariable: z.number().min(100).max(2000).default(360).describe('span over deflection under variable load'),
+    serves: z.enum(['floor', 'brittle', 'crane']).default('floor').describe('what its deflection must spare'),
+    precamber: quantity('sectionLength', 'upward curve that it is made with, at the middle of its span', { min: 0 }).default(0),
+    mostVariable: quantity('sectionLength', 'limit under variable load however long the span', { above: 0 }).nullable().default(null),
+    mostTotal: quantity('sectionLength', 'limit under total load however long the span', { above: 0 }).nullable().default(null),
     limitTotal: z.number().min(100).max(2000).default(250).describe('span over deflection under all service load'),
   }),
   kinds: { at: 'length', value: 'force' },

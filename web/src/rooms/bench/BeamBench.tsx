@@ -2,89 +2,41 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import {
   caseFromId,
   caseLabel,
-  echoQuantity,
   findSection,
   formatQuantity,
+  gradesFor,
   lightest,
   memberDiagrams,
-  NATURE_LABEL,
-  NATURES,
-  parseQuantity,
   PlinthError,
   sectionDrawing,
   senseOf,
   STANDARDS,
-  STEEL_GRADES,
   trySections,
   TYPED_BEAM,
   typedBeam,
   typedBeamSheet,
   unitLabel,
-  USE_LABEL,
-  USES,
   contextOf,
   type ProjectResult,
   type Standard,
   type TypedBeam,
-  type TypedLoad,
 } from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
-import { NumberField, QuantityField, SelectField, TextField } from '../../parts/fields';
+import { QuantityField, SelectField } from '../../parts/fields';
 import { Ladder } from '../../parts/Ladder';
+import { PlacesField } from '../../parts/PlacesField';
 import { UnitsProvider } from '../../project/context';
+import { BEAM_STARTS } from './beamStarts';
+import { BeamLoads } from './BeamLoads';
+import { DeflectionLimits, HeldAt } from './BeamHolds';
 import { SectionInput } from './SectionInput';
 import { useBenchInput } from './useBenchInput';
 
 const SheetView = lazy(() => import('../../parts/SheetView'));
 
-const FOOT = 304.8;
-const KIP = 4448.2216152605;
-const KLF = KIP / FOOT;
-
-const STARTS: Record<Standard['id'], TypedBeam> = {
-  european: {
-    family: 'european',
-    philosophy: '6.10ab',
-    section: 'UB 406x178x54',
-    grade: 'S355',
-    length: 12_500,
-    supports: [0, 6000, 11_000],
-    hinges: [],
-    restraint: 'floor',
-    restraintPoints: [],
-    loadHeight: 'centre',
-    loads: [
-      { name: 'floor', nature: 'permanent', use: 'B', type: 'line', at: 0, to: 12_500, value: 9 },
-      { name: 'offices', nature: 'imposed', use: 'B', type: 'line', at: 0, to: 12_500, value: 12 },
-      { name: 'plant', nature: 'permanent', use: 'B', type: 'point', at: 3000, to: 0, value: 25e3 },
-    ],
-    limitVariable: 360,
-    limitTotal: 250,
-  },
-  american: {
-    family: 'american',
-    philosophy: 'LRFD',
-    section: 'W16X36',
-    grade: 'A992',
-    length: 40 * FOOT,
-    supports: [0, 20 * FOOT, 40 * FOOT],
-    hinges: [],
-    restraint: 'floor',
-    restraintPoints: [],
-    loadHeight: 'centre',
-    loads: [
-      { name: 'floor', nature: 'permanent', use: 'B', type: 'line', at: 0, to: 40 * FOOT, value: 0.6 * KLF },
-      { name: 'offices', nature: 'imposed', use: 'B', type: 'line', at: 0, to: 40 * FOOT, value: 0.8 * KLF },
-      { name: 'plant', nature: 'permanent', use: 'B', type: 'point', at: 10 * FOOT, to: 0, value: 5 * KIP },
-    ],
-    limitVariable: 360,
-    limitTotal: 240,
-  },
-};
-
 /** A steel beam of any number of spans: drawn with its diagrams, and every check at once. */
 export function BeamBench() {
-  const [input, change] = useBenchInput(STARTS.european);
+  const [input, change] = useBenchInput(BEAM_STARTS.european);
   const [combination, setCombination] = useState('');
   const [shown, setShown] = useState(0);
   const standard = STANDARDS[input.family];
@@ -100,16 +52,6 @@ export function BeamBench() {
   const design = typeof result === 'string' ? undefined : result.members.get(TYPED_BEAM);
   const fault = typeof result === 'string' ? result : design?.reason;
   const section = findSection(input.section);
-  const list = (text: string, empty: boolean) => {
-    const values = text
-      .split(/[;\s]+/)
-      .filter(Boolean)
-      .map((part) => parseQuantity(part, 'length', units));
-    if (!empty && values.length === 0) throw new Error('name at least one place');
-    if (values.some((value) => value < 0 || value > input.length)) throw new Error('a place lies off the beam');
-    return [...new Set(values)].sort((a, b) => a - b);
-  };
-  const places = (values: readonly number[]) => values.map((value) => echoQuantity(value, 'length', units)).join(' ');
   return (
     <UnitsProvider units={units}>
       <aside
@@ -119,7 +61,7 @@ export function BeamBench() {
         <SelectField
           label="Codes"
           value={input.family}
-          commit={(family) => change(STARTS[family as Standard['id']])}
+          commit={(family) => change(BEAM_STARTS[family as Standard['id']])}
           options={Object.values(STANDARDS).map(({ id, title }) => ({ value: id, label: title }))}
         />
         <SelectField
@@ -134,10 +76,7 @@ export function BeamBench() {
             label="Grade"
             value={input.grade}
             commit={(grade) => change({ grade })}
-            options={STEEL_GRADES.filter(
-              ({ family, products }) =>
-                family === input.family && products.includes(section.product === 'welded' ? 'rolled' : section.product),
-            ).map(({ id }) => ({ value: id, label: id }))}
+            options={gradesFor(standard.materials, section.product).map(({ id }) => ({ value: id, label: id }))}
           />
           <QuantityField
             label="Length"
@@ -149,17 +88,14 @@ export function BeamBench() {
             }}
           />
         </div>
-        <TextField
-          label={`Supports, from the start [${unitLabel('length', units)}]`}
-          value={places(input.supports)}
-          commit={(text) => change({ supports: list(text, false) })}
+        <PlacesField
+          label="Supports, from the start"
+          value={input.supports}
+          most={input.length}
+          empty={null}
+          commit={(supports) => change({ supports })}
         />
-        <TextField
-          label={`Hinges [${unitLabel('length', units)}]`}
-          placeholder="none"
-          value={places(input.hinges)}
-          commit={(text) => change({ hinges: list(text, true) })}
-        />
+        <PlacesField label="Hinges" value={input.hinges} most={input.length} commit={(hinges) => change({ hinges })} />
         <SelectField
           label="Compression flange held by"
           value={input.restraint}
@@ -170,14 +106,7 @@ export function BeamBench() {
             { value: 'points', label: 'points along it' },
           ]}
         />
-        {input.restraint === 'points' ? (
-          <TextField
-            label={`Held at [${unitLabel('length', units)}]`}
-            placeholder="supports only"
-            value={places(input.restraintPoints)}
-            commit={(text) => change({ restraintPoints: list(text, true) })}
-          />
-        ) : null}
+        <HeldAt input={input} change={change} />
         {input.restraint === 'floor' ? null : (
           <SelectField
             label="Load acts"
@@ -189,11 +118,8 @@ export function BeamBench() {
             ]}
           />
         )}
-        <div className="grid grid-cols-2 gap-2">
-          <NumberField label="Variable: span over" value={input.limitVariable} commit={(limitVariable) => change({ limitVariable })} />
-          <NumberField label="All load: span over" value={input.limitTotal} commit={(limitTotal) => change({ limitTotal })} />
-        </div>
-        <Loads input={input} change={change} />
+        <DeflectionLimits input={input} change={change} />
+        <BeamLoads input={input} change={change} />
       </aside>
       <div className="print-flow min-w-0 flex-1 overflow-y-auto px-6 py-3" tabIndex={0} role="region" aria-label="The beam and its sheet">
         {fault ? (
@@ -358,77 +284,5 @@ function Choosing({ result, take }: { result: ProjectResult; take: (designation:
         )}
       </p>
     </div>
-  );
-}
-
-/** The typed loads, each a row of its own. */
-function Loads({ input, change }: { input: TypedBeam; change: (part: Partial<TypedBeam>) => void }) {
-  const set = (index: number, part: Partial<TypedLoad>) =>
-    change({ loads: input.loads.map((load, i) => (i === index ? { ...load, ...part } : load)) });
-  const add = (type: TypedLoad['type']) =>
-    change({
-      loads: [
-        ...input.loads,
-        {
-          name: `load ${input.loads.length + 1}`,
-          nature: 'imposed',
-          use: 'B',
-          type,
-          at: type === 'point' ? input.length / 2 : 0,
-          to: input.length,
-          value: type === 'point' ? 10e3 : 5,
-        },
-      ],
-    });
-  return (
-    <fieldset>
-      <legend className="label">Loads, unfactored; own weight is added</legend>
-      {input.loads.map((load, i) => (
-        <div key={i} className="mt-2 border-l-2 border-rule pl-2">
-          <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-2">
-            <TextField label={`Load ${i + 1}`} value={load.name} commit={(name) => set(i, { name })} />
-            <SelectField
-              label="is"
-              value={load.nature === 'imposed' ? `imposed-${load.use}` : load.nature}
-              commit={(value) => {
-                const [nature, use] = value.split('-') as [TypedLoad['nature'], TypedLoad['use'] | undefined];
-                set(i, { nature, use: use ?? load.use });
-              }}
-              options={NATURES.flatMap((nature) =>
-                nature === 'imposed'
-                  ? USES.map((use) => ({ value: `imposed-${use}`, label: `imposed ${use}, ${USE_LABEL[use]}` }))
-                  : [{ value: nature, label: NATURE_LABEL[nature] }],
-              )}
-            />
-            <button
-              type="button"
-              className="text-[12px] text-soft hover:text-oxide"
-              aria-label={`Take away load ${i + 1}`}
-              onClick={() => change({ loads: input.loads.filter((_, j) => j !== i) })}
-            >
-              Take away
-            </button>
-          </div>
-          <div className="grid grid-cols-3 gap-2">
-            <QuantityField
-              label={load.type === 'point' ? 'force' : 'intensity'}
-              kind={load.type === 'point' ? 'force' : 'lineLoad'}
-              value={load.value}
-              commit={(value) => set(i, { value })}
-            />
-            <QuantityField label={load.type === 'point' ? 'at' : 'from'} kind="length" value={load.at} commit={(at) => set(i, { at })} />
-            {load.type === 'line' ? <QuantityField label="to" kind="length" value={load.to} commit={(to) => set(i, { to })} /> : null}
-          </div>
-        </div>
-      ))}
-      <p className="mt-2 flex gap-4">
-        <button type="button" className="btn-line" onClick={() => add('line')}>
-          Add a line load
-        </button>
-        <button type="button" className="btn-line" onClick={() => add('point')}>
-          Add a point load
-        </button>
-      </p>
-    </fieldset>
   );
 }

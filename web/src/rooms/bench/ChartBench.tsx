@@ -10,7 +10,7 @@ import {
   PlinthError,
   spanChart,
   STANDARDS,
-  STEEL_GRADES,
+  gradesFor,
   unitLabel,
   usualFamilies,
   type ChartRow,
@@ -31,7 +31,7 @@ interface Input extends SpanChartInput {
 const FOOT = 304.8;
 const KLF = 14.593902937206366;
 
-const STARTS: Record<Standard['id'], Input> = {
+const MODERN: Record<'european' | 'american', Input> = {
   european: {
     family: 'european',
     philosophy: '6.10ab',
@@ -58,6 +58,11 @@ const STARTS: Record<Standard['id'], Input> = {
     maxDepth: null,
     section: 'W18X50',
   },
+};
+
+const STARTS: Record<Standard['id'], Input> = {
+  ...MODERN,
+  british: { ...MODERN.european, family: 'british', philosophy: 'BS5950', grade: 'S275' },
 };
 
 /** The lightest beam for each span and load of a stated situation, and how far one section reaches. */
@@ -143,12 +148,10 @@ export function ChartBench() {
             label="Grade"
             value={input.grade}
             commit={(grade) => change({ grade })}
-            options={STEEL_GRADES.filter(({ family, products }) => family === input.family && products.includes('rolled')).map(
-              ({ id }) => ({
-                value: id,
-                label: id,
-              }),
-            )}
+            options={gradesFor(standard.materials, 'rolled').map(({ id }) => ({
+              value: id,
+              label: id,
+            }))}
           />
         </div>
         <QuantityField

@@ -2,12 +2,12 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import {
   findSection,
   findTool,
+  gradesFor,
   memberElevation,
   PlinthError,
   runTool,
   sectionDrawing,
   STANDARDS,
-  STEEL_GRADES,
   type Standard,
   type ToolReply,
 } from '@plinth/core';
@@ -64,6 +64,7 @@ const FOOT = 304.8;
 /** What the bench begins with by each family, in whole units of it. */
 const STARTS: Record<Standard['id'], MemberInput> = {
   european: INITIAL,
+  british: { ...INITIAL, family: 'british', grade: 'S275' },
   american: {
     ...INITIAL,
     family: 'american',
@@ -100,9 +101,7 @@ export function MemberBench() {
   const philosophies = useMemo(() => standard.compared(standard.philosophies[0]!.id), [standard]);
   const replies = useMemo(() => philosophies.map(({ id }) => run(input, id)), [input, philosophies]);
   const section = findSection(input.section);
-  const grades = STEEL_GRADES.filter(
-    ({ family, products }) => family === input.family && products.includes(section.product === 'welded' ? 'rolled' : section.product),
-  );
+  const grades = gradesFor(standard.materials, section.product);
   const picked = replies[Math.min(shown, replies.length - 1)]!;
   const moments = (name: 'major' | 'minor', title: string) => (
     <fieldset>

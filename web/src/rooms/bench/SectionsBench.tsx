@@ -8,7 +8,7 @@ import {
   PlinthError,
   sectionDrawing,
   STANDARDS,
-  STEEL_GRADES,
+  gradesFor,
   unitLabel,
   type Kind,
   type Section,
@@ -209,11 +209,10 @@ function SectionPage({ section, units }: { section: Section; units: UnitSystem }
   const { properties, shape } = section;
   const isAsymmetric = shape.outline === 'angle' || shape.outline === 'tee' || shape.outline === 'channel';
   const rows = isAsymmetric ? [...PROPERTIES, ...ASYMMETRIC] : PROPERTIES;
-  const grades = STEEL_GRADES.filter(
-    ({ family, products }) =>
-      (section.region === 'own' || family === section.region) &&
-      products.includes(section.product === 'welded' ? 'rolled' : section.product),
-  );
+  const grades =
+    section.region === 'own'
+      ? [...gradesFor('european', section.product), ...gradesFor('american', section.product)]
+      : gradesFor(section.region, section.product);
   const slenderness = grades.map((grade) => {
     try {
       return { grade, ...STANDARDS[grade.family].localSlenderness(section, grade) };

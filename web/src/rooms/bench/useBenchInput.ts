@@ -1,14 +1,6 @@
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
-import { findSection } from '@plinth/core';
-
-const isKnown = (designation: unknown): boolean => {
-  try {
-    return Boolean(findSection(String(designation)));
-  } catch {
-    return false;
-  }
-};
+import { isSection } from '@plinth/core';
 
 /** What an address holds, as far as it can stand on the bench: of the kind that is wanted there, and sections that are known. */
 function readInput<T extends object>(initial: T, text: string | null): T {
@@ -22,7 +14,7 @@ function readInput<T extends object>(initial: T, text: string | null): T {
         begun === null
           ? value === null || typeof value === 'number'
           : typeof value === typeof begun && Array.isArray(value) === Array.isArray(begun);
-      if (!isSame || ((name === 'section' || name === 'chosen') && !isKnown(value))) continue;
+      if (!isSame || ((name === 'section' || name === 'chosen') && !isSection(String(value)))) continue;
       input[name] = value;
     }
     return input as T;

@@ -1,9 +1,10 @@
-import { BARS, CONCRETES, REINFORCEMENT, STANDARDS, STEEL_GRADES, type Brief } from '@plinth/core';
+import { BARS, CONCRETES, defaultBrief, REINFORCEMENT, STANDARDS, gradesFor, type Brief } from '@plinth/core';
 import { NumberField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../parts/fields';
 import { useItems, useUnits } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 import { BuildUps } from './BuildUps';
 import { Levels } from './Levels';
+import { OwnShapes } from './OwnShapes';
 
 const options = (values: readonly string[]) => values.map((value) => ({ value, label: value }));
 
@@ -19,8 +20,7 @@ export function BriefRoom() {
     <K extends keyof Brief>(name: K, title: string) =>
     (value: Brief[K]) =>
       patch(item, { [name]: value } as Partial<Brief>, `Brief: ${title}`);
-  const grades = (product: 'rolled' | 'hollow' | 'round') =>
-    options(STEEL_GRADES.filter((grade) => grade.family === body.family && grade.products.includes(product)).map((grade) => grade.id));
+  const grades = (product: 'rolled' | 'hollow' | 'round') => options(gradesFor(standard.materials, product).map((grade) => grade.id));
   return (
     <div className="print-flow min-w-0 flex-1 overflow-y-auto px-6 py-4">
       <h1 className="text-xl font-bold">Brief</h1>
@@ -36,6 +36,18 @@ export function BriefRoom() {
               { value: 'SI', label: 'SI: kN, m, mm' },
               { value: 'US', label: 'US: kip, ft, in' },
             ]}
+          />
+          <SelectField
+            label="Codes"
+            value={body.family}
+            commit={(value) => {
+              const family = value as Brief['family'];
+              const combinationRule = defaultBrief(body.name, family).combinationRule;
+              return patch(item, { family, combinationRule }, `Brief: ${STANDARDS[family].title}`);
+            }}
+            options={Object.values(STANDARDS)
+              .filter(({ materials }) => materials === standard.materials)
+              .map(({ id, title }) => ({ value: id, label: title }))}
           />
           <SelectField
             label="Combinations"
@@ -102,7 +114,7 @@ export function BriefRoom() {
             label="Concrete of footings"
             value={body.concrete}
             commit={set('concrete', 'concrete')}
-            options={options(CONCRETES.filter((c) => c.family === body.family).map((c) => c.id))}
+            options={options(CONCRETES.filter((c) => c.family === standard.materials).map((c) => c.id))}
           />
           <SelectField
             label="Reinforcement"
@@ -110,7 +122,7 @@ export function BriefRoom() {
             commit={(value) => set('reinforcement', 'reinforcement')(value as Brief['reinforcement'])}
             options={options(
               Object.values(REINFORCEMENT)
-                .filter((r) => r.family === body.family)
+                .filter((r) => r.family === standard.materials)
                 .map((r) => r.id),
             )}
           />
@@ -118,7 +130,7 @@ export function BriefRoom() {
             label="Bars"
             value={body.bar}
             commit={set('bar', 'bars')}
-            options={options(BARS.filter((b) => b.family === body.family).map((b) => b.id))}
+            options={options(BARS.filter((b) => b.family === standard.materials).map((b) => b.id))}
           />
           <QuantityField label="Cover" kind="sectionLength" value={body.cover} commit={set('cover', 'cover')} />
         </section>
@@ -157,6 +169,7 @@ export function BriefRoom() {
         </section>
       </div>
       <Levels />
+      <OwnShapes item={item} units={units} />
       <BuildUps units={units} />
     </div>
   );

@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import { catalogue, findSection } from '@plinth/core';
+import { catalogue, findSection, STANDARDS } from '@plinth/core';
 import { useProject } from '../../project/context';
 
 /** A section by its designation: typed or picked from the catalogue of the family; empty takes it away. */
@@ -55,7 +55,7 @@ export function SectionField({
       />
       <datalist id={`${id}-list`}>
         {catalogue()
-          .filter((section) => section.region === brief.family)
+          .filter((section) => section.region === STANDARDS[brief.family].materials)
           .map((section) => (
             <option key={section.designation} value={section.designation} />
           ))}

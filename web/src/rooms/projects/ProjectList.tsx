@@ -5,7 +5,11 @@ import type { CreateProject } from '@plinth/api';
 import { api } from '../../project/api';
 import { toggleTheme } from '../../frame/theme';
 
-const FAMILY = { european: 'Eurocodes, UK annexes · SI', american: 'ASCE 7, AISC, ACI · US units' } as const;
+const FAMILY: Record<CreateProject['family'], string> = {
+  european: 'Eurocodes, UK annexes · SI',
+  american: 'ASCE 7, AISC, ACI · US units',
+  british: 'BS 5950-1, older British practice · SI',
+};
 
 const when = (iso: string) => new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' });
 
@@ -130,6 +134,7 @@ export function ProjectList() {
               <select className="field" value={family} onChange={(event) => setFamily(event.target.value as CreateProject['family'])}>
                 <option value="european">{FAMILY.european}</option>
                 <option value="american">{FAMILY.american}</option>
+                <option value="british">{FAMILY.british}</option>
               </select>
             </label>
             {create.error ? (

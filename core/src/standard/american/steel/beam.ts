@@ -7,6 +7,7 @@ import {
   flangeLocalBucklingI,
   lateralTorsionalBox,
   lateralTorsionalI,
+  lateralTorsionalRational,
   localBucklingTube,
   momentGradientFactor,
   plasticMoment,
@@ -223,24 +224,26 @@ function sectionMoment(
 }
 
 function lateralTorsionalCheck(segment: Segment, context: Context, sheet?: Sheet): Check {
-  const { section, actions, philosophy, E, Fy, Mp, web, untwisted } = context;
+  const { section, grade, actions, philosophy, E, Fy, Mp, web, untwisted } = context;
   const name = 'Lateral-torsional buckling';
   const { shape } = section;
   const { combination } = actions;
   const L = segment.to - segment.from;
-  const where = `from ${+(segment.from / 304.8).toFixed(2)} ft to ${+(segment.to / 304.8).toFixed(2)} ft`;
+  const where = `${segment.flange ? `${segment.flange} flange ` : ''}from ${+(segment.from / 304.8).toFixed(2)} ft to ${+(segment.to / 304.8).toFixed(2)} ft`;
   const notSusceptible = shape.outline === 'tube' || (shape.outline === 'box' && shape.h <= shape.b);
   const clause = lateralClause(shape.outline, web);
   const open = (reason: string) => unproven(name, clause, 'instability', reason, sheet);
   if (shape.outline === 'channel' && !untwisted)
     return open('a channel twists unless it is loaded through its shear centre or held against twisting; torsion is not written');
-  sheet?.note(`Segment ${where}, braced against lateral displacement and twist at its ends; load at the shear centre.`);
+  const isRational = !notSusceptible && (segment.freeTip || (segment.loadOnTop ?? false));
   // F1(b): Cb = 1 for overhangs, but it takes warping to be held at the root, which a beam running over its support does not give
-  if (segment.freeTip && !notSusceptible)
-    return open(`the overhang ${where} has a tip that nothing braces; its own solution is not written`);
-  if (segment.loadOnTop && !notSusceptible)
+  if (isRational && (shape.outline !== 'I' || web !== 'compact' || !segment.critical))
     return open(
-      `load on the top flange ${where} lowers the strength; F1 is for loads at the shear centre, and its own solution is not written`,
+      `${segment.freeTip ? `the overhang ${where} has a tip that nothing braces` : `load on the top flange ${where} lowers the strength`}: its own solution is written for an I with a compact web`,
+    );
+  if (!isRational)
+    sheet?.note(
+      `Segment ${where}, ${segment.flange ? 'whose compression flange is braced' : 'braced against lateral displacement and twist'} at its ends; load at the shear centre.`,
     );
   sheet?.given('M_s', segment.peak, 'moment', 'largest moment in the segment');
   sheet?.given('M_p', Mp, 'moment', 'from above');
@@ -249,7 +252,8 @@ function lateralTorsionalCheck(segment: Segment, context: Context, sheet?: Sheet
     sheet?.note('A hollow shape no deeper than wide does not buckle laterally.');
     sheet?.step('M_n', 'M_p', { M_p: Mp }, Mp, 'moment', clause);
     Mn = Mp;
-  } else if (shape.outline === 'tee') Mn = teeLateralTorsional(section, segment.peak >= 0, L, Mp, E, Fy, sheet);
+  } else if (isRational) Mn = lateralTorsionalRational(section, segment, where, Mp, grade, Fy, sheet);
+  else if (shape.outline === 'tee') Mn = teeLateralTorsional(section, segment.peak >= 0, L, Mp, E, Fy, sheet);
   else {
     const Cb = momentGradientFactor(segment, sheet);
     if (shape.outline === 'angle') {

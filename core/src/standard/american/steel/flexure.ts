@@ -1,3 +1,4 @@
+import type { SteelGrade } from '../../../material';
 import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import type { Segment } from '../../standard';
@@ -115,6 +116,74 @@ export function lateralTorsionalI(section: Section, Lb: number, Cb: number, Mp: 
   );
   sheet?.step('M_n', 'min(M_p, F_cr * S_x)', { M_p: Mp, F_cr: Fcr, S_x: Sx }, Mn, 'moment', '(F2-3)');
   return Mn;
+}
+
+/**
+ * Nominal moment of a doubly symmetric I with a compact web whose overhang has a free tip, or whose load stands on the top flange, Nmm. F1 and
+ * F2 are for loads at the shear centre between braced points; here the elastic critical moment is that of a numerical solution of the whole member,
+ * and F2.2 is read at the length at which a segment under uniform moment has it: a rational analysis, so that yielding, residual stress and
+ * the plateau are those of F2.
+ * @param segment has its `critical` solution
+ */
+export function lateralTorsionalRational(
+  section: Section,
+  segment: Segment,
+  where: string,
+  Mp: number,
+  { E, G }: SteelGrade,
+  Fy: number,
+  sheet?: Sheet,
+): number {
+  const { Iz: Iy, Iw: Cw, Wely: Sx, It: J } = section.properties;
+  const shape = section.shape as { h: number; tf: number };
+  const factor = segment.critical!(section, E, G);
+  const Mcr = factor * Math.abs(segment.peak);
+  const Fe = Mcr / Sx;
+  const rts = Math.sqrt(Math.sqrt(Iy * Cw) / Sx);
+  const j = (0.078 * J) / (Sx * (shape.h - shape.tf));
+  const q = Fe / (Math.PI ** 2 * E);
+  // (F2-4) solved for the length, with Cb = 1
+  const Le = rts / Math.sqrt((Math.sqrt(j ** 2 + 4 * q ** 2) - j) / 2);
+  if (sheet) {
+    sheet.note(
+      `Segment ${where}: a rational analysis of the whole member with its braces, its moments and load ${segment.loadOnTop ? 'on the top flange' : 'at the shear centre'}; warping is not held at the root of an overhang.`,
+    );
+    sheet.given(
+      'mu_cr',
+      factor,
+      'ratio',
+      'all moments times this: elastic buckling',
+      'finite elements, lateral bending and warping torsion',
+    );
+    sheet.step(
+      'M_cr',
+      'mu_cr * abs(M_s)',
+      { mu_cr: factor, M_s: segment.peak },
+      Mcr,
+      'moment',
+      'rational analysis',
+      'elastic critical moment',
+    );
+    sheet.given('S_x', Sx, 'sectionModulus', 'elastic section modulus', section.designation);
+    sheet.given('E', E, 'stress', "Young's modulus");
+    sheet.step('F_e', 'M_cr / S_x', { M_cr: Mcr, S_x: Sx }, Fe, 'stress', 'rational analysis');
+    const h0 = shape.h - shape.tf;
+    sheet.given('I_y', Iy, 'secondMoment', 'minor axis', section.designation);
+    sheet.given('C_w', Cw, 'warpingConstant', 'warping constant', section.designation);
+    sheet.given('J', J, 'torsionConstant', 'torsion constant', section.designation);
+    sheet.step('h_0', 'd - t_f', { d: shape.h, t_f: shape.tf }, h0, 'sectionLength', 'F2.2', 'between flange centroids');
+    sheet.step('r_ts', 'sqrt(sqrt(I_y * C_w) / S_x)', { I_y: Iy, C_w: Cw, S_x: Sx }, rts, 'sectionLength', '(F2-7)');
+    sheet.step(
+      'L_e',
+      'r_ts / sqrt((sqrt((0.078 * J / (S_x * h_0))^2 + 4 * (F_e / (pi^2 * E))^2) - 0.078 * J / (S_x * h_0)) / 2)',
+      { r_ts: rts, J, S_x: Sx, h_0: h0, F_e: Fe, E },
+      Le,
+      'length',
+      '(F2-4) solved for the length',
+      'segment under uniform moment with this stress',
+    );
+  }
+  return lateralTorsionalI(section, Le, 1, Mp, E, Fy, sheet);
 }
 
 /** Nominal moment for flange local buckling of an I with a compact web, Nmm, AISC 360-16 F3.2. noncompactLimit: over sqrt(E/Fy). */

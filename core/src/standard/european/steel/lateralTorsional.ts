@@ -202,8 +202,13 @@ interface Asked {
 }
 const asked = new WeakMap<Segment, Asked>();
 
-/** A segment's place in words. */
-export const placeOf = ({ from, to }: Segment): string => `from ${Math.round(from / 10) / 100} m to ${Math.round(to / 10) / 100} m`;
+/** A segment's place in words, with its flange where the other one is held elsewhere. */
+export const placeOf = ({ from, to, flange }: Segment): string =>
+  `${flange ? `${flange} flange ` : ''}from ${Math.round(from / 10) / 100} m to ${Math.round(to / 10) / 100} m`;
+
+/** What holds the ends of a segment, in words. */
+export const heldEnds = ({ flange }: Segment): string =>
+  flange ? 'whose flange in compression is held sideways at both ends' : 'held sideways and against twisting at both ends';
 
 function findBuckling(
   section: Section,
@@ -257,7 +262,7 @@ function findBuckling(
     Mcr = factor * Math.abs(segment.peak);
     sheet?.step('M_cr', 'mu_cr * abs(M_s)', { mu_cr: factor, M_s: segment.peak }, Mcr, 'moment', '6.3.2.2(2)', 'elastic critical moment');
   } else {
-    sheet?.note(`Segment ${placeOf(segment)}, held sideways and against twisting at both ends; load at the shear centre.`);
+    sheet?.note(`Segment ${placeOf(segment)}, ${heldEnds(segment)}; load at the shear centre.`);
     given();
     C1 = momentGradientFactor(segment, sheet);
     Mcr = criticalMoment(section, L, C1, grade.E, grade.G, sheet);

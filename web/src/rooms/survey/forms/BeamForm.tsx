@@ -1,5 +1,6 @@
 import { formatQuantity, markOf, planLength, roundedUp, type Beam } from '@plinth/core';
 import { CheckField, QuantityField, SelectField, TextField } from '../../../parts/fields';
+import { PlacesField } from '../../../parts/PlacesField';
 import { PanelHead } from '../../../parts/SidePanel';
 import { useItems, useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
@@ -209,7 +210,7 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
             { value: 'floor', label: 'the floor on its top flange (assumed)' },
           ]}
         />
-        {body.restraint === 'points' ? <PointsField item={item} /> : null}
+        <HeldPlaces item={item} />
         {body.restraint === 'floor' ? null : (
           <SelectField
             label="Load acts"
@@ -253,34 +254,34 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
   );
 }
 
-/** Distances of lateral restraints, each a field of its own. */
-function PointsField({ item }: { item: Of<'beam'> }) {
-  const { patch, quietly } = useEdit();
+/** Places along the beam at which a flange is held sideways. */
+function HeldPlaces({ item }: { item: Of<'beam'> }) {
+  const { patch } = useEdit();
   const { body } = item;
-  const set = (restraintPoints: number[]) => patch(item, { restraintPoints }, `${body.mark}: restraints`);
+  const most = planLength(body);
+  const set = (change: Partial<Beam>) => patch(item, change, `${body.mark}: restraints`);
   return (
-    <div>
-      {body.restraintPoints.map((at, i) => (
-        <div key={i} className="grid grid-cols-[6rem_1fr] items-end gap-2">
-          <QuantityField
-            label={`restraint ${i + 1}, at`}
-            kind="length"
-            value={at}
-            commit={(value) => set(body.restraintPoints.map((old, j) => (j === i ? value : old)))}
+    <>
+      {body.restraint === 'points' ? (
+        <>
+          <PlacesField
+            label="Both flanges held at"
+            value={body.restraintPoints}
+            most={most}
+            commit={(restraintPoints) => set({ restraintPoints })}
           />
-          <button
-            type="button"
-            className="text-left text-[12px] text-soft hover:text-oxide"
-            onClick={() => quietly(set(body.restraintPoints.filter((_, j) => j !== i)))}
-          >
-            Take away
-          </button>
-        </div>
-      ))}
-      <button type="button" className="btn-line" onClick={() => quietly(set([...body.restraintPoints, planLength(body) / 2]))}>
-        Add a restraint
-      </button>
-    </div>
+          <PlacesField label="Only the top flange at" value={body.topPoints} most={most} commit={(topPoints) => set({ topPoints })} />
+        </>
+      ) : null}
+      {body.restraint === 'supports' ? null : (
+        <PlacesField
+          label={body.restraint === 'floor' ? 'Bottom flange held at' : 'Only the bottom flange at'}
+          value={body.bottomPoints}
+          most={most}
+          commit={(bottomPoints) => set({ bottomPoints })}
+        />
+      )}
+    </>
   );
 }
 
@@ -332,32 +333,12 @@ function RoundUp({ strip, commit }: { strip: Beam['strips'][number]; commit: (ch
 
 /** Where the beam is released in bending: at an inner support the spans beside it become simple. */
 function HingesField({ item }: { item: Of<'beam'> }) {
-  const { patch, quietly } = useEdit();
+  const { patch } = useEdit();
   const { body } = item;
   const set = (hinges: number[]) => patch(item, { hinges }, `${body.mark}: hinges`);
   return (
     <div className="mt-2">
-      <h3 className="label">Hinges</h3>
-      {body.hinges.map((at, i) => (
-        <div key={i} className="grid grid-cols-[1fr_auto] items-end gap-2">
-          <QuantityField
-            label={`hinge ${i + 1}, at`}
-            kind="length"
-            value={at}
-            commit={(value) => set(body.hinges.map((old, j) => (j === i ? value : old)))}
-          />
-          <button
-            type="button"
-            className="text-[12px] text-soft hover:text-oxide"
-            onClick={() => quietly(set(body.hinges.filter((_, j) => j !== i)))}
-          >
-            Take away
-          </button>
-        </div>
-      ))}
-      <button type="button" className="btn-line" onClick={() => quietly(set([...body.hinges, planLength(body) / 2]))}>
-        Add a hinge
-      </button>
+      <PlacesField label="Hinges at" value={body.hinges} most={planLength(body)} commit={set} />
       {body.hinges.length === 0 ? (
         <p className="text-[12px] text-soft">Its ends turn freely; it runs through over inner supports.</p>
       ) : null}

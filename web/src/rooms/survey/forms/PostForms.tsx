@@ -1,5 +1,7 @@
-import { formatQuantity } from '@plinth/core';
+import { columnElevation, END_CONDITIONS, END_WORDS, formatQuantity } from '@plinth/core';
+import { DrawingView } from '../../../parts/DrawingView';
 import { NumberField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../../parts/fields';
+import { PlacesField } from '../../../parts/PlacesField';
 import { PanelHead } from '../../../parts/SidePanel';
 import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
@@ -34,19 +36,7 @@ export function ColumnForm({ item }: { item: Of<'column'> }) {
         commit={(ownWeight) => patch(item, { ownWeight }, `${body.mark}: own weight`)}
       />
       <ReductionField item={item} />
-      <h3 className="label">Effective length over storey height</h3>
-      <div className="grid grid-cols-2 gap-3">
-        <NumberField
-          label="Major axis"
-          value={body.factorY}
-          commit={(factorY) => patch(item, { factorY }, `${body.mark}: effective length`)}
-        />
-        <NumberField
-          label="Minor axis"
-          value={body.factorZ}
-          commit={(factorZ) => patch(item, { factorZ }, `${body.mark}: effective length`)}
-        />
-      </div>
+      <EffectiveLengths item={item} />
       <SelectField
         label="Beams that end at it bear"
         value={body.beamsBear}
@@ -63,6 +53,51 @@ export function ColumnForm({ item }: { item: Of<'column'> }) {
       />
       <TextField label="Note" value={body.note} commit={(note) => patch(item, { note }, `${body.mark}: note`)} />
     </div>
+  );
+}
+
+/** How its ends are held about each axis and where it is held between them, with the shape in which it buckles. */
+function EffectiveLengths({ item }: { item: Of<'column'> }) {
+  const { building, brief, units } = useProject();
+  const { patch } = useEdit();
+  const { body } = item;
+  const storey = Math.abs(building.elevation(body.top) - building.elevation(body.base));
+  const set = (change: Partial<typeof body>) => patch(item, change, `${body.mark}: effective length`);
+  return (
+    <section aria-label="Effective lengths" className="space-y-2">
+      <h3 className="label">Effective lengths</h3>
+      {storey > 0 ? (
+        <DrawingView
+          className="w-full"
+          drawing={columnElevation({ column: body, storey, family: brief.family, units, width: 320, height: 190 })}
+        />
+      ) : null}
+      <div className="grid grid-cols-2 gap-3">
+        {(['Y', 'Z'] as const).map((axis) => (
+          <div key={axis} className="space-y-1">
+            <SelectField
+              label={axis === 'Y' ? 'Ends, major axis' : 'Ends, minor axis'}
+              value={body[`ends${axis}`]}
+              commit={(ends) => set({ [`ends${axis}`]: ends } as Partial<typeof body>)}
+              options={END_CONDITIONS.map((value) => ({ value, label: END_WORDS[value] }))}
+            />
+            {body[`ends${axis}`] === 'number' ? (
+              <NumberField
+                label={axis === 'Y' ? 'Factor, major axis' : 'Factor, minor axis'}
+                value={body[`factor${axis}`]}
+                commit={(factor) => set({ [`factor${axis}`]: factor } as Partial<typeof body>)}
+              />
+            ) : null}
+            <PlacesField
+              label="Held, above the base, at"
+              value={body[`held${axis}`]}
+              most={storey}
+              commit={(places) => set({ [`held${axis}`]: places } as Partial<typeof body>)}
+            />
+          </div>
+        ))}
+      </div>
+    </section>
   );
 }
 

@@ -1,0 +1,80 @@
+import { factorsFor, isPermanent, type Combination, type LoadCase, type LoadRules, type Nature } from '../../load';
+import type { Philosophy } from '../standard';
+
+/** Load factors of one combination, BS 5950-1 table 2 (without cranes). */
+interface Pattern {
+  readonly id: string;
+  readonly clause: string;
+  readonly dead: number;
+  readonly imposed?: number;
+  readonly wind?: number;
+}
+
+const STRENGTH: readonly Pattern[] = [
+  { id: '1', clause: 'BS 5950-1 table 2', dead: 1.4, imposed: 1.6 },
+  { id: '2', clause: 'BS 5950-1 table 2', dead: 1.4, wind: 1.4 },
+  { id: '2 light', clause: 'BS 5950-1 table 2', dead: 1, wind: 1.4 },
+  { id: '3', clause: 'BS 5950-1 table 2', dead: 1.2, imposed: 1.2, wind: 1.2 },
+];
+
+/** BS 5950-1 2.5.1: of imposed and wind load together four fifths. */
+const SERVICE: readonly Pattern[] = [
+  { id: 'service', clause: 'BS 5950-1 2.5.1', dead: 1, imposed: 1 },
+  { id: 'service', clause: 'BS 5950-1 2.5.1', dead: 1, wind: 1 },
+  { id: 'service', clause: 'BS 5950-1 2.5.1', dead: 1, imposed: 0.8, wind: 0.8 },
+];
+
+const SYMBOL: Partial<Record<Nature, string>> = { imposed: 'Qi', roofImposed: 'Qr', snow: 'S', wind: 'W' };
+const written = (factor: number) => +factor.toFixed(2);
+
+/** Combinations of the patterns that the cases have loads for: on a roof access or snow, whichever is worse, so that each is tried. */
+function expand(
+  cases: readonly LoadCase[],
+  patterns: readonly Pattern[],
+  rest: Pick<Combination, 'basis' | 'purpose' | 'favourablePermanent'>,
+): Combination[] {
+  const has = (nature: Nature) => cases.some((c) => c.nature === nature);
+  const roofs: readonly Nature[] = has('roofImposed') && has('snow') ? ['roofImposed', 'snow'] : has('snow') ? ['snow'] : ['roofImposed'];
+  const seen = new Set<string>();
+  const found: Combination[] = [];
+  for (const pattern of patterns) {
+    if (pattern.wind && !has('wind')) continue;
+    for (const roof of roofs) {
+      const factors = factorsFor(cases, ({ nature }) => {
+        if (isPermanent(nature)) return pattern.dead;
+        if (nature === 'wind') return pattern.wind ?? 0;
+        return nature === 'imposed' || nature === roof ? (pattern.imposed ?? 0) : 0;
+      });
+      const key = JSON.stringify(factors);
+      if (seen.has(key)) continue;
+      seen.add(key);
+      const terms = cases
+        .filter(({ id, nature }) => !isPermanent(nature) && factors[id])
+        .map(({ id, nature, use }) => `${written(factors[id]!)} ${SYMBOL[nature]}${use ? `(${use})` : ''}`);
+      found.push({
+        ...rest,
+        id: `${pattern.id} ${found.length}`,
+        name: `${pattern.id}: ${[`${written(pattern.dead)} Gk`, ...terms].join(' + ')}`,
+        clause: pattern.clause,
+        factors,
+      });
+    }
+  }
+  return found;
+}
+
+const rules: LoadRules = {
+  strength: (cases) => expand(cases, STRENGTH, { basis: 'factored', purpose: 'strength' }),
+  service: (cases) => expand(cases, SERVICE, { basis: 'service', purpose: 'service' }),
+  // what helps against overturning or lifting counts once: table 2
+  lifting: (cases) =>
+    expand(
+      cases,
+      STRENGTH.filter(({ id }) => id !== '2 light'),
+      { basis: 'overturning', purpose: 'lifting', favourablePermanent: 1 },
+    ),
+};
+
+export const BRITISH_PHILOSOPHIES: readonly Philosophy[] = [
+  { id: 'BS5950', title: 'limit state, BS 5950-1 table 2', basis: 'factored', rules },
+];

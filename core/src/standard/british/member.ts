@@ -1,0 +1,409 @@
+import { compare, unproven, type Check, type Sheet } from '../../sheet';
+import {
+  requireBasis,
+  type MomentShape,
+  type Philosophy,
+  type SteelBeamInput,
+  type SteelColumnInput,
+  type SteelMemberInput,
+} from '../standard';
+import { bendingStrength, bucklingMoment, shearAndBending } from './beam';
+import { worstSegment } from './lateral';
+import { classOf, designStrength, E, rolledI, type BritishClass } from './section';
+import { britishStrut } from './strut';
+
+/** Steel beam about its major axis, BS 5950-1 4.2, 4.3; effects factored by table 2. @throws OutsideScope for other shapes than rolled I and H */
+export function steelBeam(input: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
+  const { section, grade, actions } = input;
+  requireBasis(actions.basis, philosophy.basis);
+  const { combination, moment, shear } = actions;
+  const { checks, found, py } = shearAndBending({ section, grade, combination, moment, shear }, sheet);
+  if (found === null) return checks;
+  const lateral = worstSegment(input, found, py, sheet?.scope('Lateral-torsional buckling'));
+  return lateral ? [...checks, lateral] : checks;
+}
+
+/** Tension on the gross section, BS 5950-1 4.6.1, without holes. axial: N, tension positive. */
+function tension(
+  input: Pick<SteelColumnInput, 'section' | 'grade' | 'combination'>,
+  force: number,
+  netArea: number | null,
+  sheet?: Sheet,
+): Check {
+  const { section, grade, combination } = input;
+  const py = designStrength(section, grade, sheet);
+  const { A } = section.properties;
+  // Ae of table 4: Ke is 1.2 for S275 and 1.1 for S355, at most the gross area
+  const Ke = grade.id.startsWith('S275') ? 1.2 : grade.id.startsWith('S355') ? 1.1 : Math.max(1, (0.83 * grade.fu) / py);
+  const Ae = netArea === null ? A : Math.min(A, Ke * netArea);
+  const Pt = py * Ae;
+  if (sheet) {
+    sheet.given('F_t', force, 'force', `tension, ${combination}`);
+    sheet.given('A_g', A, 'area', 'gross area', section.designation);
+    if (netArea === null) sheet.step('A_e', 'A_g', { A_g: A }, A, 'area', '3.4.3', 'no holes');
+    else {
+      sheet.given('a_net', netArea, 'area', 'net area, as typed');
+      sheet.given('K_e', Ke, 'ratio', `${grade.id}`, 'BS 5950-1 3.4.3');
+      sheet.step('A_e', 'min(A_g, K_e * a_net)', { A_g: A, K_e: Ke, a_net: netArea }, Ae, 'area', '3.4.3', 'effective area');
+    }
+    sheet.step('P_t', 'p_y * A_e', { p_y: py, A_e: Ae }, Pt, 'force', '4.6.1', 'tension capacity');
+  }
+  return compare(
+    {
+      name: 'Tension',
+      clause: 'BS 5950-1 4.6.1',
+      mode: 'ductile',
+      kind: 'force',
+      demand: force,
+      demandSymbol: 'F_t',
+      capacity: Pt,
+      capacitySymbol: 'P_t',
+      combination,
+    },
+    sheet,
+  );
+}
+
+/** Column in a simple structure, BS 5950-1 4.7.7: compression with the nominal moments of 4.7.6. Axial: N, compression positive; moments Nmm. */
+export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
+  const { section, grade, axial, combination } = input;
+  requireBasis(input.basis, philosophy.basis);
+  const { major = 0, minor = 0 } = input.moments ?? {};
+  const isBent = major !== 0 || minor !== 0;
+  if (axial <= 0) {
+    const checks = axial < 0 ? [tension(input, -axial, null, sheet?.scope('Tension'))] : [];
+    if (isBent)
+      checks.push(
+        unproven(
+          'Axial force and nominal moments',
+          'BS 5950-1 4.7.7',
+          'ductile',
+          'nominal moments in a column that is lifted are not written',
+          sheet,
+        ),
+      );
+    return checks;
+  }
+  const checks = britishStrut({ section, grade, combination, axial, lengthX: input.lengthY, lengthY: input.lengthZ }, sheet);
+  if (!isBent) return checks;
+  const name = 'Compression and nominal moments';
+  const clause = 'BS 5950-1 4.7.7';
+  if (section.shape.outline !== 'I') return [...checks, ...hollowNominal(input, checks, name, clause, sheet?.scope(name))];
+  const inner = sheet?.scope(name);
+  const py = designStrength(section, grade, inner);
+  const found = classOf(section, py, null);
+  const Pc = leastCapacity(checks);
+  if (Pc === null || found === 'slender')
+    return [...checks, unproven(name, clause, 'instability', `${section.designation} is slender`, inner)];
+  const { Wply: S, Wely: Z, Welz: Zy, iz: ry } = section.properties;
+  // 4.7.7: lambda_LT = 0.5 L / ry, L between floors
+  const lambda = (0.5 * input.lengthT) / ry;
+  const { Mbs } = simpleBuckling(lambda, py, found === 'semi-compact' ? Z : S, input.lengthT, ry, inner);
+  const My = py * Zy;
+  const sum = axial / Pc + Math.abs(major) / Mbs + Math.abs(minor) / My;
+  if (inner) {
+    inner.given('F_c', axial, 'force', `compression, ${combination}`);
+    inner.given('P_c', Pc, 'force', 'the lesser compression resistance, from above');
+    inner.given('M_x', Math.abs(major), 'moment', 'nominal, major axis');
+    inner.given('M_y', Math.abs(minor), 'moment', 'nominal, minor axis');
+    inner.given('Z_y', Zy, 'sectionModulus', 'elastic modulus, minor axis', section.designation);
+    inner.step(
+      'R',
+      'F_c / P_c + M_x / M_bs + M_y / (p_y * Z_y)',
+      { F_c: axial, P_c: Pc, M_x: Math.abs(major), M_bs: Mbs, M_y: Math.abs(minor), p_y: py, Z_y: Zy },
+      sum,
+      'ratio',
+      '4.7.7',
+    );
+  }
+  return [...checks, unity(name, clause, sum, combination, inner)];
+}
+
+/** Nominal moments in a hollow column: 4.7.7 with the moment capacities about both axes, which do not buckle sideways. */
+function hollowNominal(input: SteelColumnInput, strut: readonly Check[], name: string, clause: string, sheet?: Sheet): Check[] {
+  const { section, grade, axial, combination } = input;
+  const { major, minor } = input.moments!;
+  const Pc = leastCapacity(strut);
+  if (Pc === null) return [unproven(name, clause, 'instability', 'compression alone is not proved', sheet)];
+  const py = designStrength(section, grade, sheet);
+  const { Wely: Zx, Welz: Zy } = section.properties;
+  const sum = axial / Pc + Math.abs(major) / (py * Zx) + Math.abs(minor) / (py * Zy);
+  if (sheet) {
+    sheet.given('F_c', axial, 'force', `compression, ${combination}`);
+    sheet.given('P_c', Pc, 'force', 'the lesser compression resistance, from above');
+    sheet.given('M_x', Math.abs(major), 'moment', 'nominal, major axis');
+    sheet.given('M_y', Math.abs(minor), 'moment', 'nominal, minor axis');
+    sheet.given('Z_x', Zx, 'sectionModulus', 'elastic modulus', section.designation);
+    sheet.given('Z_y', Zy, 'sectionModulus', 'elastic modulus', section.designation);
+    sheet.step(
+      'R',
+      'F_c / P_c + M_x / (p_y * Z_x) + M_y / (p_y * Z_y)',
+      { F_c: axial, P_c: Pc, M_x: Math.abs(major), M_y: Math.abs(minor), p_y: py, Z_x: Zx, Z_y: Zy },
+      sum,
+      'ratio',
+      '4.7.7',
+      'elastic capacities: conservative',
+    );
+  }
+  return [unity(name, clause, sum, combination, sheet)];
+}
+
+/** Mbs of 4.7.7, Nmm. */
+function simpleBuckling(lambda: number, py: number, W: number, L: number, ry: number, sheet?: Sheet): { Mbs: number } {
+  sheet?.given('E', E, 'stress', "Young's modulus", '3.1.3');
+  sheet?.given('L', L, 'length', 'between floors');
+  sheet?.given('r_y', ry, 'sectionLength', 'radius of gyration, minor axis');
+  sheet?.step('lambda_LT', '0.5 * L / r_y', { L, r_y: ry }, lambda, 'ratio', '4.7.7', 'equivalent slenderness');
+  const pb = bendingStrength(lambda, py, sheet);
+  sheet?.given('W_x', W, 'sectionModulus', 'modulus of its class');
+  const Mbs = pb * W;
+  sheet?.step('M_bs', 'p_b * W_x', { p_b: pb, W_x: W }, Mbs, 'moment', '4.7.7');
+  return { Mbs };
+}
+
+const leastCapacity = (checks: readonly Check[]): number | null =>
+  checks.every(({ capacity }) => capacity !== null) ? Math.min(...checks.map(({ capacity }) => capacity!)) : null;
+
+function unity(name: string, clause: string, sum: number, combination: string, sheet?: Sheet): Check {
+  sheet?.given('R_max', 1, 'ratio', 'at most');
+  return compare(
+    { name, clause, mode: 'instability', kind: 'ratio', demand: sum, demandSymbol: 'R', capacity: 1, capacitySymbol: 'R_max', combination },
+    sheet,
+  );
+}
+
+/** Moment at a part of the length, on the parabola through the three that are known. */
+const along = ({ start, middle, end }: MomentShape, x: number) =>
+  start * (1 - x) * (1 - 2 * x) + middle * 4 * x * (1 - x) + end * x * (2 * x - 1);
+
+/** Equivalent uniform moment factor for flexural buckling, BS 5950-1 table 26: signed quarter moments, not below 0.8 M24 / Mmax. */
+export function flexuralMomentFactor(shape: MomentShape, symbol: string, sheet?: Sheet): number {
+  const sign = Math.sign(shape.peak) || 1;
+  const [M2, M3, M4] = [0.25, 0.5, 0.75].map((x) => sign * along(shape, x)) as [number, number, number];
+  const M = Math.abs(shape.peak);
+  // the largest in the middle half, looked for at its ends, its middle, and where the parabola turns
+  const a = 2 * shape.start - 4 * shape.middle + 2 * shape.end;
+  const turn = a === 0 ? 0.5 : Math.min(0.75, Math.max(0.25, -(-3 * shape.start + 4 * shape.middle - shape.end) / (2 * a)));
+  const M24 = Math.max(...[0.25, 0.5, 0.75, turn].map((x) => Math.abs(along(shape, x))));
+  const value = Math.max(0.2 + (0.1 * M2 + 0.6 * M3 + 0.1 * M4) / M, (0.8 * M24) / M);
+  if (sheet) {
+    const n = (name: string) => `${name}_${symbol}`;
+    sheet.given(n('M2'), M2, 'moment', 'at a quarter, positive as the largest');
+    sheet.given(n('M3'), M3, 'moment', 'at the middle');
+    sheet.given(n('M4'), M4, 'moment', 'at three quarters');
+    sheet.given(n('M24'), M24, 'moment', 'largest in the middle half');
+    sheet.given(n('Mmax'), M, 'moment', 'largest');
+    sheet.step(
+      n('m'),
+      `max(0.2 + (0.1 * ${n('M2')} + 0.6 * ${n('M3')} + 0.1 * ${n('M4')}) / ${n('Mmax')}, 0.8 * ${n('M24')} / ${n('Mmax')})`,
+      { [n('M2')]: M2, [n('M3')]: M3, [n('M4')]: M4, [n('M24')]: M24, [n('Mmax')]: M },
+      value,
+      'ratio',
+      'table 26',
+    );
+  }
+  return value;
+}
+
+/** Any rolled I or H under one set of forces and moments, BS 5950-1 4.6 to 4.8. Axial: compression positive. @throws OutsideScope for other shapes */
+export function steelMember(input: SteelMemberInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
+  const { section, grade, actions } = input;
+  requireBasis(actions.basis, philosophy.basis);
+  const { axial, major, minor, shear, shearAcross, combination } = actions;
+  const checks: Check[] = [];
+  rolledI(section, sheet);
+  const py = designStrength(section, grade, sheet);
+  sheet?.given('E', E, 'stress', "Young's modulus", '3.1.3');
+  const strut =
+    axial > 0
+      ? britishStrut({ section, grade, combination, axial, lengthX: input.lengthY, lengthY: input.lengthZ }, sheet?.scope('Compression'))
+      : [];
+  checks.push(...strut);
+  if (axial < 0) checks.push(tension({ section, grade, combination }, -axial, input.netArea, sheet?.scope('Tension')));
+  const isBent = major.peak !== 0 || shear !== 0;
+  if (!isBent && minor.peak === 0 && shearAcross === 0) return checks;
+  const inBending = sheet?.scope('Bending about the major axis');
+  const bending = shearAndBending({ section, grade, combination, moment: major.peak, shear }, inBending);
+  if (isBent) checks.push(...bending.checks);
+  const { found } = bending;
+  if (found === null) return isBent ? checks : [...checks, ...bending.checks];
+  const lateral = isBent
+    ? worstSegment(
+        { section, grade, actions: { basis: actions.basis, combination, moment: major.peak, shear, segments: actions.segments } },
+        found,
+        py,
+        sheet?.scope('Lateral-torsional buckling'),
+      )
+    : null;
+  if (lateral) checks.push(lateral);
+  const { A, Wplz: Sy, Welz: Zy, Wely: Zx } = section.properties;
+  const across = minor.peak !== 0 || shearAcross !== 0 ? sheet?.scope('Bending about the minor axis') : undefined;
+  const isPlastic = found === 'plastic' || found === 'compact';
+  const Mcy = Math.min(py * (isPlastic ? Sy : Zy), 1.2 * py * Zy);
+  if (minor.peak !== 0) {
+    across?.given('M_y', Math.abs(minor.peak), 'moment', `largest moment, ${combination}`);
+    across?.given('S_y', Sy, 'sectionModulus', 'plastic modulus', section.designation);
+    across?.given('Z_y', Zy, 'sectionModulus', 'elastic modulus', section.designation);
+    across?.step(
+      'M_cy',
+      isPlastic ? 'min(p_y * S_y, 1.2 * p_y * Z_y)' : 'min(p_y * Z_y, 1.2 * p_y * Z_y)',
+      isPlastic ? { p_y: py, S_y: Sy, Z_y: Zy } : { p_y: py, Z_y: Zy },
+      Mcy,
+      'moment',
+      '4.2.5.1',
+      'moment capacity',
+    );
+    checks.push(
+      compare(
+        {
+          name: 'Bending, minor axis',
+          clause: 'BS 5950-1 4.2.5',
+          mode: 'ductile',
+          kind: 'moment',
+          demand: Math.abs(minor.peak),
+          demandSymbol: 'M_y',
+          capacity: Mcy,
+          capacitySymbol: 'M_cy',
+          combination,
+        },
+        across,
+      ),
+    );
+  }
+  if (shearAcross !== 0) {
+    const { b: B, tf: T } = section.shape as { b: number; tf: number };
+    const Pvy = 0.6 * py * 0.9 * 2 * B * T;
+    across?.given('F_vy', Math.abs(shearAcross), 'force', `shear across, ${combination}`);
+    across?.given('B', B, 'sectionLength', 'breadth', section.designation);
+    across?.given('T', T, 'sectionLength', 'flange thickness', section.designation);
+    across?.step('P_vy', '0.6 * p_y * 0.9 * 2 * B * T', { p_y: py, B, T }, Pvy, 'force', '4.2.3', 'shear capacity of the flanges');
+    checks.push(
+      compare(
+        {
+          name: 'Shear, minor axis',
+          clause: 'BS 5950-1 4.2.3',
+          mode: 'ductile',
+          kind: 'force',
+          demand: Math.abs(shearAcross),
+          demandSymbol: 'F_vy',
+          capacity: Pvy,
+          capacitySymbol: 'P_vy',
+          combination,
+        },
+        across,
+      ),
+    );
+    if (Math.abs(shearAcross) > 0.6 * Pvy && minor.peak !== 0)
+      checks.push(
+        unproven(
+          'Bending beside shear, minor axis',
+          'BS 5950-1 4.2.6',
+          'ductile',
+          'more than 0.6 of the shear capacity across is used: not written',
+          across,
+        ),
+      );
+  }
+  const kinds = Number(axial !== 0) + Number(major.peak !== 0) + Number(minor.peak !== 0);
+  if (kinds < 2) return checks;
+  const [Mx, My] = [Math.abs(major.peak), Math.abs(minor.peak)];
+  const together = sheet?.scope('Axial force and bending, capacity of the section');
+  const N = Math.abs(axial);
+  const whole = classOf(section, py, axial > 0 ? axial : null);
+  if (axial > 0 && whole === 'slender')
+    return [
+      ...checks,
+      unproven(
+        'Compression and bending',
+        'BS 5950-1 4.8.3',
+        'instability',
+        `${section.designation} is slender beside this compression`,
+        together,
+      ),
+    ];
+  const local = N / (A * py) + Mx / bending.capacity + My / Mcy;
+  if (together) {
+    together.given('A_g', A, 'area', 'gross area', section.designation);
+    together.given('F', N, 'force', `${axial > 0 ? 'compression' : 'tension'}, ${combination}`);
+    together.given('M_x', Mx, 'moment', 'major axis');
+    together.given('M_y', My, 'moment', 'minor axis');
+    together.given('M_cx', bending.capacity, 'moment', 'moment capacity, major axis');
+    together.given('M_cy', Mcy, 'moment', 'moment capacity, minor axis');
+    together.step(
+      'R',
+      'F / (A_g * p_y) + M_x / M_cx + M_y / M_cy',
+      { F: N, A_g: A, p_y: py, M_x: Mx, M_cx: bending.capacity, M_y: My, M_cy: Mcy },
+      local,
+      'ratio',
+      axial > 0 ? '4.8.3.2' : '4.8.2.2',
+    );
+  }
+  checks.push(
+    unity('Axial force and bending, section', axial > 0 ? 'BS 5950-1 4.8.3.2' : 'BS 5950-1 4.8.2.2', local, combination, together),
+  );
+  if (axial > 0)
+    checks.push(memberBuckling(input, strut, found, py, Zx, Zy, sheet?.scope('Compression and bending, buckling of the member')));
+  return checks;
+}
+
+/** Buckling under compression and moments, BS 5950-1 4.8.3.3.1, the simplified method: the worse of its two expressions. */
+function memberBuckling(
+  { section, actions, lengthT }: SteelMemberInput,
+  strut: readonly Check[],
+  found: Exclude<BritishClass, 'slender'>,
+  py: number,
+  Zx: number,
+  Zy: number,
+  sheet?: Sheet,
+): Check {
+  const { axial, major, minor, segments, combination } = actions;
+  const [name, clause] = ['Compression and bending, buckling', 'BS 5950-1 4.8.3.3.1'];
+  const Pc = leastCapacity(strut);
+  const Pcy = strut.find(({ name: of }) => of.includes('minor'))?.capacity ?? null;
+  if (Pc === null || Pcy === null) return unproven(name, clause, 'instability', 'compression alone is not proved', sheet);
+  const mx = major.peak === 0 ? 1 : flexuralMomentFactor(major, 'x', sheet);
+  const my = minor.peak === 0 ? 1 : flexuralMomentFactor(minor, 'y', sheet);
+  // m_LT is 1 here: the moment of the whole length against the resistance of its longest segment
+  const LE = segments.reduce((most, { from, to }) => Math.max(most, to - from), 0);
+  const buckling =
+    LE > 0
+      ? bucklingMoment(section, found, LE, py, sheet?.scope('Resistance of the segment'))
+      : {
+          pb: py,
+          W: Math.min(found === 'semi-compact' ? section.properties.Wely : section.properties.Wply, 1.2 * section.properties.Wely),
+        };
+  const Mb = buckling.pb * buckling.W;
+  const [Mx, My] = [Math.abs(major.peak), Math.abs(minor.peak)];
+  const first = axial / Pc + (mx * Mx) / (py * Zx) + (my * My) / (py * Zy);
+  const second = axial / Pcy + Mx / Mb + (my * My) / (py * Zy);
+  if (sheet) {
+    sheet.given('L_T', lengthT, 'length', 'between restraints against twisting');
+    sheet.given('F_c', axial, 'force', `compression, ${combination}`);
+    sheet.given('P_c', Pc, 'force', 'the lesser compression resistance, from above');
+    sheet.given('P_cy', Pcy, 'force', 'compression resistance, minor axis, from above');
+    sheet.given('M_x', Mx, 'moment', 'major axis');
+    sheet.given('M_y', My, 'moment', 'minor axis');
+    sheet.given('Z_x', Zx, 'sectionModulus', 'elastic modulus', section.designation);
+    sheet.given('Z_y', Zy, 'sectionModulus', 'elastic modulus', section.designation);
+    sheet.given(
+      'M_b',
+      Mb,
+      'moment',
+      LE > 0 ? 'p_b times its modulus; m_LT taken as 1: conservative' : 'held along its length: the moment capacity',
+    );
+    if (major.peak === 0) sheet.step('m_x', '1', {}, 1, 'ratio', 'no moment');
+    if (minor.peak === 0) sheet.step('m_y', '1', {}, 1, 'ratio', 'no moment');
+    const inputs = { F_c: axial, M_x: Mx, M_y: My, p_y: py, Z_y: Zy, m_y: my };
+    sheet.step(
+      'R_1',
+      'F_c / P_c + m_x * M_x / (p_y * Z_x) + m_y * M_y / (p_y * Z_y)',
+      { ...inputs, P_c: Pc, m_x: mx, Z_x: Zx },
+      first,
+      'ratio',
+      '4.8.3.3.1',
+    );
+    sheet.step('R_2', 'F_c / P_cy + M_x / M_b + m_y * M_y / (p_y * Z_y)', { ...inputs, P_cy: Pcy, M_b: Mb }, second, 'ratio', '4.8.3.3.1');
+    sheet.step('R', 'max(R_1, R_2)', { R_1: first, R_2: second }, Math.max(first, second), 'ratio', '4.8.3.3.1');
+  }
+  return unity(name, clause, Math.max(first, second), combination, sheet);
+}
