@@ -42,7 +42,7 @@ describe('the bench', () => {
     await browser.waitForText('[data-check="Lateral-torsional buckling"]', /short[\s\S]*EN 1993-1-1 6\.3\.2/);
     await browser.waitForText('[aria-label="Sheet"]', 'numerical solution of the whole member');
     await browser.type('Supports', '0 13');
-    await browser.waitForText('main', 'a place lies off the beam');
+    await browser.waitForText('main', 'a place lies off the member');
     await browser.go(`${app.url}/bench/member`);
     await browser.waitForText('main', 'Bending and compression, minor axis');
   });

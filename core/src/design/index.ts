@@ -30,3 +30,14 @@ export { lightestOf, type Sized, type SizingTask } from './lightestOf';
 export { senseOf, type Sense } from './senseCheck';
 export { chartChecks, chartConditions, longestSpan, spanChart, type ChartCell, type ChartRow, type SpanChartInput } from './spanChart';
 export { TYPED_BEAM, typedBeam, typedBeamItems, typedBeamSheet, type TypedBeam, type TypedLoad } from './typedBeam';
+export {
+  actionsOf,
+  forcedMember,
+  FORCES_GIVEN,
+  GIVEN_WORDS,
+  momentAt,
+  type ForcedMember,
+  type ForceSet,
+  type ForcesGiven,
+  type ThreeMoments,
+} from './memberForces';

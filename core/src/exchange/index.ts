@@ -6,6 +6,7 @@ import { TALLOW_DEMONSTRATION, tallowOf, tallowWharf } from './demonstration/tal
 export { filesOf, readProjectFile, writeProjectFile, FILE_FORMAT, type ProjectFile, type StoredFile } from './projectFile';
 export { memberSchedule, orderCsv, reactionCsv, writeCsv } from './csv';
 export { ownShapesCsv, readOwnShapes, type OwnShape, type ReadOwnShapes } from './ownShapes';
+export { FORCE_COLUMNS, readForceSets, type ReadForceSets } from './forceSets';
 export { cellsOf, isScheduled, readSchedule, SCHEDULED, scheduleCsv, type ReadSchedule, type ScheduledKind } from './schedule';
 export { ebbwickSailLoft, quillfernToolLibrary, tallowOf, tallowWharf };
 export { type TallowSize } from './demonstration/tallow';

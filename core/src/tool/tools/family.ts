@@ -5,9 +5,9 @@ import { BARS, concrete, REINFORCEMENT, steelGrade } from '../../material';
 import { quantity, type UnitSystem } from '../../quantity';
 import { findSection } from '../../section';
 import { chartConditions, longestSpan, spanChart } from '../../design';
-import { governing } from '../../sheet';
-import { philosophyOf, type BeamActions, type MomentShape, type Standard } from '../../standard';
+import { philosophyOf, type BeamActions, type Standard } from '../../standard';
 import { defineTool, type Tool } from '../tool';
+import { memberTools } from './familyMember';
 
 interface Examples {
   readonly grade: string;
@@ -168,112 +168,6 @@ export function familyTools(standard: Standard): Tool[] {
     },
   });
 
-  const along = (title: string) =>
-    z
-      .object({
-        start: quantity('moment', 'at the start').default(0),
-        middle: quantity('moment', 'at the middle').default(0),
-        end: quantity('moment', 'at the end').default(0),
-      })
-      .default({ start: 0, middle: 0, end: 0 })
-      .describe(`${title}, sagging positive, between its supports in that plane`);
-  const member = defineTool({
-    id: `${standard.id}.steel.member`,
-    title: named('Steel member under forces and moments'),
-    summary:
-      'Axial force of either sign, bending and shear in both planes, each alone and together, in the section and between restraints, under one set of effects that are already combined.',
-    input: z.object({
-      section,
-      grade,
-      philosophy,
-      combination: effects,
-      axial: quantity('force', 'compression positive').default(0),
-      major: along('moment about the major axis'),
-      minor: along('moment about the minor axis'),
-      shear: quantity('force', 'largest shear along the depth').default(0),
-      shearAcross: quantity('force', 'largest shear across the depth').default(0),
-      lengthY: quantity('length', 'effective length, major axis', { above: 0 }),
-      lengthZ: quantity('length', 'effective length, minor axis', { above: 0 }),
-      lengthT: quantity('length', 'length between restraints against twisting', { above: 0 }),
-      unbraced: quantity('length', 'length between lateral restraints of the compression flange; 0: held along its length', { min: 0 }),
-      netArea: quantity('area', 'net area at holes, shear lag within', { above: 0 }).optional(),
-      throughShearCentre: z.boolean().default(false).describe('a channel is loaded through its shear centre, or held against twisting'),
-    }),
-    example: {
-      section: example.column,
-      grade: example.grade,
-      axial: '350 kN',
-      major: { start: '24 kNm', middle: '12 kNm', end: 0 },
-      minor: { start: '4 kNm', middle: '2 kNm', end: 0 },
-      shear: '8 kN',
-      lengthY: '3.6 m',
-      lengthZ: '3.6 m',
-      lengthT: '3.6 m',
-      unbraced: '3.6 m',
-    },
-    run: (input, sheet) => {
-      const chosen = philosophyOf(standard, input.philosophy);
-      const shaped = (moment: { start: number; middle: number; end: number }): MomentShape => ({
-        ...moment,
-        peak: [moment.start, moment.middle, moment.end].reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a)),
-      });
-      const major = shaped(input.major);
-      // through the three points that are known a parabola gives the quarter points
-      const at = (x: number) => major.start * (1 - x) * (1 - 2 * x) + major.middle * 4 * x * (1 - x) + major.end * x * (2 * x - 1);
-      sheet?.assume(
-        'load-height',
-        'Load acts at the shear centre.',
-        'Load on a free top flange would lower the resistance to lateral-torsional buckling.',
-      );
-      sheet?.assume('diagram', 'Moments vary as a parabola through the three that are typed.', 'Peaks between them are not seen.');
-      if (input.unbraced === 0) sheet?.assume('restraint', 'The compression flange is held along its length.', 'Typed: unbraced length 0.');
-      if (input.throughShearCentre)
-        sheet?.assume(
-          'untwisted',
-          'Load passes through the shear centre, or the member is held against twisting.',
-          'Typed; torsion is not calculated.',
-        );
-      for (const { key, text, reason } of standard.memberAssumptions) sheet?.assume(key, text, reason);
-      const checks = standard.steelMember(
-        {
-          section: findSection(input.section),
-          grade: steelGrade(input.grade),
-          lengthY: input.lengthY,
-          lengthZ: input.lengthZ,
-          lengthT: input.lengthT,
-          netArea: input.netArea ?? null,
-          untwisted: input.throughShearCentre,
-          actions: {
-            basis: chosen.basis,
-            combination: input.combination,
-            axial: input.axial,
-            major,
-            minor: shaped(input.minor),
-            shear: input.shear,
-            shearAcross: input.shearAcross,
-            segments:
-              input.unbraced === 0 || major.peak === 0
-                ? []
-                : [
-                    {
-                      from: 0,
-                      to: input.unbraced,
-                      peak: major.peak,
-                      quarters: [at(0.25), at(0.5), at(0.75)],
-                      ends: [major.start, major.end],
-                      freeTip: false,
-                      tensionFlangeHeld: false,
-                    },
-                  ],
-          },
-        },
-        chosen,
-        sheet,
-      );
-      return { result: { governing: governing(checks)?.name ?? null }, checks };
-    },
-  });
-
   const chart = defineTool({
     id: `${standard.id}.steel.spanChart`,
     title: named('Chart of beams by span and load'),
@@ -408,5 +302,5 @@ export function familyTools(standard: Standard): Tool[] {
     },
   });
 
-  return [combinations, beam, column, member, chart, pad, reduction];
+  return [combinations, beam, column, ...memberTools(standard, example), chart, pad, reduction];
 }

@@ -8,6 +8,8 @@ import {
   runTool,
   sectionDrawing,
   STANDARDS,
+  type ForceSet,
+  type ForcesGiven,
   type Standard,
   type ToolReply,
 } from '@plinth/core';
@@ -15,26 +17,20 @@ import { DrawingView } from '../../parts/DrawingView';
 import { QuantityField, SelectField } from '../../parts/fields';
 import { Ladder } from '../../parts/Ladder';
 import { UnitsProvider } from '../../project/context';
+import { ForceSets } from './ForceSets';
 import { SectionInput } from './SectionInput';
 import { useBenchInput } from './useBenchInput';
 
 const SheetView = lazy(() => import('../../parts/SheetView'));
 
-interface Moments {
-  readonly start: number;
-  readonly middle: number;
-  readonly end: number;
-}
-
 interface MemberInput {
   readonly family: Standard['id'];
   readonly section: string;
   readonly grade: string;
-  readonly axial: number;
-  readonly major: Moments;
-  readonly minor: Moments;
-  readonly shear: number;
-  readonly shearAcross: number;
+  readonly given: ForcesGiven;
+  readonly sets: readonly ForceSet[];
+  /** Which set is drawn and typed. */
+  readonly shown: number;
   readonly lengthY: number;
   readonly lengthZ: number;
   readonly lengthT: number;
@@ -42,15 +38,24 @@ interface MemberInput {
   readonly throughShearCentre: boolean;
 }
 
-const INITIAL: MemberInput = {
-  family: 'european',
-  section: 'UC 203x203x60',
-  grade: 'S355',
+const SET: ForceSet = {
+  name: 'set 1',
+  nature: 'permanent',
+  use: 'B',
   axial: 620e3,
   major: { start: 38e6, middle: 19e6, end: 0 },
   minor: { start: 6e6, middle: 3e6, end: 0 },
   shear: 12e3,
   shearAcross: 0,
+};
+
+const INITIAL: MemberInput = {
+  family: 'european',
+  section: 'UC 203x203x60',
+  grade: 'S355',
+  given: 'sets',
+  sets: [SET],
+  shown: 0,
   lengthY: 3800,
   lengthZ: 3800,
   lengthT: 3800,
@@ -70,10 +75,15 @@ const STARTS: Record<Standard['id'], MemberInput> = {
     family: 'american',
     section: 'W10X49',
     grade: 'A992',
-    axial: 140 * KIP,
-    major: { start: 30 * KIP * FOOT, middle: 15 * KIP * FOOT, end: 0 },
-    minor: { start: 4 * KIP * FOOT, middle: 2 * KIP * FOOT, end: 0 },
-    shear: 3 * KIP,
+    sets: [
+      {
+        ...SET,
+        axial: 140 * KIP,
+        major: { start: 30 * KIP * FOOT, middle: 15 * KIP * FOOT, end: 0 },
+        minor: { start: 4 * KIP * FOOT, middle: 2 * KIP * FOOT, end: 0 },
+        shear: 3 * KIP,
+      },
+    ],
     lengthY: 12 * FOOT,
     lengthZ: 12 * FOOT,
     lengthT: 12 * FOOT,
@@ -83,17 +93,41 @@ const STARTS: Record<Standard['id'], MemberInput> = {
 
 function run(input: MemberInput, philosophy: string): ToolReply | string {
   try {
-    const { family, ...rest } = input;
-    return runTool(findTool(`${family}.steel.member`), { ...rest, philosophy, combination: 'as typed' });
+    return runTool(findTool(`${input.family}.steel.memberForces`), { ...input, philosophy });
   } catch (error) {
     if (!(error instanceof PlinthError)) throw error;
     return error.message;
   }
 }
 
-/** A steel member under forces and moments that are already combined: drawn, and every limit state at once, by every philosophy. */
+/** A set that can be drawn and typed. */
+function isForceSet(value: unknown): value is ForceSet {
+  const { name, axial, major, minor, shear, shearAcross, nature, use } = (value ?? {}) as ForceSet;
+  const isThree = (moments: unknown) =>
+    ['start', 'middle', 'end'].every((at) => Number.isFinite((moments as Record<string, unknown> | null)?.[at]));
+  return (
+    typeof name === 'string' &&
+    typeof nature === 'string' &&
+    typeof use === 'string' &&
+    [axial, shear, shearAcross].every(Number.isFinite) &&
+    isThree(major) &&
+    isThree(minor)
+  );
+}
+
+/** A steel member under the end forces of an analysis: drawn, and every limit state at once, by every philosophy. */
 export function MemberBench() {
-  const [input, change] = useBenchInput(INITIAL);
+  const [read, change] = useBenchInput(INITIAL);
+  // an address may hold anything
+  const input = useMemo<MemberInput>(() => {
+    const sets = read.sets.filter(isForceSet);
+    return {
+      ...read,
+      sets: sets.length > 0 ? sets : [SET],
+      shown: Math.min(Math.max(0, Math.floor(read.shown)), Math.max(0, sets.length - 1)),
+    };
+  }, [read]);
+  const set = input.sets[input.shown]!;
   const [shown, setShown] = useState(0);
   const standard = STANDARDS[input.family];
   const units = input.family === 'american' ? 'US' : 'SI';
@@ -103,22 +137,6 @@ export function MemberBench() {
   const section = findSection(input.section);
   const grades = gradesFor(standard.materials, section.product);
   const picked = replies[Math.min(shown, replies.length - 1)]!;
-  const moments = (name: 'major' | 'minor', title: string) => (
-    <fieldset>
-      <legend className="label">{title}</legend>
-      <div className="grid grid-cols-3 gap-2">
-        {(['start', 'middle', 'end'] as const).map((at) => (
-          <QuantityField
-            key={at}
-            label={at}
-            kind="moment"
-            value={input[name][at]}
-            commit={(value) => change({ [name]: { ...input[name], [at]: value } } as Partial<MemberInput>)}
-          />
-        ))}
-      </div>
-    </fieldset>
-  );
   const length = (name: 'lengthY' | 'lengthZ' | 'lengthT', label: string) => (
     <QuantityField
       label={label}
@@ -149,13 +167,7 @@ export function MemberBench() {
           commit={(grade) => change({ grade })}
           options={grades.map(({ id, standard: of }) => ({ value: id, label: `${id}, ${of}` }))}
         />
-        <QuantityField label="Axial force, compression positive" kind="force" value={input.axial} commit={(axial) => change({ axial })} />
-        {moments('major', 'Moment, major axis')}
-        {moments('minor', 'Moment, minor axis')}
-        <div className="grid grid-cols-2 gap-2">
-          <QuantityField label="Shear along" kind="force" value={input.shear} commit={(shear) => change({ shear })} />
-          <QuantityField label="Shear across" kind="force" value={input.shearAcross} commit={(shearAcross) => change({ shearAcross })} />
-        </div>
+        <ForceSets given={input.given} sets={input.sets} shown={input.shown} change={change} units={units} />
         <fieldset>
           <legend className="label">Effective lengths</legend>
           <div className="grid grid-cols-3 gap-2">
@@ -192,8 +204,8 @@ export function MemberBench() {
             drawing={memberElevation({
               length: Math.max(input.lengthY, input.unbraced, 1),
               unbraced: input.unbraced,
-              axial: input.axial,
-              major: input.major,
+              axial: set.axial,
+              major: set.major,
               units,
               width: 430,
               height: 230,
@@ -234,7 +246,7 @@ export function MemberBench() {
         className="panel no-print w-[330px] shrink-0 space-y-4 overflow-y-auto border-l border-rule bg-panel px-4 py-3"
         tabIndex={0}
       >
-        {replies.length > 1 ? (
+        {replies.length > 1 && input.given !== 'cases' ? (
           <p className="text-[12px] text-soft">
             What is typed is taken as combined by each philosophy’s own rules: factored for one, not for the other.
           </p>

@@ -1,0 +1,125 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { readForceSets } from '../exchange';
+import { findTool, runTool } from '../tool';
+import { STANDARDS } from '../standard';
+
+const none = { start: 0, middle: 0, end: 0 };
+const lengths = { lengthY: 4000, lengthZ: 4000, lengthT: 4000, unbraced: 4000 };
+const common = { section: 'UC 203x203x60', grade: 'S355', ...lengths };
+type Set = Record<string, unknown>;
+const forced = (given: string, sets: readonly Set[], more: object = {}, family = 'european') =>
+  runTool(findTool(`${family}.steel.memberForces`), { ...common, given, sets, ...more });
+const single = (set: Set, more: object = {}, family = 'european') =>
+  runTool(findTool(`${family}.steel.member`), { ...common, ...set, ...more });
+const uses = (checks: readonly { name: string; utilisation: number | null }[]) =>
+  Object.fromEntries(checks.map(({ name, utilisation }) => [name, utilisation]));
+
+const bent: Set = { name: 'bent', axial: 200e3, major: { start: 60e6, middle: 30e6, end: 0 }, minor: none, shear: 15e3 };
+const pressed: Set = {
+  name: 'pressed',
+  axial: 900e3,
+  major: { start: 10e6, middle: 0, end: -10e6 },
+  minor: { start: 4e6, middle: 2e6, end: 0 },
+};
+
+describe('sets that act at once', () => {
+  it('one set gives what the member gives', () => {
+    expect(uses(forced('sets', [bent]).checks)).toEqual(uses(single(bent).checks));
+  });
+  it('of several the worst of each check, under the name of its set', () => {
+    const { checks } = forced('sets', [bent, pressed]);
+    const [a, b] = [uses(single(bent).checks), uses(single(pressed).checks)];
+    for (const { name, utilisation, combination } of checks) {
+      expect(utilisation).toBe(Math.max(a[name] ?? 0, b[name] ?? 0));
+      expect(combination).toBe((a[name] ?? 0) >= (b[name] ?? 0) ? 'bent' : 'pressed');
+    }
+  });
+});
+
+describe('an envelope', () => {
+  it('is never below the sets that it envelops, and says that its peaks are taken together', () => {
+    const moment = fc.integer({ min: -60, max: 60 }).map((value) => value * 1e6);
+    const set = fc.record({
+      axial: fc.integer({ min: -300, max: 900 }).map((value) => value * 1e3),
+      major: fc.record({ start: moment, middle: moment, end: moment }),
+      minor: fc
+        .record({ start: moment, middle: moment, end: moment })
+        .map(({ start, middle, end }) => ({ start: start / 8, middle: middle / 8, end: end / 8 })),
+      shear: fc.integer({ min: -40, max: 40 }).map((value) => value * 1e3),
+    });
+    fc.assert(
+      fc.property(fc.array(set, { minLength: 1, maxLength: 3 }), (sets) => {
+        const together = uses(forced('envelope', sets).checks);
+        for (const [name, use] of Object.entries(uses(forced('sets', sets).checks)))
+          if (use) expect(together[name]! / use, name).toBeGreaterThan(0.999);
+      }),
+      { numRuns: 40 },
+    );
+    const { assumptions } = forced('envelope', [bent, pressed]);
+    expect(assumptions.map(({ text }) => text).join()).toContain('they need not occur together');
+  });
+});
+
+describe('sets by load case', () => {
+  const dead = { name: 'dead', nature: 'permanent', axial: 200e3, major: { start: 10e6, middle: 5e6, end: 0 } };
+  const floors = { name: 'floors', nature: 'imposed', use: 'B', axial: 150e3, major: { start: 12e6, middle: 6e6, end: 0 } };
+  it('are combined by the rules: 1.35 and 1.5 by hand', () => {
+    const { checks } = forced('cases', [dead, floors], { philosophy: '6.10' });
+    const byHand = single({
+      axial: 1.35 * 200e3 + 1.5 * 150e3,
+      major: { start: 1.35 * 10e6 + 1.5 * 12e6, middle: 1.35 * 5e6 + 1.5 * 6e6, end: 0 },
+    });
+    const expected = uses(byHand.checks);
+    for (const { name, utilisation } of checks) expect(utilisation!).toBeCloseTo(expected[name]!, 9);
+  });
+  it('by the American philosophies side by side, each with its own combinations', () => {
+    const more = { section: 'W8X31', grade: 'A992' };
+    const [lrfd, asd] = ['LRFD', 'ASD'].map((philosophy) => forced('cases', [dead, floors], { ...more, philosophy }, 'american').checks);
+    const wanted = { axial: 1.2 * 200e3 + 1.6 * 150e3, major: { start: 1.2 * 10e6 + 1.6 * 12e6, middle: 1.2 * 5e6 + 1.6 * 6e6, end: 0 } };
+    const byHand = uses(single(wanted, { ...more, philosophy: 'LRFD' }, 'american').checks);
+    for (const { name, utilisation } of lrfd!) expect(utilisation!).toBeCloseTo(byHand[name]!, 6);
+    const both = uses(asd!);
+    for (const { name, utilisation } of lrfd!) expect(both[name]!).toBeLessThanOrEqual(1.25 * utilisation!);
+  });
+  it('wind that lifts finds the combination without imposed load', () => {
+    const wind = { name: 'wind', nature: 'wind', axial: -500e3 };
+    const { checks } = forced('cases', [dead, floors, wind]);
+    expect(checks.some(({ name, demand }) => name.startsWith('Tension') && demand! > 0)).toBe(true);
+  });
+  it('every family has the tool; no set, or a bad one, is refused at its field', () => {
+    for (const family of Object.keys(STANDARDS)) expect(findTool(`${family}.steel.memberForces`).id).toContain(family);
+    expect(() => forced('cases', [])).toThrow('give at least one set');
+    expect(() => forced('cases', [{ ...dead, nature: 'hail' }])).toThrow('sets.0.nature');
+  });
+});
+
+describe('end forces from rows of a spreadsheet', () => {
+  it('reads what is there; a middle moment left out lies half way', () => {
+    const { sets, faults } = readForceSets(
+      'name\tcase\taxial [kN]\tMy start\tMy end\tMy middle\tshear\nD\tpermanent\t180\t9\t-1\t\t3\nL\timposed C\t120 kN\t12 kNm\t0\t8\t\nW\twind\t-30\t15\t-15\t0\t8',
+      'SI',
+    );
+    expect(faults).toEqual([]);
+    expect(sets).toHaveLength(3);
+    expect(sets[0]).toMatchObject({
+      name: 'D',
+      nature: 'permanent',
+      axial: 180e3,
+      major: { start: 9e6, middle: 4e6, end: -1e6 },
+      shear: 3e3,
+    });
+    expect(sets[1]).toMatchObject({ nature: 'imposed', use: 'C', axial: 120e3, major: { start: 12e6, middle: 8e6, end: 0 }, minor: none });
+    expect(sets[2]!.axial).toBe(-30e3);
+  });
+  it('says which row it cannot read', () => {
+    const { sets, faults } = readForceSets('name,axial,case\nA,much,wind\nB,1,hail\nC,1,imposed Z\nD,1,', 'SI');
+    expect(sets.map(({ name }) => name)).toEqual(['D']);
+    expect(faults.map(({ row, message }) => `${row} ${message.slice(0, 12)}`)).toEqual([
+      '2 axial: "much',
+      '3 case "hail" ',
+      '4 use "Z" is n',
+    ]);
+    expect(readForceSets('a,b\n1,2', 'SI').faults[0]!.message).toContain('none of the forces is there');
+  });
+});

@@ -1,0 +1,208 @@
+import { BadInput } from '../error';
+import { caseOf, type Combination, type LoadCase, type Nature, type Use } from '../load';
+import type { SteelGrade } from '../material';
+import type { Section } from '../section';
+import { type Check, type Sheet } from '../sheet';
+import type { MemberActions, MomentShape, Philosophy, Standard } from '../standard';
+import { mergeWorst } from './result';
+
+/** Moments at the start, in the middle and at the end of a length, Nmm, sagging positive. */
+export interface ThreeMoments {
+  readonly start: number;
+  readonly middle: number;
+  readonly end: number;
+}
+
+/** End forces of one member as a frame analysis gives them: all at once. N, Nmm; axial: compression positive. */
+export interface ForceSet {
+  readonly name: string;
+  /** Case that brings them; read where sets are given by case. */
+  readonly nature: Nature;
+  readonly use: Use;
+  readonly axial: number;
+  readonly major: ThreeMoments;
+  readonly minor: ThreeMoments;
+  readonly shear: number;
+  readonly shearAcross: number;
+}
+
+/**
+ * How end forces are given. sets: each already combined, its forces at once. envelope: already combined, the greatest and least of each over the
+ * rows, which need not occur together. cases: unfactored, one set for each load case, combined here by the rules of the philosophy.
+ */
+export const FORCES_GIVEN = ['sets', 'envelope', 'cases'] as const;
+export type ForcesGiven = (typeof FORCES_GIVEN)[number];
+
+/** What the sheet says of each. */
+export const GIVEN_WORDS: Record<ForcesGiven, { readonly title: string; readonly text: string; readonly reason: string }> = {
+  sets: {
+    title: 'sets that act at once, already combined',
+    text: 'Each set of forces acts at once and is already combined.',
+    reason: 'Typed from an analysis: its load factors and its second-order effects are not checked here.',
+  },
+  envelope: {
+    title: 'an envelope of peaks, already combined',
+    text: 'The forces are the peaks of an envelope, already factored; they are taken together though they need not occur together.',
+    reason:
+      'Every pairing of greatest and least is tried, each moment constant along the member at its largest: on the safe side, and often far on it.',
+  },
+  cases: {
+    title: 'sets by load case, unfactored',
+    text: 'Each set of forces is of one load case and unfactored; all of a case act at once.',
+    reason:
+      'They are combined by the rules named: the analysis has to be linear, for sums of second-order effects are not the effects of sums.',
+  },
+};
+
+export interface ForcedMember {
+  readonly section: Section;
+  readonly grade: SteelGrade;
+  /** Effective lengths, mm: major axis, minor axis, twisting. */
+  readonly lengthY: number;
+  readonly lengthZ: number;
+  readonly lengthT: number;
+  /** Between lateral restraints, mm; 0: held along its length. */
+  readonly unbraced: number;
+  readonly netArea: number | null;
+  readonly untwisted: boolean;
+}
+
+const largest = (values: readonly number[]) => values.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a), 0);
+
+const shaped = (moments: ThreeMoments): MomentShape => ({ ...moments, peak: largest([moments.start, moments.middle, moments.end]) });
+
+/** Moment at a part of the length, on the parabola through the three that are known. */
+export const momentAt = ({ start, middle, end }: ThreeMoments, x: number): number =>
+  start * (1 - x) * (1 - 2 * x) + middle * 4 * x * (1 - x) + end * x * (2 * x - 1);
+
+/** Forces of one set as a family's check wants them. unbraced: mm. */
+export function actionsOf(
+  set: Omit<ForceSet, 'name' | 'nature' | 'use'>,
+  unbraced: number,
+  basis: MemberActions['basis'],
+  combination: string,
+): MemberActions {
+  const major = shaped(set.major);
+  return {
+    basis,
+    combination,
+    axial: set.axial,
+    major,
+    minor: shaped(set.minor),
+    shear: set.shear,
+    shearAcross: set.shearAcross,
+    segments:
+      unbraced === 0 || major.peak === 0
+        ? []
+        : [
+            {
+              from: 0,
+              to: unbraced,
+              peak: major.peak,
+              quarters: [momentAt(major, 0.25), momentAt(major, 0.5), momentAt(major, 0.75)],
+              ends: [major.start, major.end],
+              freeTip: false,
+              tensionFlangeHeld: false,
+            },
+          ],
+  };
+}
+
+type Forces = Omit<ForceSet, 'name' | 'nature' | 'use'>;
+interface NamedForces {
+  readonly name: string;
+  readonly clause: string;
+  readonly forces: Forces;
+}
+
+const constant = (value: number): ThreeMoments => ({ start: value, middle: value, end: value });
+
+/** Every pairing of the greatest and least of axial force and both moments over rows of peaks, with the largest shears. */
+function corners(rows: readonly ForceSet[]): NamedForces[] {
+  const both = (values: readonly number[]) => [...new Set([Math.max(...values), Math.min(...values)])];
+  const signs = (of: (row: ForceSet) => ThreeMoments) => {
+    const all = rows.flatMap((row) => [of(row).start, of(row).middle, of(row).end]);
+    const found = [Math.max(0, ...all), Math.min(0, ...all)].filter((value) => value !== 0);
+    return found.length > 0 ? found : [0];
+  };
+  const [shear, shearAcross] = [largest(rows.map((row) => row.shear)), largest(rows.map((row) => row.shearAcross))];
+  return both(rows.map(({ axial }) => axial)).flatMap((axial, i) =>
+    signs((row) => row.major).flatMap((major) =>
+      signs((row) => row.minor).map((minor) => ({
+        name: `envelope: ${i === 0 ? 'greatest' : 'least'} axial force, ${major < 0 ? 'hogging' : 'sagging'}${minor === 0 ? '' : `, minor axis ${minor < 0 ? 'negative' : 'positive'}`}`,
+        clause: 'peaks taken together',
+        forces: { axial, major: constant(major), minor: constant(minor), shear, shearAcross },
+      })),
+    ),
+  );
+}
+
+function combined(sets: readonly ForceSet[], combinations: readonly Combination[]): NamedForces[] {
+  const caseId = ({ nature, use }: ForceSet) => caseOf(nature, nature === 'imposed' ? use : undefined).id;
+  const sum = (combination: Combination, value: (set: ForceSet) => number) =>
+    sets.reduce((total, set) => total + (combination.factors[caseId(set)] ?? 0) * value(set), 0);
+  const three = (combination: Combination, of: (set: ForceSet) => ThreeMoments): ThreeMoments => ({
+    start: sum(combination, (set) => of(set).start),
+    middle: sum(combination, (set) => of(set).middle),
+    end: sum(combination, (set) => of(set).end),
+  });
+  return combinations.map((combination) => ({
+    name: combination.name,
+    clause: combination.clause,
+    forces: {
+      axial: sum(combination, (set) => set.axial),
+      major: three(combination, (set) => set.major),
+      minor: three(combination, (set) => set.minor),
+      shear: sum(combination, (set) => set.shear),
+      shearAcross: sum(combination, (set) => set.shearAcross),
+    },
+  }));
+}
+
+const casesOf = (sets: readonly ForceSet[]): LoadCase[] => [
+  ...new Map(
+    sets.map(({ nature, use }) => caseOf(nature, nature === 'imposed' ? use : undefined)).map((found) => [found.id, found]),
+  ).values(),
+];
+
+/**
+ * Everything that sets of end forces make a member carry, by one philosophy: the worst of each check over all sets, pairings or combinations. On
+ * the sheet all that govern some check are printed, after how the forces were given.
+ * @throws BadInput without a set, or when no combination has loads for the cases given
+ */
+export function forcedMember(
+  standard: Standard,
+  philosophy: Philosophy,
+  member: ForcedMember,
+  given: ForcesGiven,
+  sets: readonly ForceSet[],
+  sheet?: Sheet,
+): Check[] {
+  if (sets.length === 0) throw new BadInput('give at least one set of forces', 'sets');
+  const { text, reason } = GIVEN_WORDS[given];
+  sheet?.assume(`forces-${given}`, text, reason);
+  const all =
+    given === 'sets'
+      ? sets.map(({ name, ...forces }, i) => ({ name: name || `set ${i + 1}`, clause: 'as typed', forces }))
+      : given === 'envelope'
+        ? corners(sets)
+        : combined(sets, philosophy.rules.strength(casesOf(sets)));
+  if (all.length === 0) throw new BadInput(`${philosophy.title} has no combination for these cases`, 'sets');
+  const check = ({ name, forces }: NamedForces, inner?: Sheet) => {
+    const { unbraced, ...rest } = member;
+    return standard.steelMember({ ...rest, actions: actionsOf(forces, unbraced, philosophy.basis, name) }, philosophy, inner);
+  };
+  const worst = new Map<string, Check>();
+  // a set that does not govern by name is not printed: sets of one name are told apart by their place
+  const named = all.map((entry, i) => ({
+    ...entry,
+    name: all.findIndex(({ name }) => name === entry.name) === i ? entry.name : `${entry.name} (${i + 1})`,
+  }));
+  for (const entry of named) mergeWorst(worst, check(entry));
+  if (sheet) {
+    const governs = new Set([...worst.values()].map(({ combination }) => combination));
+    const printed = named.filter(({ name }) => governs.has(name));
+    for (const entry of printed.length > 0 ? printed : named.slice(0, 1)) check(entry, sheet.scope(`${entry.name} (${entry.clause})`));
+  }
+  return [...worst.values()];
+}

@@ -1,0 +1,92 @@
+import Papa from 'papaparse';
+import type { ForceSet } from '../design';
+import { BadInput, PlinthError } from '../error';
+import { NATURES, USES, type Nature, type Use } from '../load';
+import { parseQuantity, type Kind, type UnitSystem } from '../quantity';
+
+export interface ReadForceSets {
+  readonly sets: readonly ForceSet[];
+  readonly faults: readonly { readonly row: number; readonly message: string }[];
+}
+
+/** Columns of a table of end forces; only the name of one force is needed. */
+export const FORCE_COLUMNS = [
+  'name',
+  'case',
+  'axial',
+  'My start',
+  'My middle',
+  'My end',
+  'Mz start',
+  'Mz middle',
+  'Mz end',
+  'shear',
+  'shear across',
+] as const;
+
+const MOST = 500;
+
+/** A load case as people write it: permanent, imposed B, wind. */
+function caseOfText(text: string): { nature: Nature; use: Use } {
+  const [word = '', use = ''] = text.trim().split(/[\s,-]+/);
+  if (!text.trim()) return { nature: 'permanent', use: 'B' };
+  const nature = NATURES.find((name) => name.toLowerCase() === word.toLowerCase());
+  if (!nature) throw new BadInput(`case "${text}" is none of ${NATURES.join(', ')}`, 'case');
+  const found = USES.find((name) => name === use.toUpperCase());
+  if (use && !found) throw new BadInput(`use "${use}" is none of ${USES.join(', ')}`, 'case');
+  return { nature, use: found ?? 'B' };
+}
+
+/**
+ * Sets of end forces from rows of a spreadsheet or CSV, a header first: see `FORCE_COLUMNS`. Bare numbers are in the units of force and moment shown;
+ * what is left out is nothing, and a middle moment left out lies half way between the ends. Rows that cannot be read are told.
+ */
+export function readForceSets(text: string, units: UnitSystem): ReadForceSets {
+  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
+  const plain = (title: string) =>
+    title
+      .replace(/\[.*\]$/, '')
+      .trim()
+      .toLowerCase();
+  const head = (data[0] ?? []).map(plain);
+  const column = (name: (typeof FORCE_COLUMNS)[number]) => head.indexOf(name.toLowerCase());
+  if (!FORCE_COLUMNS.slice(2).some((name) => column(name) >= 0))
+    return {
+      sets: [],
+      faults: [{ row: 1, message: `the first row names the columns: ${FORCE_COLUMNS.join(', ')}; none of the forces is there` }],
+    };
+  const sets: ForceSet[] = [];
+  const faults: { row: number; message: string }[] = [];
+  data.slice(1).forEach((cells, i) => {
+    const cell = (name: (typeof FORCE_COLUMNS)[number]) => (column(name) < 0 ? '' : (cells[column(name)] ?? '').trim());
+    const value = (name: (typeof FORCE_COLUMNS)[number], kind: Kind) => {
+      if (!cell(name)) return null;
+      try {
+        return parseQuantity(cell(name), kind, units);
+      } catch (error) {
+        if (!(error instanceof PlinthError)) throw error;
+        throw new BadInput(`${name}: ${error.message}`, name);
+      }
+    };
+    try {
+      if (sets.length >= MOST) throw new BadInput(`more than ${MOST} sets`);
+      const moments = (axis: 'My' | 'Mz') => {
+        const [start, end] = [value(`${axis} start`, 'moment') ?? 0, value(`${axis} end`, 'moment') ?? 0];
+        return { start, middle: value(`${axis} middle`, 'moment') ?? (start + end) / 2, end };
+      };
+      sets.push({
+        name: cell('name') || `row ${i + 2}`,
+        ...caseOfText(cell('case')),
+        axial: value('axial', 'force') ?? 0,
+        major: moments('My'),
+        minor: moments('Mz'),
+        shear: value('shear', 'force') ?? 0,
+        shearAcross: value('shear across', 'force') ?? 0,
+      });
+    } catch (error) {
+      if (!(error instanceof PlinthError)) throw error;
+      faults.push({ row: i + 2, message: error.message });
+    }
+  });
+  return { sets, faults };
+}

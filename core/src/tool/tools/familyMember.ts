@@ -1,0 +1,176 @@
+import { z } from 'zod';
+import { actionsOf, forcedMember, FORCES_GIVEN } from '../../design';
+import { NATURES, USES } from '../../load';
+import { steelGrade } from '../../material';
+import { quantity } from '../../quantity';
+import { findSection } from '../../section';
+import { governing, type Sheet } from '../../sheet';
+import { philosophyOf, type Standard } from '../../standard';
+import { defineTool, type Tool } from '../tool';
+
+/** What any check of a member between its restraints takes for true. */
+function noteMember(standard: Standard, unbraced: number, untwisted: boolean, sheet?: Sheet): void {
+  sheet?.assume(
+    'load-height',
+    'Load acts at the shear centre.',
+    'Load on a free top flange would lower the resistance to lateral-torsional buckling.',
+  );
+  sheet?.assume('diagram', 'Moments vary as a parabola through the three that are typed.', 'Peaks between them are not seen.');
+  if (unbraced === 0) sheet?.assume('restraint', 'The compression flange is held along its length.', 'Typed: unbraced length 0.');
+  if (untwisted)
+    sheet?.assume(
+      'untwisted',
+      'Load passes through the shear centre, or the member is held against twisting.',
+      'Typed; torsion is not calculated.',
+    );
+  for (const { key, text, reason } of standard.memberAssumptions) sheet?.assume(key, text, reason);
+}
+
+/** The tools of a family for any member under forces and moments: one set, or what an analysis gives. */
+export function memberTools(standard: Standard, example: { readonly grade: string; readonly column: string }): Tool[] {
+  const philosophyIds = standard.philosophies.map(({ id }) => id) as [string, ...string[]];
+  const philosophy = z.enum(philosophyIds).default(philosophyIds[0]).describe('philosophy: what the effects have been combined by');
+  const section = z.string().describe('designation of the catalogue');
+  const grade = z.string().describe('steel grade');
+  const effects = z.string().default('typed').describe('name of the combination');
+  const named = (title: string) => `${title} (${standard.title})`;
+  const along = (title: string) =>
+    z
+      .object({
+        start: quantity('moment', 'at the start').default(0),
+        middle: quantity('moment', 'at the middle').default(0),
+        end: quantity('moment', 'at the end').default(0),
+      })
+      .default({ start: 0, middle: 0, end: 0 })
+      .describe(`${title}, sagging positive, between its supports in that plane`);
+  const force = {
+    axial: quantity('force', 'compression positive').default(0),
+    major: along('moment about the major axis'),
+    minor: along('moment about the minor axis'),
+    shear: quantity('force', 'largest shear along the depth').default(0),
+    shearAcross: quantity('force', 'largest shear across the depth').default(0),
+  };
+  const restraint = {
+    lengthY: quantity('length', 'effective length, major axis', { above: 0 }),
+    lengthZ: quantity('length', 'effective length, minor axis', { above: 0 }),
+    lengthT: quantity('length', 'length between restraints against twisting', { above: 0 }),
+    unbraced: quantity('length', 'length between lateral restraints of the compression flange; 0: held along its length', { min: 0 }),
+    netArea: quantity('area', 'net area at holes, shear lag within', { above: 0 }).optional(),
+    throughShearCentre: z.boolean().default(false).describe('a channel is loaded through its shear centre, or held against twisting'),
+  };
+  const member = defineTool({
+    id: `${standard.id}.steel.member`,
+    title: named('Steel member under forces and moments'),
+    summary:
+      'Axial force of either sign, bending and shear in both planes, each alone and together, in the section and between restraints, under one set of effects that are already combined.',
+    input: z.object({
+      section,
+      grade,
+      philosophy,
+      combination: effects,
+      ...force,
+      ...restraint,
+    }),
+    example: {
+      section: example.column,
+      grade: example.grade,
+      axial: '350 kN',
+      major: { start: '24 kNm', middle: '12 kNm', end: 0 },
+      minor: { start: '4 kNm', middle: '2 kNm', end: 0 },
+      shear: '8 kN',
+      lengthY: '3.6 m',
+      lengthZ: '3.6 m',
+      lengthT: '3.6 m',
+      unbraced: '3.6 m',
+    },
+    run: (input, sheet) => {
+      const chosen = philosophyOf(standard, input.philosophy);
+      noteMember(standard, input.unbraced, input.throughShearCentre, sheet);
+      const checks = standard.steelMember(
+        {
+          section: findSection(input.section),
+          grade: steelGrade(input.grade),
+          lengthY: input.lengthY,
+          lengthZ: input.lengthZ,
+          lengthT: input.lengthT,
+          netArea: input.netArea ?? null,
+          untwisted: input.throughShearCentre,
+          actions: actionsOf(input, input.unbraced, chosen.basis, input.combination),
+        },
+        chosen,
+        sheet,
+      );
+      return { result: { governing: governing(checks)?.name ?? null }, checks };
+    },
+  });
+
+  const forces = defineTool({
+    id: `${standard.id}.steel.memberForces`,
+    title: named('Steel member under end forces of an analysis'),
+    summary:
+      'Sets that act at once and are already combined, an envelope of peaks, or unfactored sets by load case that are combined here; the worst of each check over all of them.',
+    input: z.object({
+      section,
+      grade,
+      philosophy,
+      given: z
+        .enum(FORCES_GIVEN)
+        .default('sets')
+        .describe('sets: combined, each at once; envelope: combined peaks; cases: unfactored, by load case'),
+      sets: z
+        .array(
+          z.object({
+            name: z.string().max(60).default('').describe('what it is called'),
+            nature: z.enum(NATURES).default('permanent').describe('nature of its case, where sets are given by case'),
+            use: z.enum(USES).default('B').describe('use of an imposed load'),
+            ...force,
+          }),
+        )
+        .min(1, 'give at least one set of forces')
+        .max(500, 'at most 500 sets')
+        .describe('end forces'),
+      ...restraint,
+    }),
+    example: {
+      section: example.column,
+      grade: example.grade,
+      given: 'cases',
+      sets: [
+        { name: 'dead', nature: 'permanent', axial: '180 kN', major: { start: '9 kNm', middle: '4 kNm', end: '-1 kNm' }, shear: '3 kN' },
+        {
+          name: 'floors',
+          nature: 'imposed',
+          use: 'B',
+          axial: '120 kN',
+          major: { start: '12 kNm', middle: '6 kNm', end: 0 },
+          shear: '4 kN',
+        },
+        { name: 'wind', nature: 'wind', axial: '-30 kN', major: { start: '15 kNm', middle: 0, end: '-15 kNm' }, shear: '8 kN' },
+      ],
+      lengthY: '3.6 m',
+      lengthZ: '3.6 m',
+      lengthT: '3.6 m',
+      unbraced: '3.6 m',
+    },
+    run: ({ section: designation, grade: gradeId, philosophy: chosen, given, sets, netArea, throughShearCentre, ...lengths }, sheet) => {
+      noteMember(standard, lengths.unbraced, throughShearCentre, sheet);
+      const checks = forcedMember(
+        standard,
+        philosophyOf(standard, chosen),
+        {
+          ...lengths,
+          section: findSection(designation),
+          grade: steelGrade(gradeId),
+          netArea: netArea ?? null,
+          untwisted: throughShearCentre,
+        },
+        given,
+        sets,
+        sheet,
+      );
+      const worst = governing(checks);
+      return { result: { governing: worst?.name ?? null, under: worst?.combination ?? null }, checks };
+    },
+  });
+  return [member, forces];
+}

@@ -1,0 +1,163 @@
+import { useState } from 'react';
+import {
+  FORCE_COLUMNS,
+  FORCES_GIVEN,
+  GIVEN_WORDS,
+  NATURE_LABEL,
+  NATURES,
+  readForceSets,
+  USE_LABEL,
+  USES,
+  type ForceSet,
+  type ForcesGiven,
+  type UnitSystem,
+} from '@plinth/core';
+import { QuantityField, SelectField, TextField } from '../../parts/fields';
+import { Question } from '../../parts/Question';
+
+interface Given {
+  readonly given: ForcesGiven;
+  readonly sets: readonly ForceSet[];
+  readonly shown: number;
+}
+
+/** End forces as an analysis gives them: what kind they are, and one set after the other. */
+export function ForceSets({ given, sets, shown, change, units }: Given & { change: (part: Partial<Given>) => void; units: UnitSystem }) {
+  const [pasting, setPasting] = useState(false);
+  const set = sets[shown]!;
+  const put = (part: Partial<ForceSet>) => change({ sets: sets.map((old, i) => (i === shown ? { ...old, ...part } : old)) });
+  const moments = (name: 'major' | 'minor', title: string) => (
+    <fieldset>
+      <legend className="label">{title}</legend>
+      <div className="grid grid-cols-3 gap-2">
+        {(['start', 'middle', 'end'] as const).map((at) => (
+          <QuantityField
+            key={at}
+            label={at}
+            kind="moment"
+            value={set[name][at]}
+            commit={(value) => put({ [name]: { ...set[name], [at]: value } } as Partial<ForceSet>)}
+          />
+        ))}
+      </div>
+    </fieldset>
+  );
+  return (
+    <section aria-label="Forces" className="space-y-3">
+      <SelectField
+        label="Forces are given as"
+        value={given}
+        commit={(value) => change({ given: value as ForcesGiven })}
+        options={FORCES_GIVEN.map((value) => ({ value, label: GIVEN_WORDS[value].title }))}
+      />
+      <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1 text-[13px]">
+        {sets.map((entry, i) => (
+          <button
+            key={i}
+            type="button"
+            aria-pressed={i === shown}
+            className={i === shown ? 'font-bold' : 'text-oxide underline'}
+            onClick={() => change({ shown: i })}
+          >
+            {entry.name || `set ${i + 1}`}
+          </button>
+        ))}
+      </div>
+      <p className="flex flex-wrap gap-x-4 text-[13px]">
+        <button
+          type="button"
+          className="btn-line"
+          onClick={() => change({ sets: [...sets, { ...set, name: `set ${sets.length + 1}` }], shown: sets.length })}
+        >
+          Add a set
+        </button>
+        {sets.length > 1 ? (
+          <button
+            type="button"
+            className="btn-line"
+            onClick={() => change({ sets: sets.filter((_, i) => i !== shown), shown: Math.max(0, shown - 1) })}
+          >
+            Take it away
+          </button>
+        ) : null}
+        <button type="button" className="btn-line" onClick={() => setPasting(true)}>
+          Paste rows…
+        </button>
+      </p>
+      <div className={given === 'cases' ? 'grid grid-cols-2 gap-2' : ''}>
+        <TextField label="Name of the set" value={set.name} commit={(name) => put({ name })} />
+        {given === 'cases' ? (
+          <SelectField
+            label="Load case"
+            value={set.nature === 'imposed' ? `imposed-${set.use}` : set.nature}
+            commit={(value) => {
+              const [nature, use] = value.split('-') as [ForceSet['nature'], ForceSet['use'] | undefined];
+              put({ nature, use: use ?? set.use });
+            }}
+            options={NATURES.flatMap((nature) =>
+              nature === 'imposed'
+                ? USES.map((use) => ({ value: `imposed-${use}`, label: `imposed ${use}, ${USE_LABEL[use]}` }))
+                : [{ value: nature, label: NATURE_LABEL[nature] }],
+            )}
+          />
+        ) : null}
+      </div>
+      <QuantityField label="Axial force, compression positive" kind="force" value={set.axial} commit={(axial) => put({ axial })} />
+      {moments('major', 'Moment, major axis')}
+      {moments('minor', 'Moment, minor axis')}
+      <div className="grid grid-cols-2 gap-2">
+        <QuantityField label="Shear along" kind="force" value={set.shear} commit={(shear) => put({ shear })} />
+        <QuantityField label="Shear across" kind="force" value={set.shearAcross} commit={(shearAcross) => put({ shearAcross })} />
+      </div>
+      {pasting ? <PasteRows units={units} close={() => setPasting(false)} take={(found) => change({ sets: found, shown: 0 })} /> : null}
+    </section>
+  );
+}
+
+/** Rows of a spreadsheet or CSV instead of the sets that are there. */
+function PasteRows({ units, close, take }: { units: UnitSystem; close: () => void; take: (sets: readonly ForceSet[]) => void }) {
+  const [text, setText] = useState('');
+  const { sets, faults } = text.trim() ? readForceSets(text, units) : { sets: [], faults: [] };
+  return (
+    <Question title="Paste end forces" close={close}>
+      <p className="text-[13px] text-soft">
+        Copied rows of a spreadsheet, or CSV. The first row names the columns: {FORCE_COLUMNS.join(', ')}. Bare numbers are in{' '}
+        {units === 'SI' ? 'kN and kNm' : 'kip and kip-ft'}; compression and sagging are positive; a middle moment that is left out lies half
+        way between the ends. They replace the sets that are there.
+      </p>
+      <label className="mt-2 block text-[12px] text-soft">
+        Rows
+        <textarea
+          className="field h-40 w-full font-mono text-[12px] text-ink"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+        />
+      </label>
+      {faults.length > 0 ? (
+        <ul className="mt-1 text-[13px] text-oxide" role="alert">
+          {faults.slice(0, 20).map(({ row, message }) => (
+            <li key={row}>
+              row {row}: {message}
+            </li>
+          ))}
+        </ul>
+      ) : null}
+      <div className="mt-3 flex gap-2">
+        <button
+          type="button"
+          className="btn btn-main"
+          disabled={sets.length === 0}
+          onClick={() => {
+            take(sets);
+            close();
+          }}
+        >
+          {sets.length === 1 ? 'Take the one set' : `Take ${sets.length} sets`}
+        </button>
+        <button type="button" className="btn" onClick={close}>
+          Cancel
+        </button>
+      </div>
+    </Question>
+  );
+}
