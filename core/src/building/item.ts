@@ -169,6 +169,10 @@ export const beamSchema = z.object({
   })
     .default(0)
     .describe('stiff length along the beam under each post that stands on it'),
+  seat: quantity('sectionLength', 'stiff length on which it sits at each support; empty: it is connected through its web', { above: 0 })
+    .nullable()
+    .default(null)
+    .describe('stiff length of its seats; null: connected through its web'),
   serves: z
     .enum(['floor', 'brittle', 'crane'])
     .default('floor')

@@ -170,6 +170,23 @@ function stretches(places: readonly number[], length: number): (readonly [number
   return all.flatMap((from, i) => (i + 1 < all.length && all[i + 1]! - from >= 1 ? [[from, all[i + 1]!] as const] : []));
 }
 
+/**
+ * How far from each other its flanges may move sideways at a place: the longest length there along either flange that nothing holds, and whether the
+ * top flange is held against turning; nothing where both are held.
+ */
+export function swayAt(beam: Beam, length: number, at: number): { readonly unbraced: number; readonly rotationHeld: boolean } | undefined {
+  const { both, only } = heldPlaces(beam, length);
+  if (within(both, at)) return undefined;
+  const longest = (places: readonly number[]) =>
+    stretches([...both, ...places], length).reduce(
+      (most, [from, to]) => (at >= from - 1 && at <= to + 1 ? Math.max(most, to - from) : most),
+      0,
+    );
+  const isFloor = beam.restraint === 'floor';
+  if (isFloor && within(only.bottom, at)) return undefined;
+  return { unbraced: Math.max(isFloor ? 0 : longest(only.top), longest(only.bottom)), rotationHeld: isFloor };
+}
+
 interface SegmentAt {
   readonly from: number;
   readonly to: number;

@@ -38,11 +38,18 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
       'What meets the beam at the places named holds both flanges sideways and against twisting.',
       'Members and bracing there are taken to be stiff and strong enough.',
     );
-  assume(
-    'web-connection',
-    'At its supports the beam is connected through its web.',
-    `So no force enters the web through a flange there (${standard.webClause}).`,
-  );
+  if (beam.seat === null)
+    assume(
+      'web-connection',
+      'At its supports the beam is connected through its web.',
+      `So no force enters the web through a flange there (${standard.webClause}).`,
+    );
+  else
+    assume(
+      'seat',
+      `The beam sits on a stiff length of ${Math.round(beam.seat)} mm at each support, held against turning over.`,
+      'Each seat has to be there, and end where the beam ends.',
+    );
   if (ledger.arrivals.some(({ source }) => source.type === 'member' && source.member !== ledger.id) && beam.stiffBearing > 0)
     assume(
       'stiff-bearing',
@@ -123,7 +130,10 @@ export function checkBeam(
       ? []
       : deflectionChecks(model, service, takedown.cases, building.brief, ledger.transfer, EI, sheet?.scope('Deflection'));
   const standing = standingLoads(context, model);
-  const webs = standing.length === 0 ? [] : webChecks(standing, { section, grade, model, combinations }, context, philosophy, sheet);
+  const webs =
+    standing.length === 0 && beam.seat === null
+      ? []
+      : webChecks(standing, { section, grade, model, combinations }, context, philosophy, sheet);
   const open = untried(model, standard);
   for (const check of open) sheet?.verdict(check);
   return [...worst.values(), ...webs, ...deflections, ...open];

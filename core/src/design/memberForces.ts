@@ -117,19 +117,24 @@ interface NamedForces {
 
 const constant = (value: number): ThreeMoments => ({ start: value, middle: value, end: value });
 
+/** Steps from the greatest to the least axial force of an envelope. */
+const BETWEEN = 8;
+
 /** Every pairing of the greatest and least of axial force and both moments over rows of peaks, with the largest shears. */
 function corners(rows: readonly ForceSet[]): NamedForces[] {
-  const both = (values: readonly number[]) => [...new Set([Math.max(...values), Math.min(...values)])];
   const signs = (of: (row: ForceSet) => ThreeMoments) => {
     const all = rows.flatMap((row) => [of(row).start, of(row).middle, of(row).end]);
     const found = [Math.max(0, ...all), Math.min(0, ...all)].filter((value) => value !== 0);
     return found.length > 0 ? found : [0];
   };
   const [shear, shearAcross] = [largest(rows.map((row) => row.shear)), largest(rows.map((row) => row.shearAcross))];
-  return both(rows.map(({ axial }) => axial)).flatMap((axial, i) =>
+  const [most, least] = [Math.max(...rows.map(({ axial }) => axial)), Math.min(...rows.map(({ axial }) => axial))];
+  // an interaction need not be worst at an end of the range: places between are tried too
+  const axials = most === least ? [most] : Array.from({ length: BETWEEN + 1 }, (_, i) => most + ((least - most) * i) / BETWEEN);
+  return axials.flatMap((axial, i) =>
     signs((row) => row.major).flatMap((major) =>
       signs((row) => row.minor).map((minor) => ({
-        name: `envelope: ${i === 0 ? 'greatest' : 'least'} axial force, ${major < 0 ? 'hogging' : 'sagging'}${minor === 0 ? '' : `, minor axis ${minor < 0 ? 'negative' : 'positive'}`}`,
+        name: `envelope: ${i === 0 ? 'greatest' : i === axials.length - 1 ? 'least' : `${i} of ${BETWEEN} of the way to the least`} axial force, ${major < 0 ? 'hogging' : 'sagging'}${minor === 0 ? '' : `, minor axis ${minor < 0 ? 'negative' : 'positive'}`}`,
         clause: 'peaks taken together',
         forces: { axial, major: constant(major), minor: constant(minor), shear, shearAcross },
       })),

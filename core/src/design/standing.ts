@@ -2,9 +2,9 @@ import type { SteelGrade } from '../material';
 import { combine, type Combination } from '../load';
 import type { Section } from '../section';
 import type { Check, Sheet } from '../sheet';
-import type { Philosophy } from '../standard';
+import type { Philosophy, WebForceInput } from '../standard';
 import { shapeForce, type Arrival } from '../takedown';
-import type { BeamModel } from './analysis';
+import { arranged, swayAt, type BeamModel } from './analysis';
 import type { Context } from './context';
 import { mergeWorst } from './result';
 
@@ -30,7 +30,16 @@ interface Trial {
   readonly combinations: readonly Combination[];
 }
 
-/** The web under each thing that stands on the beam, under every combination; of each row the worst. A wall counts by the load on a web's depth. */
+/** A force that enters the beam's web through a flange, with what it is. */
+interface Entering {
+  readonly words: string;
+  readonly input: WebForceInput;
+}
+
+/**
+ * The web under each thing that stands on the beam, and over each seat that it sits on, under every combination; of each row the worst. A wall counts
+ * by the load on a web's depth.
+ */
 export function webChecks(
   standing: readonly Standing[],
   { section, grade, model, combinations }: Trial,
@@ -39,44 +48,61 @@ export function webChecks(
   sheet?: Sheet,
 ): Check[] {
   const worst = new Map<string, Check>();
-  const ways = combinations.map((combination) => {
-    const { max, min } = model.solve(combination).extremes('moment');
-    return { combination, moment: Math.max(Math.abs(max.value), Math.abs(min.value)) };
-  });
-  const inputs = standing.flatMap(({ arrival, mark }) =>
-    ways.flatMap(({ combination, moment }) => {
-      const { shape } = arrival;
-      const value = combine(arrival.byCase, combination);
-      let force = value * shapeForce(shape);
-      let bearing = model.beam.stiffBearing;
-      let at = shape.type === 'point' ? shape.at : (shape.from + shape.to) / 2;
-      if (shape.type === 'distributed') {
-        const length = Math.min(section.properties.depth, shape.to - shape.from);
-        // of a load that varies its heavier end
-        const heavier = shape.start >= shape.end ? shape.from : shape.to;
-        force = value * Math.max(shape.start, shape.end) * length;
-        bearing = length;
-        at = heavier === shape.from ? shape.from + length / 2 : shape.to - length / 2;
+  const { depth } = section.properties;
+  const sets = model.beam.seat === null ? [undefined] : (model.arrangements() ?? [undefined]);
+  const inputs = combinations.flatMap((combination) =>
+    sets.flatMap((loaded): Entering[] => {
+      const solution = model.solve(combination, loaded);
+      const name = arranged(combination, loaded).name;
+      /** A force at a place with the largest moment on half a depth either way. */
+      const entering = (words: string, at: number, force: number, bearing: number, more: Partial<WebForceInput> = {}): Entering => {
+        const { max, min } = solution.extremes('moment', Math.max(0, at - depth / 2), Math.min(model.length, at + depth / 2));
+        const toEnd = Math.max(0, Math.min(at, model.length - at));
+        const moment = Math.max(Math.abs(max.value), Math.abs(min.value));
+        return { words, input: { section, grade, force, bearing, toEnd, moment, basis: combination.basis, combination: name, ...more } };
+      };
+      const seats = model.beam.supports.map(({ at }) => Math.min(at, model.length));
+      const isOverSeat = (at: number) => model.beam.seat !== null && seats.some((seat) => Math.abs(seat - at) < depth / 2);
+      const found: Entering[] = [];
+      for (const { arrival, mark } of loaded === undefined ? standing : []) {
+        const { shape } = arrival;
+        const value = combine(arrival.byCase, combination);
+        let force = value * shapeForce(shape);
+        let bearing = model.beam.stiffBearing;
+        let at = shape.type === 'point' ? shape.at : (shape.from + shape.to) / 2;
+        if (shape.type === 'distributed') {
+          const length = Math.min(depth, shape.to - shape.from);
+          // of a load that varies its heavier end
+          const heavier = shape.start >= shape.end ? shape.from : shape.to;
+          force = value * Math.max(shape.start, shape.end) * length;
+          bearing = length;
+          at = heavier === shape.from ? shape.from + length / 2 : shape.to - length / 2;
+        }
+        if (force > 0)
+          found.push(
+            entering(`under ${mark}`, at, force, bearing, { opposed: isOverSeat(at), sidesway: swayAt(model.beam, model.length, at) }),
+          );
       }
-      if (force <= 0) return [];
-      const toEnd = Math.max(0, Math.min(at, model.length - at));
-      return [{ mark, input: { section, grade, force, bearing, toEnd, moment, basis: combination.basis, combination: combination.name } }];
+      if (model.beam.seat !== null)
+        for (const { at, force } of solution.reactions)
+          if (force > 0) found.push(entering(`over the seat at ${+(at / 1000).toFixed(2)} m`, at, force, model.beam.seat));
+      return found;
     }),
   );
   const governs = new Map<string, (typeof inputs)[number]>();
   for (const entry of inputs)
     for (const check of standard.webUnderForce(entry.input, philosophy)) {
-      mergeWorst(worst, [{ ...check, reason: check.reason ?? `under ${entry.mark}` }]);
-      if (worst.get(check.name)?.reason === `under ${entry.mark}` && worst.get(check.name)?.combination === check.combination)
+      mergeWorst(worst, [{ ...check, reason: check.reason ?? entry.words }]);
+      if (worst.get(check.name)?.reason === entry.words && worst.get(check.name)?.combination === check.combination)
         governs.set(check.name, entry);
     }
   // every case that governs a row is printed whole
-  for (const { mark, input } of sheet ? new Set(governs.values()) : []) {
-    const scope = sheet!.scope(`Web under ${mark}, ${input.combination}`);
+  for (const { words, input } of sheet ? new Set(governs.values()) : []) {
+    const scope = sheet!.scope(`Web ${words}, ${input.combination}`);
     scope.note(
       input.bearing === 0
         ? 'No stiff bearing length is named: the force enters through the flange alone, conservative.'
-        : 'The largest moment of the member is taken at the force: conservative.',
+        : 'The largest moment within half a depth of the force is taken: conservative.',
     );
     standard.webUnderForce(input, philosophy, scope);
   }

@@ -33,6 +33,8 @@ export interface TypedBeam {
   readonly topPoints?: readonly number[];
   readonly bottomPoints?: readonly number[];
   readonly loadHeight: Beam['loadHeight'];
+  /** Stiff length of its seats, mm; left out or null: connected through its web. */
+  readonly seat?: number | null;
   /** What its deflection spares, and how it is made; left out: a floor, straight. */
   readonly serves?: Beam['serves'];
   readonly precamber?: number;
@@ -85,6 +87,7 @@ export function typedBeamItems(input: TypedBeam): Item[] {
       topPoints: [...(input.topPoints ?? [])],
       bottomPoints: [...(input.bottomPoints ?? [])],
       loadHeight: input.loadHeight,
+      seat: input.seat ?? null,
       serves: input.serves ?? 'floor',
       precamber: input.precamber ?? 0,
     }),

@@ -122,6 +122,13 @@ export interface WebForceInput {
   readonly toEnd: number;
   /** The largest bending moment there, Nmm, magnitude. */
   readonly moment: number;
+  /** A like force stands against it at the other flange: the web is pressed from both sides. */
+  readonly opposed?: boolean;
+  /**
+   * The loaded flange may move sideways from the other there: its longest unbraced length along either flange, mm, and whether it is held against
+   * turning. Left out: it may not.
+   */
+  readonly sidesway?: { readonly unbraced: number; readonly rotationHeld: boolean };
   readonly basis: Basis;
   readonly combination: string;
 }

@@ -1,8 +1,13 @@
 import { describe, expect, it } from 'vitest';
+import { FAMILIES, type Family } from '../building';
+import { computeProject, sheetFor } from '../design';
+import { bay } from '../design/bay.test.data';
 import { steelGrade } from '../material';
+import { audit } from '../sheet';
+import { evaluate } from '../sheet/evaluate.test.data';
 import { findSection, type IShape } from '../section';
 import { american } from './american';
-import { webCrippling, webYielding } from './american/steel/webForce';
+import { webCompression, webCrippling, webSidesway, webYielding } from './american/steel/webForce';
 import { european } from './european';
 import { patchResistance } from './european/steel/webForce';
 
@@ -81,5 +86,51 @@ describe('AISC 360-16 J10, computed apart: W21x62, Fy 50 ksi (k 1.12, tw 0.400, 
       ),
     );
     expect(lrfd!.map((check, i) => check.capacity! / asd![i]!.capacity!)).toEqual([expect.closeTo(1.5, 9), expect.closeTo(1.5, 9)]);
+  });
+  it('sidesway, (J10-6) and (J10-7), computed apart; 2.3 and 1.7 bound it', () => {
+    // d 21.0, bf 8.24, tw 0.400, tf 0.615, k 1.12: h = 18.76, h / tw = 46.9
+    const at = (feet: number, rotationHeld: boolean, yields = false) =>
+      webSidesway(shape, { unbraced: feet * 304.8, rotationHeld, yields });
+    const x = (feet: number) => 18.76 / 0.4 / ((feet * 12) / 8.24);
+    const base = (960_000 * 0.4 ** 3 * 0.615) / 18.76 ** 2;
+    expect(off(at(20, true)! / KIP, base * (1 + 0.4 * x(20) ** 3))).toBeLessThan(2e-3);
+    expect(off(at(20, true, true)! / KIP, (base / 2) * (1 + 0.4 * x(20) ** 3))).toBeLessThan(2e-3);
+    expect(off(at(20, false)! / KIP, base * 0.4 * x(20) ** 3)).toBeLessThan(2e-3);
+    expect([at(14.1, true), at(13.9, true)].map((value) => value === null)).toEqual([false, true]);
+    expect([at(19, false), at(18.9, false)].map((value) => value === null)).toEqual([false, true]);
+  });
+  it('pressed from both flanges, (J10-8): 98.6 kip, half of it near an end', () => {
+    const Rn = (24 * 0.4 ** 3 * Math.sqrt(29_000 * 50)) / 18.76;
+    expect(off(webCompression(shape, Fy, E, false) / KIP, Rn)).toBeLessThan(1e-3);
+    expect(off(webCompression(shape, Fy, E, true) / KIP, Rn / 2)).toBeLessThan(1e-3);
+  });
+});
+
+describe('a beam on seats, and a post over one of them', () => {
+  const checks = (family: Family, beam: object) =>
+    computeProject(bay({ family, beam: { seat: 120, ...beam } }))
+      .members.get('B1')!
+      .results[0]!.checks.filter(({ name }) => name.startsWith('Web'));
+  it.each(FAMILIES)('%s: bearing and buckling of its web over the reaction of the end', (family) => {
+    const found = checks(family, {});
+    expect(found.length).toBeGreaterThan(0);
+    const result = computeProject(bay({ family, beam: { seat: 120 } }));
+    expect(audit(sheetFor(result, 'B1')!.entries, evaluate)).toEqual([]);
+    const shear = result.members.get('B1')!.results[0]!.checks.find(({ name }) => name === 'Shear')!.demand!;
+    expect(Math.abs(found[0]!.demand! / shear)).toBeCloseTo(1, 6);
+    expect(found[0]!.reason).toContain('over the seat at');
+    expect(
+      computeProject(bay({ family }))
+        .members.get('B1')!
+        .results[0]!.checks.some(({ name }) => name.startsWith('Web')),
+    ).toBe(false);
+  });
+  it('a longer seat carries more', () => {
+    expect(checks('european', { seat: 250 })[0]!.capacity!).toBeGreaterThan(checks('european', { seat: 50 })[0]!.capacity!);
+  });
+  it('with a like force opposite, kF is 3.5: the resistance falls, EN 1993-1-5 figure 6.1 (b)', () => {
+    const ub = findSection('UB 457x191x67').shape as IShape;
+    const [one, two] = [false, true].map((opposed) => patchResistance(ub, 355, 210_000, 100, null, undefined, opposed).resistance);
+    expect(two! / one!).toBeCloseTo(Math.sqrt(3.5 / 6), 2);
   });
 });

@@ -27,7 +27,10 @@ function noteMember(standard: Standard, unbraced: number, untwisted: boolean, sh
 }
 
 /** The tools of a family for any member under forces and moments: one set, or what an analysis gives. */
-export function memberTools(standard: Standard, example: { readonly grade: string; readonly column: string }): Tool[] {
+export function memberTools(
+  standard: Standard,
+  example: { readonly grade: string; readonly beam: string; readonly column: string },
+): Tool[] {
   const philosophyIds = standard.philosophies.map(({ id }) => id) as [string, ...string[]];
   const philosophy = z.enum(philosophyIds).default(philosophyIds[0]).describe('philosophy: what the effects have been combined by');
   const section = z.string().describe('designation of the catalogue');
@@ -172,5 +175,50 @@ export function memberTools(standard: Standard, example: { readonly grade: strin
       return { result: { governing: worst?.name ?? null, under: worst?.combination ?? null }, checks };
     },
   });
-  return [member, forces];
+  const web = defineTool({
+    id: `${standard.id}.steel.webForce`,
+    title: named('Web of an I under a force through its flange'),
+    summary:
+      'Bearing, crippling and buckling of a web without stiffeners over a support or under a load, from one flange or both; sidesway where the flange may move.',
+    input: z.object({
+      section,
+      grade,
+      philosophy,
+      combination: effects,
+      force: quantity('force', 'compressive force', { above: 0 }),
+      bearing: quantity('sectionLength', 'stiff length over which it enters', { min: 0 }),
+      toEnd: quantity('length', 'from the middle of that length to the nearer end of the member', { min: 0 }),
+      moment: quantity('moment', 'bending moment there').default(0),
+      opposed: z.boolean().default(false).describe('a like force stands against it at the other flange'),
+      unbraced: quantity(
+        'length',
+        'where the loaded flange may move sideways from the other: the longest unbraced length along either flange there; 0: it may not',
+        {
+          min: 0,
+        },
+      ).default(0),
+      rotationHeld: z.boolean().default(false).describe('the loaded flange is held against turning'),
+    }),
+    example: {
+      section: example.beam,
+      grade: example.grade,
+      force: '150 kN',
+      bearing: '100 mm',
+      toEnd: '2 m',
+      moment: '80 kNm',
+      opposed: true,
+      unbraced: '5 m',
+    },
+    run: ({ section: designation, grade: gradeId, philosophy: chosen, unbraced, rotationHeld, ...input }, sheet) => {
+      const by = philosophyOf(standard, chosen);
+      const sidesway = unbraced > 0 ? { unbraced, rotationHeld } : undefined;
+      const checks = standard.webUnderForce(
+        { ...input, section: findSection(designation), grade: steelGrade(gradeId), basis: by.basis, sidesway },
+        by,
+        sheet,
+      );
+      return { result: { governing: governing(checks)?.name ?? null }, checks };
+    },
+  });
+  return [member, forces, web];
 }

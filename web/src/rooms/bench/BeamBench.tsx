@@ -22,7 +22,7 @@ import {
   type TypedBeam,
 } from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
-import { QuantityField, SelectField } from '../../parts/fields';
+import { OptionalQuantityField, QuantityField, SelectField } from '../../parts/fields';
 import { Ladder } from '../../parts/Ladder';
 import { PlacesField } from '../../parts/PlacesField';
 import { UnitsProvider } from '../../project/context';
@@ -118,6 +118,13 @@ export function BeamBench() {
             ]}
           />
         )}
+        <OptionalQuantityField
+          label="Stiff length of its seats"
+          kind="sectionLength"
+          empty="connected through its web"
+          value={input.seat}
+          commit={(seat) => change({ seat })}
+        />
         <DeflectionLimits input={input} change={change} />
         <BeamLoads input={input} change={change} />
       </aside>

@@ -18,6 +18,7 @@ const MODERN: Record<'european' | 'american', Required<TypedBeam>> = {
     topPoints: [],
     bottomPoints: [],
     loadHeight: 'centre',
+    seat: null,
     serves: 'floor',
     precamber: 0,
     loads: [
@@ -43,6 +44,7 @@ const MODERN: Record<'european' | 'american', Required<TypedBeam>> = {
     topPoints: [],
     bottomPoints: [],
     loadHeight: 'centre',
+    seat: null,
     serves: 'floor',
     precamber: 0,
     loads: [

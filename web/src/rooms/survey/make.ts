@@ -84,6 +84,7 @@ export function makeItem(
           bottomPoints: [],
           loadHeight: 'centre',
           stiffBearing: 0,
+          seat: null,
           serves: 'floor',
           precamber: 0,
           measured: [],

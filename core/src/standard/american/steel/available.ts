@@ -14,6 +14,8 @@ export const YIELDING_TENSION: Safety = { phi: 0.9, omega: 1.67 };
 export const RUPTURE_TENSION: Safety = { phi: 0.75, omega: 2.0 };
 export const WEB_YIELDING: Safety = { phi: 1.0, omega: 1.5 };
 export const WEB_CRIPPLING: Safety = { phi: 0.75, omega: 2.0 };
+export const WEB_SIDESWAY: Safety = { phi: 0.85, omega: 1.76 };
+export const WEB_COMPRESSION: Safety = { phi: 0.9, omega: 1.67 };
 export const SHEAR: Safety = { phi: 0.9, omega: 1.67 };
 /** Webs of rolled I-shapes within 2.24 sqrt(E/Fy), AISC 360-16 G2.1(a). */
 export const SHEAR_STOCKY_WEB: Safety = { phi: 1.0, omega: 1.5 };

@@ -16,14 +16,23 @@ export interface PatchResistance {
 
 /**
  * Resistance of an unstiffened web of an I or H to a force through one flange, N, EN 1993-1-5 6.2 to 6.5: (a) away from the ends, (c) at a
- * free end. ss: stiff bearing length, at most hw; c: from the end of that length to the member's end, mm; null when far.
+ * free end, or (b) away from the ends with a like force at the other flange. ss: stiff bearing length, at most hw; c: from the end of that length to the member's end, mm; null when far.
  */
-export function patchResistance(shape: IShape, fy: number, E: number, ss: number, c: number | null, sheet?: Sheet): PatchResistance {
+export function patchResistance(
+  shape: IShape,
+  fy: number,
+  E: number,
+  ss: number,
+  c: number | null,
+  sheet?: Sheet,
+  opposed = false,
+): PatchResistance {
   const { h, b, tw, tf } = shape;
   const hw = h - 2 * tf;
   const s = Math.min(ss, hw);
   const atEnd = c !== null;
-  const kF = atEnd ? Math.min(6, 2 + (6 * (s + c)) / hw) : 6;
+  const through = opposed ? 3.5 : 6;
+  const kF = atEnd ? Math.min(through, 2 + (6 * (s + c)) / hw) : through;
   const Fcr = (0.9 * kF * E * tw ** 3) / hw;
   const m1 = b / tw;
   const length = (m2: number) => {
@@ -45,8 +54,16 @@ export function patchResistance(shape: IShape, fy: number, E: number, ss: number
     sheet.step('h_w', 'h - 2 * t_f', { h, t_f: tf }, hw, 'sectionLength', 'EN 1993-1-5 6.2');
     if (atEnd) {
       sheet.given('c_e', c, 'sectionLength', 'from the stiff length to the end of the member');
-      sheet.step('k_F', 'min(6, 2 + 6 * (s_s + c_e) / h_w)', { s_s: s, c_e: c, h_w: hw }, kF, 'ratio', 'EN 1993-1-5 figure 6.1 (c)');
-    } else sheet.step('k_F', '6', {}, 6, 'ratio', 'EN 1993-1-5 figure 6.1 (a)', 'no stiffeners near');
+      sheet.step(
+        'k_F',
+        `min(${through}, 2 + 6 * (s_s + c_e) / h_w)`,
+        { s_s: s, c_e: c, h_w: hw },
+        kF,
+        'ratio',
+        'EN 1993-1-5 figure 6.1 (c)',
+      );
+    } else
+      sheet.step('k_F', String(through), {}, through, 'ratio', `EN 1993-1-5 figure 6.1 (${opposed ? 'b' : 'a'})`, 'no stiffeners near');
     sheet.step('F_cr', '0.9 * k_F * E * t_w^3 / h_w', { k_F: kF, E, t_w: tw, h_w: hw }, Fcr, 'force', 'EN 1993-1-5 (6.5)');
     sheet.step('m_1', 'b / t_w', { b, t_w: tw }, m1, 'ratio', 'EN 1993-1-5 (6.8)', 'one grade throughout');
     if (m2 === 0) sheet.step('m_2', '0', {}, 0, 'ratio', 'EN 1993-1-5 (6.9)', 'slenderness at most 0.5');
@@ -110,7 +127,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   const hw = shape.h - 2 * shape.tf;
   const c = toEnd - bearing / 2;
   // (a) wants the load away from the end; nearer than the depth of the web it is read as at a free end
-  const { resistance } = patchResistance(shape, fy, grade.E, bearing, c < hw ? Math.max(0, c) : null, sheet);
+  const { resistance } = patchResistance(shape, fy, grade.E, bearing, c < hw ? Math.max(0, c) : null, sheet, input.opposed);
   sheet?.given('F_Ed', force, 'force', `force through the flange, ${combination}`);
   const checks = [
     compare(

@@ -1,5 +1,5 @@
 import { formatQuantity, markOf, planLength, roundedUp, type Beam } from '@plinth/core';
-import { CheckField, QuantityField, SelectField, TextField } from '../../../parts/fields';
+import { CheckField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../../parts/fields';
 import { PlacesField } from '../../../parts/PlacesField';
 import { PanelHead } from '../../../parts/SidePanel';
 import { useItems, useProject } from '../../../project/context';
@@ -227,6 +227,13 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
           kind="sectionLength"
           value={body.stiffBearing}
           commit={(stiffBearing) => set({ stiffBearing }, 'stiff bearing length')}
+        />
+        <OptionalQuantityField
+          label="Stiff length of its seats"
+          kind="sectionLength"
+          empty="connected through its web"
+          value={body.seat}
+          commit={(seat) => set({ seat }, 'seats')}
         />
         <div className="grid grid-cols-2 gap-3">
           <SelectField
