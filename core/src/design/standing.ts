@@ -92,9 +92,9 @@ export function webChecks(
   const governs = new Map<string, (typeof inputs)[number]>();
   for (const entry of inputs)
     for (const check of standard.webUnderForce(entry.input, philosophy)) {
-      mergeWorst(worst, [{ ...check, reason: check.reason ?? entry.words }]);
-      if (worst.get(check.name)?.reason === entry.words && worst.get(check.name)?.combination === check.combination)
-        governs.set(check.name, entry);
+      const said = { ...check, reason: check.reason ?? entry.words };
+      mergeWorst(worst, [said]);
+      if (worst.get(check.name) === said) governs.set(check.name, entry);
     }
   // every case that governs a row is printed whole
   for (const { words, input } of sheet ? new Set(governs.values()) : []) {
