@@ -473,6 +473,43 @@ for name, M, share in (('own I 1000x250x6x20', 2000e6, 0.8), ('own I 800x300x5x2
     want = {'Shear buckling': Vb, 'Bending beside shear': M / Mp + (1 - Mf / Mp) * (2 * share - 1) ** 2 if M > Mf else M / Mp}
     eu(name, 'S355', want, major=dict(start=M, middle=M, end=M), shear=V)
 
+# class 4 beside compression: table 6.7, 6.2.9.3 and 6.3.3 with the elastic column of Annex B; straight diagrams psi
+def lying(s):
+    return properties({**{k: v for k, v in s.items() if k in ('k', 't', 'ro', 'ri', 'product')}, 'h': s['b'], 'b': s['h']})
+
+
+for name, grade, N, My, Mz, psi, L in (
+    ('own I 600x250x5x16', 'S355', 400e3, 300e6, 20e6, 0.0, 5000),
+    ('own I 500x300x4x20', 'S275', 900e3, 250e6, 0.0, 0.5, 6000),
+    ('own box 300x300x5', 'S355H', 600e3, 60e6, 30e6, 1.0, 4500),
+    ('own box 400x200x5', 'S355H', 500e3, 90e6, 15e6, -0.5, 4000),
+    ('own box 250x250x4', 'S275H', 350e3, 0.0, 20e6, 0.0, 3500),
+):
+    s = find(name)
+    fy = yield_of(grade, s)
+    A, Wy = a_eff(s, fy), w_eff(s, fy)
+    hollow = s['k'] == 'B'
+    Wz = w_eff(lying(s), fy) if hollow else s['Wz']
+    R = N / (A * fy) + My / (Wy * fy) + Mz / (Wz * fy)
+    lam = {ax: sqrt(A * fy / euler(s['I' + ax], L)) for ax in 'yz'}
+    n = {ax: N / nb(s, fy, euler(s['I' + ax], L), ax, A) for ax in 'yz'}
+    C = max(0.4, 0.6 + 0.4 * psi)
+    Cy, Cz = (C if My else 1.0), (C if Mz else 1.0)
+    kyy = min(Cy * (1 + 0.6 * lam['y'] * n['y']), Cy * (1 + 0.6 * n['y']))
+    kzz = min(Cz * (1 + 0.6 * lam['z'] * n['z']), Cz * (1 + 0.6 * n['z']))
+    # held along its length: no lateral-torsional buckling, table B.1
+    kzy = 0.8 * kyy
+    my, mz = My / (Wy * fy), Mz / (Wz * fy)
+    out = {'Section in bending and axial force': R,
+           'Bending and compression, major axis': n['y'] + kyy * my + kzz * mz,
+           'Bending and compression, minor axis': n['z'] + kzy * my + kzz * mz}
+    if My and not Mz:
+        out['Bending'] = Wy * fy
+    if Mz and hollow:
+        out['Bending, minor axis'] = Wz * fy
+    three = lambda m: dict(start=m, middle=m * (1 + psi) / 2, end=m * psi)
+    eu(name, grade, out, axial=N, major=three(My), minor=three(Mz), lengthY=L, lengthZ=L, lengthT=L)
+
 # ---------------------------------------------------------------- American
 EA, GA, FYA = 29000 * KSI, 11200 * KSI, 50 * KSI
 US = []

@@ -3,6 +3,8 @@ import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import type { MemberActions } from '../../standard';
 import { GAMMA_M0 } from './bending';
 import type { SectionClass } from './classification';
+import { effectiveArea, effectiveModulus, hasEffectiveSection } from './effective';
+import { minorBendingResistance } from './minor';
 
 const CLAUSE = 'EN 1993-1-1 6.2.9';
 const NAME = 'Section in bending and axial force';
@@ -68,6 +70,8 @@ interface Input {
   readonly section: Section;
   readonly actions: MemberActions;
   readonly sectionClass: SectionClass;
+  /** Of the parts in compression when it bends about its minor axis. */
+  readonly minorClass: SectionClass;
   readonly fy: number;
   /** Yield strength beside a large shear along the depth: (1 - rho) fy; fy where the shear is small. MPa */
   readonly reducedYield: number;
@@ -78,18 +82,20 @@ interface Input {
  * reduced where the shear is large (conservative). Classes 1 and 2 of I, H and hollow shapes: plastic; class 3 and other outlines: stresses
  * added up, 6.2.1(7). Axial force of either sign.
  */
-export function sectionInteraction({ section, actions, sectionClass, fy, reducedYield }: Input, sheet?: Sheet): Check {
+export function sectionInteraction({ section, actions, sectionClass, minorClass, fy, reducedYield }: Input, sheet?: Sheet): Check {
   const { combination, axial, major, minor } = actions;
   const { A, Wply, Wplz, Wely, Welz } = section.properties;
   const { outline } = section.shape;
-  if (sectionClass === 4)
+  if (sectionClass === 4 && !hasEffectiveSection(section))
     return unproven(
       NAME,
       CLAUSE,
       'ductile',
-      `${section.designation} is of class 4 beside this axial force: not written for bending with it`,
+      `${section.designation} is of class 4 beside this axial force: its effective section is not written`,
       sheet,
     );
+  if (sectionClass === 4 && minorClass === 4 && minor.peak !== 0 && outline === 'I')
+    return unproven(NAME, CLAUSE, 'ductile', 'bending about the minor axis with slender flanges is not written', sheet);
   const compared = (demand: number, clause: string = CLAUSE) =>
     compare(
       { name: NAME, clause, mode: 'ductile', kind: 'ratio', demand, demandSymbol: 'R', capacity: 1, capacitySymbol: 'R_max', combination },
@@ -113,6 +119,8 @@ export function sectionInteraction({ section, actions, sectionClass, fy, reduced
     sheet.given('R_max', 1, 'ratio', 'at most');
     sheet.note('The largest moments and the axial force are taken at one place.');
   }
+  if (sectionClass === 4)
+    return compared(effectiveStresses({ section, actions, sectionClass, minorClass, fy, reducedYield }, sheet), 'EN 1993-1-1 6.2.9.3');
   const Npl = (A * f) / GAMMA_M0;
   const isPlastic = sectionClass <= 2 && (outline === 'I' || outline === 'box' || outline === 'tube');
   if (!isPlastic) {
@@ -173,4 +181,30 @@ export function sectionInteraction({ section, actions, sectionClass, fy, reduced
     '(6.41)',
   );
   return compared(sum);
+}
+
+/** Stresses of a class 4 section added up, (6.44): effective area in compression, effective moduli in bending; the centroid of an I or box stays. */
+function effectiveStresses({ section, actions, minorClass, fy, reducedYield: f }: Input, sheet?: Sheet): number {
+  const { axial, major, minor } = actions;
+  const N = Math.abs(axial);
+  const A = axial > 0 ? effectiveArea(section, fy, sheet?.scope('Effective area')) : section.properties.A;
+  const Wy = effectiveModulus(section, fy, sheet?.scope('Effective modulus, major axis'));
+  const beside = minorClass === 4 ? 4 : 3;
+  const Wz = minor.peak === 0 ? section.properties.Welz : minorBendingResistance(section, beside, fy, sheet?.scope('Minor axis'))! / fy;
+  const sum = N / (A * f) + Math.abs(major.peak) / (Wy * f) + Math.abs(minor.peak) / (Wz * f);
+  if (sheet) {
+    sheet.given('A_eff', A, 'area', axial > 0 ? 'effective area, from above' : 'area', section.designation);
+    sheet.given('W_effy', Wy, 'sectionModulus', 'effective modulus, major axis, from above');
+    const across = minor.peak !== 0;
+    if (across) sheet.given('W_effz', Wz, 'sectionModulus', 'modulus, minor axis, from above');
+    sheet.step(
+      'R',
+      `gamma_M0 * (N_Ed / (A_eff * f) + abs(M_y) / (W_effy * f)${across ? ' + abs(M_z) / (W_effz * f)' : ''})`,
+      { gamma_M0: GAMMA_M0, N_Ed: N, A_eff: A, f, M_y: major.peak, W_effy: Wy, ...(across ? { M_z: minor.peak, W_effz: Wz } : {}) },
+      sum,
+      'ratio',
+      '(6.44)',
+    );
+  }
+  return sum;
 }

@@ -121,6 +121,7 @@ export function effectiveArea(section: Section, fy: number, sheet?: Sheet): numb
   const found = plates(section)!;
   const { flange, web, formulas } = found;
   const { A } = section.properties;
+  sheet?.given('A', A, 'area', 'gross area', section.designation);
   const epsilon = Math.sqrt(235 / fy);
   sheet?.step('epsilon', 'sqrt(235 / f_y)', { f_y: fy }, epsilon, 'ratio', 'table 5.2');
   const rhoF = flangeReduction(found, epsilon, sheet);

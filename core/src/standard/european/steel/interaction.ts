@@ -5,6 +5,7 @@ import type { MemberActions, MomentShape, Segment } from '../../standard';
 import { bendingModulus } from './bending';
 import { bucklingCurve, reductionFactor } from './buckling';
 import type { SectionClass } from './classification';
+import { effectiveArea, hasEffectiveSection } from './effective';
 import { segmentBuckling } from './lateralTorsional';
 
 const CLAUSE = 'EN 1993-1-1 6.3.3, Annex B';
@@ -177,16 +178,17 @@ export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
   const { outline } = section.shape;
   if (outline !== 'I' && outline !== 'box' && outline !== 'tube')
     return open('6.3.3 with Annex B is for uniform doubly symmetric sections; other shapes in bending and compression are not written');
-  if (sectionClass === 4) return open('members of class 4 in bending and compression are not written');
+  if (sectionClass === 4 && !hasEffectiveSection(section)) return open('class 4 in bending and compression is written for I and box only');
   if (minor.peak !== 0 && Mcz === null) return open('bending about the minor axis is not proved');
   const { Iy, Iz } = section.properties;
-  const { A } = section.properties;
+  // table 6.7, class 4: of a doubly symmetric section the centroid stays, so that no moment is added
+  const A = sectionClass === 4 ? effectiveArea(section, fy, sheet?.scope('Effective area')) : section.properties.A;
   const { E } = grade;
   const slenderness = (I: number, L: number) => Math.sqrt((A * fy) / ((Math.PI ** 2 * E * I) / L ** 2));
   const [lambdaY, lambdaZ] = [slenderness(Iy, input.lengthY), slenderness(Iz, input.lengthZ)];
   const [chiY, chiZ] = [reductionFactor(lambdaY, bucklingCurve(section, 'y')), reductionFactor(lambdaZ, bucklingCurve(section, 'z'))];
   const [ny, nz] = [axial / (chiY * A * fy), axial / (chiZ * A * fy)];
-  const W = bendingModulus(section, sectionClass, fy);
+  const W = bendingModulus(section, sectionClass, fy, sectionClass === 4 ? sheet?.scope('Effective modulus') : undefined);
   const worst = worstSegment(section, grade, actions.segments, W, fy);
   if (typeof worst === 'string') return open(worst);
   const canTwist = outline === 'I' && worst !== null && worst.MbRd < W * fy * (1 - 1e-9);

@@ -1,3 +1,4 @@
+import type { Section } from '../../../section';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { requireBasis, type Philosophy, type SteelMemberInput } from '../../standard';
 import { majorBending } from './beam';
@@ -132,7 +133,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     else
       checks.push(
         sectionInteraction(
-          { section, actions, sectionClass, fy, reducedYield: Math.max(0, 1 - rho) * fy },
+          { section, actions, sectionClass, minorClass, fy, reducedYield: Math.max(0, 1 - rho) * fy },
           sheet?.scope('Bending and axial force in the section'),
         ),
       );
@@ -149,12 +150,18 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
           lengthZ: input.lengthZ,
           sectionClass,
           // table 6.7: both moduli by the class of the section beside its compression
-          Mcz: Mcz === null ? null : minorBendingResistance(section, Math.max(minorClass, sectionClass) as SectionClass, fy),
+          Mcz: Mcz === null ? null : minorBendingResistance(section, minorClassBeside(section, minorClass, sectionClass), fy),
         },
         sheet?.scope('Bending and compression of the member'),
       ),
     );
   return checks;
+}
+
+/** Class about the minor axis beside a compression: of an I whose web alone is slender the elastic section counts, for the web bears next to nothing of it. */
+function minorClassBeside({ shape }: Section, minorClass: SectionClass, sectionClass: SectionClass): SectionClass {
+  if (sectionClass === 4 && minorClass < 4 && shape.outline === 'I') return 3;
+  return Math.max(minorClass, sectionClass) as SectionClass;
 }
 
 /** Class in bending about the minor axis: of the flanges of an I or channel, of the whole shape otherwise. */

@@ -1,18 +1,47 @@
-import type { Section } from '../../../section';
+import { sectionProperties, type BoxShape, type Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import { GAMMA_M0 } from './bending';
 import type { SectionClass } from './classification';
+import { effectiveModulus } from './effective';
 
 /**
  * Bending resistance about the minor axis, Nmm, EN 1993-1-1 6.2.5: plastic in classes 1 and 2, elastic in class 3 and for angles.
- * The class is that of the outstand in compression, which is never better than that under a stress gradient. Null in class 4. fy: MPa.
+ * The class is that of the outstand in compression, which is never better than that under a stress gradient. In class 4 that of the effective section of
+ * a box; null for other shapes. fy: MPa.
  */
 export function minorBendingResistance(section: Section, sectionClass: SectionClass, fy: number, sheet?: Sheet): number | null {
-  if (sectionClass === 4) return null;
+  const { outline } = section.shape;
+  if (sectionClass === 4 && outline !== 'box') return null;
+  if (sectionClass === 4) {
+    const lying = turnedBox(section);
+    const inner = sheet?.scope('Effective modulus, minor axis');
+    const { h, b } = lying.shape as BoxShape;
+    inner?.given('h', h, 'sectionLength', 'depth as it lies on its side');
+    inner?.given('b', b, 'sectionLength', 'width as it lies on its side');
+    const W = effectiveModulus(lying, fy, inner);
+    sheet?.given('W_z', W, 'sectionModulus', 'effective modulus, minor axis, from above', 'EN 1993-1-5 4.3');
+    return recorded(W, fy, sheet);
+  }
   const { Wplz, Welz } = section.properties;
   const isPlastic = sectionClass <= 2 && section.shape.outline !== 'angle';
   const W = isPlastic ? Wplz : Welz;
   sheet?.given('W_z', W, 'sectionModulus', isPlastic ? 'plastic modulus, minor axis' : 'elastic modulus, minor axis', section.designation);
+  return recorded(W, fy, sheet);
+}
+
+/** A box that lies on its side: what bends it about its minor axis bends this one about its major axis. */
+function turnedBox(section: Section): Section {
+  let turned = boxes.get(section);
+  if (!turned) {
+    const shape = section.shape as BoxShape;
+    const lying: BoxShape = { ...shape, h: shape.b, b: shape.h };
+    boxes.set(section, (turned = { ...section, shape: lying, properties: sectionProperties(lying) }));
+  }
+  return turned;
+}
+const boxes = new WeakMap<Section, Section>();
+
+function recorded(W: number, fy: number, sheet?: Sheet): number {
   sheet?.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
   const McRd = (W * fy) / GAMMA_M0;
   sheet?.step(
