@@ -473,6 +473,37 @@ for name, M, share in (('own I 1000x250x6x20', 2000e6, 0.8), ('own I 800x300x5x2
     want = {'Shear buckling': Vb, 'Bending beside shear': M / Mp + (1 - Mf / Mp) * (2 * share - 1) ** 2 if M > Mf else M / Mp}
     eu(name, 'S355', want, major=dict(start=M, middle=M, end=M), shear=V)
 
+# torsion of hollow sections, 6.2.7 and (6.1)
+for name, grade, T, N, My, Mz, V, Vy in (
+    ('SHS 150x150x8', 'S355H', 20e6, 200e3, 15e6, 5e6, 60e3, 0.0),
+    ('RHS 200x100x8', 'S275H', 12e6, 0.0, 20e6, 0.0, 90e3, 15e3),
+    ('CHS 168.3x6.3', 'S355H', 15e6, 100e3, 10e6, 4e6, 30e3, 20e3),
+    ('own box 300x200x10', 'S355H', 60e6, -300e3, 40e6, 0.0, 150e3, 0.0),
+):
+    s = find(name)
+    fy = yield_of(grade, s)
+    t = s['t']
+    if s['k'] == 'O':
+        Wt = pi * (s['d'] ** 4 - (s['d'] - 2 * t) ** 4) / 16 / s['d']
+        areas = (2 * s['A'] / pi,) * 2
+    else:
+        rc = (s['ro'] + s['ri']) / 2
+        Ah = (s['b'] - t) * (s['h'] - t) - rc**2 * (4 - pi)
+        u = 2 * (s['b'] + s['h'] - 2 * t) - 2 * rc * (4 - pi)
+        # Bredt: the mean of the wall; the outer face has a little more
+        Wt = (t**3 * u / 3 + 4 * Ah**2 * t / u) / (t + 2 * Ah / u)
+        areas = (s['A'] * s['h'] / (s['b'] + s['h']), s['A'] * s['b'] / (s['b'] + s['h']))
+    tau, limit = T / Wt, fy / sqrt(3)
+    out = {'Torsion': Wt * limit}
+    out['Shear beside torsion'] = (1 - tau / limit) * areas[0] * limit
+    if Vy:
+        out['Shear beside torsion, minor axis'] = (1 - tau / limit) * areas[1] * limit
+    sig = abs(N) / s['A'] + My / s['Wy'] + Mz / s['Wz']
+    shear = max(V / areas[0], Vy / areas[1])
+    out['Stresses with torsion'] = sqrt((sig / fy) ** 2 + 3 * ((tau + shear) / fy) ** 2)
+    even = lambda m: dict(start=m, middle=m, end=m)
+    eu(name, grade, out, axial=N, major=even(My), minor=even(Mz), shear=V, shearAcross=Vy, torsion=T)
+
 # class 4 beside compression: table 6.7, 6.2.9.3 and 6.3.3 with the elastic column of Annex B; straight diagrams psi
 def lying(s):
     return properties({**{k: v for k, v in s.items() if k in ('k', 't', 'ro', 'ri', 'product')}, 'h': s['b'], 'b': s['h']})
@@ -759,6 +790,34 @@ for name, P, Mx, My, L, psi in (('W14X90', 1500e3, 200e6, 40e6, 5000, 0.0), ('W1
         m = Bx * Mx / (phi * Mnx) + By * My / (phi * Mny)
         R = p + 8 / 9 * m if p >= 0.2 else p / 2 + m
         COMBINED.append(dict(input=dict(section=name, grade='A992', philosophy=basis, axial=P, major=straight(Mx, psi), minor=straight(My, psi), lengthY=L, lengthZ=L, lengthT=L, unbraced=0), expected={'Bending and axial force': float(f'{R:.6g}')}))
+
+# torsion of hollow sections, H3.1 (nominal) and H3.2
+def am_tn(s, L):
+    t = s['t']
+    if s['k'] == 'O':
+        C = pi * (s['d'] - t) ** 2 * t / 2
+        q = s['d'] / t
+        F = min(0.6 * FYA, max(1.23 * EA / (sqrt(L / s['d']) * q**1.25), 0.6 * EA / q**1.5))
+        return F * C
+    C = 2 * (s['b'] - t) * (s['h'] - t) * t - 4.5 * (4 - pi) * t**3
+    q = (max(s['h'], s['b']) - 3 * t) / t
+    root = sqrt(EA / FYA)
+    F = 0.6 * FYA if q <= 2.45 * root else 0.6 * FYA * 2.45 * root / q if q <= 3.07 * root else 0.458 * pi * pi * EA / q**2
+    return F * C
+
+
+for name, T, Mx, L in (('HSS8X8X1/2', 40e6, 60e6, 4000), ('HSS8X8X1/4', 15e6, 30e6, 4000), ('HSS12X4X1/4', 12e6, 25e6, 5000), ('HSS20X12X5/16', 60e6, 100e6, 6000)):
+    try:
+        s = find(name)
+    except KeyError:
+        continue
+    US.append(dict(input=dict(section=name, grade='A992', torsion=T, lengthY=L, lengthZ=L, lengthT=L, unbraced=0), nominal={'Torsion': float(f'{am_tn(s, L):.6g}')}))
+for name, T, Mx in (('HSS8X8X1/2', 40e6, 60e6),):
+    s = find(name)
+    for basis in ('LRFD', 'ASD'):
+        phi = 0.9 if basis == 'LRFD' else 1 / 1.67
+        R = Mx / (phi * s['Zy'] * FYA) + (T / (phi * am_tn(s, 4000))) ** 2
+        COMBINED.append(dict(input=dict(section=name, grade='A992', philosophy=basis, torsion=T, major=dict(start=Mx, middle=Mx, end=Mx), lengthY=4000, lengthZ=4000, lengthT=4000, unbraced=0), expected={'Torsion with the rest': float(f'{R:.6g}')}))
 
 # ---------------------------------------------------------------- BS 5950-1:2000
 EB = 205000.0

@@ -24,6 +24,8 @@ export interface ForceSet {
   readonly minor: ThreeMoments;
   readonly shear: number;
   readonly shearAcross: number;
+  /** Torque, Nmm. */
+  readonly torsion: number;
 }
 
 /**
@@ -91,6 +93,7 @@ export function actionsOf(
     minor: shaped(set.minor),
     shear: set.shear,
     shearAcross: set.shearAcross,
+    torsion: set.torsion,
     segments:
       unbraced === 0 || major.peak === 0
         ? []
@@ -127,7 +130,9 @@ function corners(rows: readonly ForceSet[]): NamedForces[] {
     const found = [Math.max(0, ...all), Math.min(0, ...all)].filter((value) => value !== 0);
     return found.length > 0 ? found : [0];
   };
-  const [shear, shearAcross] = [largest(rows.map((row) => row.shear)), largest(rows.map((row) => row.shearAcross))];
+  const [shear, shearAcross, torsion] = (['shear', 'shearAcross', 'torsion'] as const).map((name) =>
+    largest(rows.map((row) => row[name])),
+  ) as [number, number, number];
   const [most, least] = [Math.max(...rows.map(({ axial }) => axial)), Math.min(...rows.map(({ axial }) => axial))];
   // an interaction need not be worst at an end of the range: places between are tried too
   const axials = most === least ? [most] : Array.from({ length: BETWEEN + 1 }, (_, i) => most + ((least - most) * i) / BETWEEN);
@@ -136,7 +141,7 @@ function corners(rows: readonly ForceSet[]): NamedForces[] {
       signs((row) => row.minor).map((minor) => ({
         name: `envelope: ${i === 0 ? 'greatest' : i === axials.length - 1 ? 'least' : `${i} of ${BETWEEN} of the way to the least`} axial force, ${major < 0 ? 'hogging' : 'sagging'}${minor === 0 ? '' : `, minor axis ${minor < 0 ? 'negative' : 'positive'}`}`,
         clause: 'peaks taken together',
-        forces: { axial, major: constant(major), minor: constant(minor), shear, shearAcross },
+        forces: { axial, major: constant(major), minor: constant(minor), shear, shearAcross, torsion },
       })),
     ),
   );
@@ -160,6 +165,7 @@ function combined(sets: readonly ForceSet[], combinations: readonly Combination[
       minor: three(combination, (set) => set.minor),
       shear: sum(combination, (set) => set.shear),
       shearAcross: sum(combination, (set) => set.shearAcross),
+      torsion: sum(combination, (set) => set.torsion),
     },
   }));
 }

@@ -22,6 +22,7 @@ export const FORCE_COLUMNS = [
   'Mz end',
   'shear',
   'shear across',
+  'torsion',
 ] as const;
 
 const MOST = 500;
@@ -82,6 +83,7 @@ export function readForceSets(text: string, units: UnitSystem): ReadForceSets {
         minor: moments('Mz'),
         shear: value('shear', 'force') ?? 0,
         shearAcross: value('shear across', 'force') ?? 0,
+        torsion: value('torsion', 'moment') ?? 0,
       });
     } catch (error) {
       if (!(error instanceof PlinthError)) throw error;

@@ -92,6 +92,8 @@ export interface MemberActions {
   /** Along the depth, and across it. */
   readonly shear: number;
   readonly shearAcross: number;
+  /** Torque about the member's axis, Nmm; left out: none. */
+  readonly torsion?: number;
   /** Segments in which the compression flange is not held along its length. */
   readonly segments: readonly Segment[];
 }

@@ -220,6 +220,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
       : [];
   checks.push(...strut);
   if (axial < 0) checks.push(tension({ section, grade, combination }, -axial, input.netArea, sheet?.scope('Tension')));
+  if (actions.torsion) checks.push(unproven('Torsion', 'BS 5950-1', 'ductile', 'torsion is not written for this standard', sheet));
   const isBent = major.peak !== 0 || shear !== 0;
   if (!isBent && minor.peak === 0 && shearAcross === 0) return checks;
   const inBending = sheet?.scope('Bending about the major axis');

@@ -52,6 +52,7 @@ export function memberTools(
     minor: along('moment about the minor axis'),
     shear: quantity('force', 'largest shear along the depth').default(0),
     shearAcross: quantity('force', 'largest shear across the depth').default(0),
+    torsion: quantity('moment', 'torque; proved for hollow sections').default(0),
   };
   const restraint = {
     lengthY: quantity('length', 'effective length, major axis', { above: 0 }),

@@ -105,9 +105,10 @@ export function ForceSets({ given, sets, shown, change, units }: Given & { chang
       <QuantityField label="Axial force, compression positive" kind="force" value={set.axial} commit={(axial) => put({ axial })} />
       {moments('major', 'Moment, major axis')}
       {moments('minor', 'Moment, minor axis')}
-      <div className="grid grid-cols-2 gap-2">
+      <div className="grid grid-cols-3 gap-2">
         <QuantityField label="Shear along" kind="force" value={set.shear} commit={(shear) => put({ shear })} />
         <QuantityField label="Shear across" kind="force" value={set.shearAcross} commit={(shearAcross) => put({ shearAcross })} />
+        <QuantityField label="Torque" kind="moment" value={set.torsion} commit={(torsion) => put({ torsion })} />
       </div>
       {pasting ? <PasteRows units={units} close={() => setPasting(false)} take={(found) => change({ sets: found, shown: 0 })} /> : null}
     </section>

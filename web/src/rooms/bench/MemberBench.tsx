@@ -47,6 +47,7 @@ const SET: ForceSet = {
   minor: { start: 6e6, middle: 3e6, end: 0 },
   shear: 12e3,
   shearAcross: 0,
+  torsion: 0,
 };
 
 const INITIAL: MemberInput = {
@@ -102,14 +103,14 @@ function run(input: MemberInput, philosophy: string): ToolReply | string {
 
 /** A set that can be drawn and typed. */
 function isForceSet(value: unknown): value is ForceSet {
-  const { name, axial, major, minor, shear, shearAcross, nature, use } = (value ?? {}) as ForceSet;
+  const { name, axial, major, minor, shear, shearAcross, torsion, nature, use } = (value ?? {}) as ForceSet;
   const isThree = (moments: unknown) =>
     ['start', 'middle', 'end'].every((at) => Number.isFinite((moments as Record<string, unknown> | null)?.[at]));
   return (
     typeof name === 'string' &&
     typeof nature === 'string' &&
     typeof use === 'string' &&
-    [axial, shear, shearAcross].every(Number.isFinite) &&
+    [axial, shear, shearAcross, torsion].every(Number.isFinite) &&
     isThree(major) &&
     isThree(minor)
   );

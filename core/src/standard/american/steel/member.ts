@@ -9,6 +9,7 @@ import { combined, momentAmplifier } from './interaction';
 import { shearStrengthAcross } from './shear';
 import { recordShape } from './slenderness';
 import { tension } from './tension';
+import { torsionChecks } from './torsion';
 
 /**
  * Any steel member under one set of required strengths: axial of either sign, bending and shear in both planes, each alone and together,
@@ -66,6 +67,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
   const [B1x, B1y] = [factors.x!, factors.y!];
   const [Mrx, Mry] = [B1x * major.peak, B1y * minor.peak];
 
+  let sheared = 0;
   let Mcx: number | null = Infinity;
   if (major.peak !== 0 || shear !== 0) {
     const scope = sheet?.scope('Bending about the major axis');
@@ -92,7 +94,11 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     const found = majorBending(amplified, philosophy, scope);
     if (major.peak !== 0) checks.push(...found.checks);
     Mcx = found.available;
-    if (shear !== 0) checks.push(majorShear(amplified, philosophy, scope?.scope('Shear')));
+    if (shear !== 0) {
+      const found = majorShear(amplified, philosophy, scope?.scope('Shear'));
+      checks.push(found);
+      sheared = Math.max(sheared, found.utilisation ?? Infinity);
+    }
   }
 
   let Mcy: number | null = Infinity;
@@ -136,6 +142,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     const { nominal, safety, clause } = shearStrengthAcross(section, E, Fy, scope);
     scope?.given('V_ry', shearAcross, 'force', `required shear across, ${combination}`);
     const capacity = availableStrength(nominal, safety, philosophy, { nominal: 'V_n', available: 'V_c' }, 'force', scope);
+    sheared = Math.max(sheared, Math.abs(shearAcross) / capacity);
     checks.push(
       compare(
         {
@@ -152,6 +159,21 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
         scope,
       ),
     );
+  }
+
+  if (actions.torsion) {
+    const share = (required: number, available: number | null) =>
+      required === 0 ? 0 : available === null ? null : Math.abs(required) / available;
+    const [x, y] = [share(Mrx, Mcx), share(Mry, Mcy)];
+    const beside = {
+      torque: Math.abs(actions.torsion),
+      length: input.lengthT,
+      axial: share(axial, Pc),
+      bending: x === null || y === null ? null : x + y,
+      shear: sheared,
+      combination,
+    };
+    checks.push(...torsionChecks(section, E, Fy, beside, philosophy, sheet?.scope('Torsion')));
   }
 
   const kinds = Number(axial !== 0) + Number(major.peak !== 0) + Number(minor.peak !== 0);

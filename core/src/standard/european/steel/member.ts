@@ -9,6 +9,7 @@ import { bendingAndCompression } from './interaction';
 import { minorBendingResistance } from './minor';
 import { isWebStocky, shearArea, shearAreaAcross, shearResistance } from './shear';
 import { tensionChecks } from './tension';
+import { torsionChecks } from './torsion';
 
 /**
  * Any steel member under one set of forces and moments: axial force of either sign, bending and shear in both planes, each alone and
@@ -114,6 +115,8 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
         ),
       );
   }
+
+  checks.push(...torsionChecks(section, fy, actions, actions.torsion ? sheet?.scope('Torsion') : undefined));
 
   const kinds = Number(axial !== 0) + Number(major.peak !== 0) + Number(minor.peak !== 0);
   if (kinds >= 2) {
