@@ -1,6 +1,6 @@
 import { BadInput } from '../error';
 
-/** A doubly symmetric member that bends about its major axis and may buckle sideways and twist. N, mm. */
+/** A member symmetric about the plane in which it bends and may buckle sideways and twist. N, mm. */
 export interface LateralMember {
   readonly length: number;
   /** Flexural rigidity about the minor axis, Nmm2; torsional rigidity, Nmm2; warping rigidity, Nmm4. */
@@ -13,6 +13,8 @@ export interface LateralMember {
   readonly held: readonly number[];
   /** Ends that are built in: neither turned sideways nor warped. */
   readonly builtIn?: { readonly start: boolean; readonly end: boolean };
+  /** Asymmetry of the outline above and below, mm: see `zj` of a section; left out: none. */
+  readonly zj?: number;
   /** Height of transverse load above the shear centre, mm; it moves with the section. */
   readonly loadHeight?: number;
   /** A floor or roof holds the member sideways along its length so far above the shear centre, mm; left out: it does not. */
@@ -80,6 +82,7 @@ function matrices(member: LateralMember, at: readonly number[], free: Int32Array
   const size = free.reduce((most, index) => Math.max(most, index + 1), 0);
   const [K, G] = [new Band(size), new Band(size)];
   const height = member.loadHeight ?? 0;
+  const zj = member.zj ?? 0;
   const loadOn = new Float64Array(at.length);
   for (let e = 0; e + 1 < at.length; e += 1) {
     const h = at[e + 1]! - at[e]!;
@@ -94,6 +97,8 @@ function matrices(member: LateralMember, at: readonly number[], free: Int32Array
         for (let j = 0; j < 4; j += 1) {
           if (v[i]! >= 0 && v[j]! >= 0) K.add(v[i]!, v[j]!, member.EIz * B[i]! * B[j]! * w);
           if (t[i]! >= 0 && t[j]! >= 0) K.add(t[i]!, t[j]!, (member.EIw * B[i]! * B[j]! + member.GIt * D[i]! * D[j]!) * w);
+          // an outline that is larger where it is pressed resists twisting more: Wagner
+          if (zj !== 0 && t[i]! >= 0 && t[j]! >= 0) G.add(t[i]!, t[j]!, -2 * zj * M * D[i]! * D[j]! * w);
           if (v[i]! >= 0 && t[j]! >= 0) {
             const cross = M * B[i]! * N[j]! * w;
             G.add(Math.max(v[i]!, t[j]!), Math.min(v[i]!, t[j]!), cross);

@@ -218,16 +218,18 @@ function segment(beam: Beam, length: number, solution: BeamSolution, at: Segment
     freeTip,
     flange,
     loadOnTop,
-    critical: freeTip || loadOnTop ? wholeBeam(beam, length, held, solution) : undefined,
+    critical: wholeBeam(beam, length, held, solution),
     tensionFlangeHeld,
     largest: isEven ? Math.abs(peak) : Math.max(extremes.max.value, -extremes.min.value),
   };
 }
 
-/** Lateral-torsional buckling of the whole beam with its restraints, by section: what an overhang with a free tip is proved by. */
+/** Lateral-torsional buckling of the whole beam with its restraints, by section: what overhangs with a free tip, loads on top and tees are proved by. */
 function wholeBeam(beam: Beam, length: number, held: HeldPlaces, solution: BeamSolution): Segment['critical'] {
   return (section, E, G) => {
-    const { Iz, It, Iw, depth } = section.properties;
+    const { Iz, It, Iw, depth, cy, shearCentreUp, zj } = section.properties;
+    // faces from the shear centre
+    const [above, below] = [cy - shearCentreUp, cy - shearCentreUp - depth];
     return lateralBucklingFactor({
       length,
       EIz: E * Iz,
@@ -235,9 +237,10 @@ function wholeBeam(beam: Beam, length: number, held: HeldPlaces, solution: BeamS
       EIw: E * Iw,
       moment: (x) => solution.at('moment', x),
       held: held.both,
-      heldLines: [...held.only.top.map((at) => ({ at, above: depth / 2 })), ...held.only.bottom.map((at) => ({ at, above: -depth / 2 }))],
-      loadHeight: beam.loadHeight === 'top' ? depth / 2 : 0,
-      heldAlong: beam.restraint === 'floor' ? depth / 2 : undefined,
+      heldLines: [...held.only.top.map((at) => ({ at, above })), ...held.only.bottom.map((at) => ({ at, above: below }))],
+      zj,
+      loadHeight: beam.loadHeight === 'top' ? above : 0,
+      heldAlong: beam.restraint === 'floor' ? above : undefined,
     });
   };
 }

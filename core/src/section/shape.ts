@@ -92,6 +92,11 @@ export interface SectionProperties {
   /** Shear centre from the centroid along y, positive to the right, and along z, positive upward. */
   readonly shearCentre: number;
   readonly shearCentreUp: number;
+  /**
+   * Asymmetry of the outline about its major axis, mm: z_s less half of the integral of z (y2 + z2) dA over Iy, z upward from the centroid; what
+   * is above is pressed. 0 for outlines that are the same above and below; not written for angles.
+   */
+  readonly zj: number;
   /** Product of inertia, positive where material lies up to the right and down to the left. */
   readonly Iyz: number;
   /** Principal second moments, largest first; their radii of gyration; angle from the y axis to the strong axis, rad, anticlockwise. */

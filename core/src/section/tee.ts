@@ -24,6 +24,13 @@ export function tee({ h, b, tw, tf, r }: TeeShape): SectionProperties {
   const D = ((tf + r) ** 2 + (r + 0.25 * tw) * tw) / (2 * r + tf);
   const It = (b * tf ** 3) / 3 + (stem * tw ** 3) / 3 + alpha * D ** 4 - 0.21 * tf ** 4 - 0.105 * tw ** 4;
   const Iw = (b ** 3 * tf ** 3) / 144 + ((h - tf / 2) ** 3 * tw ** 3) / 36;
+  // integral of z (y2 + z2) dA, z upward from the centroid: of rectangles exactly, of the fillets as if at their centroids
+  const rectangle = (width: number, top: number, bottom: number) => {
+    const [up, down] = [cy - top, cy - bottom];
+    return (width * (up ** 4 - down ** 4)) / 4 + (width ** 3 / 12) * ((up ** 2 - down ** 2) / 2);
+  };
+  const [zf, yf] = [cy - below, tw / 2 + f.centroid];
+  const third = rectangle(b, 0, tf) + rectangle(tw, tf, h) + 2 * f.area * zf * (yf ** 2 + zf ** 2);
   return about({
     A,
     Iy,
@@ -40,6 +47,7 @@ export function tee({ h, b, tw, tf, r }: TeeShape): SectionProperties {
     cy,
     shearCentre: 0,
     shearCentreUp: cy - tf / 2,
+    zj: cy - tf / 2 - third / (2 * Iy),
     depth: h,
     width: b,
   });

@@ -687,6 +687,54 @@ export const EUROPEAN_MEMBERS: readonly MemberCase[] = [
   },
   {
     input: {
+      section: 'own T 120x160x12x18',
+      grade: 'S275',
+      lengthY: 3000,
+      lengthZ: 3000,
+      lengthT: 3000,
+      unbraced: 2000,
+      major: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
+    },
+    expected: { 'Lateral-torsional buckling': 22275700.0 },
+  },
+  {
+    input: {
+      section: 'own T 120x160x12x18',
+      grade: 'S275',
+      lengthY: 3000,
+      lengthZ: 3000,
+      lengthT: 3000,
+      unbraced: 8000,
+      major: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
+    },
+    expected: { 'Lateral-torsional buckling': 20019200.0 },
+  },
+  {
+    input: {
+      section: 'own T 120x200x14x18',
+      grade: 'S355',
+      lengthY: 3000,
+      lengthZ: 3000,
+      lengthT: 3000,
+      unbraced: 5000,
+      major: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
+    },
+    expected: { 'Lateral-torsional buckling': 34269200.0 },
+  },
+  {
+    input: {
+      section: 'own T 110x100x14x14',
+      grade: 'S355',
+      lengthY: 3000,
+      lengthZ: 3000,
+      lengthT: 3000,
+      unbraced: 9000,
+      major: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
+    },
+    expected: { 'Lateral-torsional buckling': 13385700.0 },
+  },
+  {
+    input: {
       section: 'SHS 150x150x8',
       grade: 'S355H',
       lengthY: 3000,

@@ -32,6 +32,7 @@ const PROPERTY_KINDS: Record<keyof SectionProperties, Kind> = {
   cy: 'sectionLength',
   shearCentre: 'sectionLength',
   shearCentreUp: 'sectionLength',
+  zj: 'sectionLength',
   depth: 'sectionLength',
   width: 'sectionLength',
 };

@@ -78,6 +78,52 @@ export function criticalMoment(section: Section, L: number, C1: number, E: numbe
 }
 
 /**
+ * Elastic critical moment of a tee between two fork supports under its peak moment all along, Nmm. Where the moment varies, the help of a flange in
+ * compression is left out, and where it changes its sign, the stem counts as pressed: on the safe side. E, G: MPa.
+ */
+export function criticalMomentTee(section: Section, { from, to, peak, quarters }: Segment, E: number, G: number, sheet?: Sheet): number {
+  const { Iz, It, Iw, zj } = section.properties;
+  const L = to - from;
+  const isReversed = quarters.some((value) => value * peak < 0);
+  const isUniform = quarters.every((value) => Math.abs(value / peak - 1) < 1e-6);
+  // zj is that of a flange on top in compression: sagging. Its help is full only where the moment is the same all along; elsewhere none is counted
+  const pressed = peak >= 0 ? zj : -zj;
+  const side = isReversed ? -Math.abs(zj) : isUniform ? pressed : Math.min(0, pressed);
+  const Ncr = (Math.PI ** 2 * E * Iz) / L ** 2;
+  const Mcr = Ncr * (Math.sqrt(Iw / Iz + (G * It) / Ncr + side ** 2) + side);
+  if (sheet) {
+    sheet.given('I_z', Iz, 'secondMoment', 'minor axis', section.designation);
+    sheet.given('I_T', It, 'torsionConstant', 'torsion constant', section.designation);
+    sheet.given('I_w', Iw, 'warpingConstant', 'warping constant', section.designation);
+    sheet.given(
+      'z_j',
+      side,
+      'sectionLength',
+      side > 0
+        ? 'asymmetry of the outline, the flange in compression'
+        : side < 0
+          ? 'asymmetry of the outline, the stem in compression'
+          : 'the help of the flange in compression is left out',
+      section.designation,
+    );
+    sheet.given('E', E, 'stress', "Young's modulus", 'EN 1993-1-1 3.2.6');
+    sheet.given('G', G, 'stress', 'shear modulus', 'EN 1993-1-1 3.2.6');
+    sheet.given('L', L, 'length', 'length between lateral restraints');
+    sheet.step('N_z', 'pi^2 * E * I_z / L^2', { E, I_z: Iz, L }, Ncr, 'force', 'elastic theory');
+    sheet.step(
+      'M_cr',
+      'N_z * (sqrt(I_w / I_z + G * I_T / N_z + z_j^2) + z_j)',
+      { N_z: Ncr, I_w: Iw, I_z: Iz, G, I_T: It, z_j: side },
+      Mcr,
+      'moment',
+      '6.3.2.2(2); elastic theory',
+      'elastic critical moment, uniform moment',
+    );
+  }
+  return Mcr;
+}
+
+/**
  * Curve, plateau and beta of lateral-torsional buckling, EN 1993-1-1 6.3.2.3 with the UK annex NA.2.17: rolled and hollow shapes, and
  * welded ones, for which it is the general case of 6.3.2.2. Catalogued hollow shapes are hot-finished, own ones taken as cold-formed.
  */
@@ -234,8 +280,7 @@ function findBuckling(
     sheet?.step('M_bRd', 'W_y * f_y / gamma_M1', { W_y: W, f_y: fy, gamma_M1: GAMMA_M1 }, MbRd, 'moment', '6.3.2.1(2)');
     return { MbRd };
   }
-  if (outline === 'angle' || outline === 'tee')
-    return { reason: `lateral-torsional buckling of ${outline === 'tee' ? 'tees' : 'angles'} is not written` };
+  if (outline === 'angle') return { reason: 'lateral-torsional buckling of angles is not written' };
   if (outline === 'channel' && !untwisted)
     return { reason: 'a channel twists unless it is loaded through its shear centre or held against twisting; torsion is not written' };
   const isHigh = segment.loadOnTop ?? false;
@@ -245,8 +290,13 @@ function findBuckling(
     return { reason: `load above the shear centre ${placeOf(segment)}, and no solution of its buckling is at hand` };
   let Mcr: number;
   let C1 = 1;
-  if (segment.critical && outline !== 'box' && (segment.freeTip || isHigh)) {
-    if (outline !== 'I') return { reason: 'an overhang or a load above the shear centre is written for I and H only' };
+  if (outline === 'tee' && !segment.critical) {
+    sheet?.note(`Segment ${placeOf(segment)}, ${heldEnds(segment)}; load at the shear centre.`);
+    given();
+    Mcr = criticalMomentTee(section, segment, grade.E, grade.G, sheet);
+  } else if (segment.critical && outline !== 'box' && (segment.freeTip || isHigh || outline === 'tee')) {
+    if (outline !== 'I' && outline !== 'tee')
+      return { reason: 'an overhang or a load above the shear centre is written for I, H and tees only' };
     given();
     const factor = segment.critical(section, grade.E, grade.G);
     sheet?.note(
