@@ -154,6 +154,7 @@ def properties(s):
         p['It'] = b * t**3 / 3 + (h - t) * t**3 / 3 + a * D**4 - 0.21 * t**4
         p['Iw'] = t**3 * ((h - t / 2) ** 3 + (b - t / 2) ** 3) / 36
         p['ys'], p['zs'] = t / 2 - cx, t / 2 - cy
+        p['cx'], p['cz'] = cx, cy
     elif k == 'B':
         t, rc = s['t'], (s['ro'] + s['ri']) / 2
         Ah = (s['b'] - t) * (s['h'] - t) - rc**2 * (4 - pi)
@@ -217,6 +218,31 @@ def least_root(fu, fv, ft, u2, v2):
         else:
             hi = mid
     return lo
+
+
+def about_principal(s):
+    """Of an angle: moduli of its farthest sharp corner, direction cosines, and beta_w by a fine grid of its two legs."""
+    c, n = cos(s['theta']), sin(s['theta'])
+    turn = lambda x, z: ((x - s['cx']) * c + (z - s['cz']) * n, (z - s['cz']) * c - (x - s['cx']) * n)
+    h, b, t = s['h'], s['b'], s['t']
+    corners = [turn(x, z) for x, z in ((0, 0), (b, 0), (b, t), (0, h), (t, h))]
+    N = 400
+    total = 0.0
+    for x0, x1, z0, z1 in ((0, t, 0, h), (t, b, 0, t)):
+        # thin across, fine along
+        nx, nz = (12, N) if x1 - x0 < z1 - z0 else (N, 12)
+        for i in range(nx):
+            for j in range(nz):
+                u, v = turn(x0 + (x1 - x0) * (i + 0.5) / nx, z0 + (z1 - z0) * (j + 0.5) / nz)
+                total += v * (u * u + v * v) * (x1 - x0) * (z1 - z0) / nx / nz
+    shear = turn(t / 2, t / 2)[1]
+    beta = 0.0 if h == b else abs(total / s['Iu'] - 2 * shear)
+    return dict(Wu=s['Iu'] / max(abs(v) for _, v in corners), Wv=s['Iv'] / max(abs(u) for u, _ in corners), cu=abs(c), cv=abs(n), beta=beta)
+
+
+def angle_mcr(s, p, L, C, E):
+    w = 4.4 * p['beta'] * sqrt(s['Iv'] / s['A']) / (L * s['t'])
+    return 9 * E * s['A'] * sqrt(s['Iv'] / s['A']) * s['t'] * C / (8 * L) * (sqrt(1 + w * w) - w)
 
 
 # ---------------------------------------------------------------- European
@@ -472,6 +498,24 @@ for name, M, share in (('own I 1000x250x6x20', 2000e6, 0.8), ('own I 800x300x5x2
     V = share * Vb
     want = {'Shear buckling': Vb, 'Bending beside shear': M / Mp + (1 - Mf / Mp) * (2 * share - 1) ** 2 if M > Mf else M / Mp}
     eu(name, 'S355', want, major=dict(start=M, middle=M, end=M), shear=V)
+
+# angles that nothing holds: both principal axes, elastically
+for name, grade in (('L 100x100x10', 'S275'), ('L 150x150x15', 'S275'), ('L 150x90x12', 'S275'), ('L 125x75x10', 'S275'), ('L 200x100x15', 'S275')):
+    try:
+        s = find(name)
+    except KeyError:
+        continue
+    fy = yield_of(grade, s)
+    p = about_principal(s)
+    for L in (800, 4000):
+        lam = sqrt(p['Wu'] * fy / angle_mcr(s, p, L, 1.0, E))
+        a = ALPHA['d']
+        phi = 0.5 * (1 + a * (lam - 0.4) + 0.75 * lam**2)
+        x = 1.0 if lam <= 0.4 else min(1, 1 / lam**2, 1 / (phi + sqrt(phi**2 - 0.75 * lam**2)))
+        M = 1 / (p['cu'] / (x * p['Wu'] * fy) + p['cv'] / (p['Wv'] * fy))
+        even = dict(start=1e5, middle=1e5, end=1e5)
+        eu(name, grade, {'Lateral-torsional buckling': M}, major=even, unbraced=L)
+    eu(name, grade, {'Bending, minor axis': fy / (p['cv'] / p['Wu'] + p['cu'] / p['Wv'])}, minor=dict(start=1e5, middle=1e5, end=1e5))
 
 # tees without fillets, the flange pressed by the same moment all along; the integral of the outline by ten thousand slices
 for name, grade, L in (('own T 120x160x12x18', 'S275', 2000), ('own T 120x160x12x18', 'S275', 8000), ('own T 120x200x14x18', 'S355', 5000), ('own T 110x100x14x14', 'S355', 9000)):
@@ -757,6 +801,27 @@ for name in ('L4X4X1/4', 'L6X6X1/2', 'L8X8X1/2', 'L3X3X3/16'):
     for L in (1000, 5000):
         for sag in (True, False):
             am(name, 'A992', {'Lateral-torsional buckling': angle(s, L, sag)}, major=flat(1e5 if sag else -1e5), unbraced=L)
+# unequal angles: F10 about the principal axes, H2
+def leg(S, s):
+    r, root = max(s['h'], s['b']) / s['t'], sqrt(EA / FYA)
+    M = 1.5 * FYA * S
+    if r > 0.54 * root:
+        M = min(M, FYA * S * (2.43 - 1.72 * r / root) if r <= 0.91 * root else 0.71 * EA / r**2 * S)
+    return M
+
+
+for name in ('L6X4X1/2', 'L8X4X1/2', 'L5X3-1/2X1/2', 'L4X3X3/8', 'L7X4X3/8'):
+    try:
+        s = find(name)
+    except KeyError:
+        continue
+    p = about_principal(s)
+    for L in (900, 4500):
+        My, Mcr = FYA * p['Wu'], angle_mcr(s, p, L, 1.0, EA)
+        lateral = min(1.5 * My, (1.92 - 1.17 * sqrt(My / Mcr)) * My) if My <= Mcr else (0.92 - 0.17 * Mcr / My) * Mcr
+        Mw, Mz = min(leg(p['Wu'], s), lateral), leg(p['Wv'], s)
+        am(name, 'A992', {'Lateral-torsional buckling': 1 / (p['cu'] / Mw + p['cv'] / Mz)}, major=flat(1e5), unbraced=L)
+        am(name, 'A992', {'Bending, minor axis': 1 / (p['cv'] / Mw + p['cu'] / Mz)}, minor=flat(1e5), lengthT=L)
 # minor axis F6, shear G3 to G6, tubes F8, webs of boxes F7.3
 for name in ('W8X31', 'W14X90', 'W18X50', 'HSS6X6X3/8', 'W10X12'):
     s = find(name)

@@ -2,6 +2,7 @@ export type { AngleShape, BoxShape, ChannelShape, IShape, Product, SectionProper
 export { sectionProperties } from './properties';
 export { catalogue, findSection, isSection, massRatio, STEEL_DENSITY, type Section } from './catalogue';
 export { OWN_EXAMPLE } from './own';
+export { angleCriticalMoment, anglePrincipal, type AnglePrincipal } from './anglePrincipal';
 export { integrate, plasticModulus } from './slices';
 export { shapeOutlines } from './outline';
 export * from './builtUp';

@@ -1,4 +1,5 @@
 import { yieldStrength } from '../../../material';
+import type { Section } from '../../../section';
 import { compare, unproven, type Check, type FailureMode, type Sheet } from '../../../sheet';
 import { requireBasis, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
 import { availableStrength, FLEXURE } from './available';
@@ -20,6 +21,7 @@ import {
   webPlastification,
   webReduction,
 } from './flexureSlender';
+import { angleGeometricMoment, anglePrincipalMoments } from './flexureAngle';
 import { angleMoment, teeFlangeBuckling, teeLateralTorsional, teeStemBuckling, teeYielding } from './flexureTee';
 import { shearStrength } from './shear';
 import { compactness, flangeInFlexure, recordShape, webInFlexure, type Compactness } from './slenderness';
@@ -113,8 +115,14 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
   if (outline === 'tube' && flange !== 'compact') {
     add('Bending, local buckling', 'AISC 360-16 F8.2', 'instability', localBucklingTube(section, flange, E, Fy, yielding), 'M_n', yielding);
   } else if (outline === 'angle') {
-    const Mn = angleMoment(section, sagging, 0, 1, E, Fy, yielding);
-    add('Bending, yielding', 'AISC 360-16 F10.1', 'ductile', Mn, 'M_n', yielding);
+    if (isFreeUnequal(section) && actions.segments.length > 0) {
+      yielding?.note('Unequal legs that nothing holds along the length: the moment bends it about both principal axes.');
+      const Mn = angleGeometricMoment(section, 'horizontal', anglePrincipalMoments(section, 0, 1, E, Fy, yielding), yielding);
+      add('Bending, yielding', 'AISC 360-16 F10.1, H2', 'ductile', Mn, 'M_n', yielding);
+    } else {
+      const Mn = angleMoment(section, sagging, 0, 1, E, Fy, yielding);
+      add('Bending, yielding', 'AISC 360-16 F10.1', 'ductile', Mn, 'M_n', yielding);
+    }
   } else add('Bending, yielding', yieldingClause(outline, web), 'ductile', Mp, 'M_p', yielding);
 
   if (outline === 'I' && flange !== 'compact') {
@@ -180,7 +188,6 @@ function outsideF({ section }: SteelBeamInput, flange: Compactness, web: Compact
   if (shape.outline === 'box' && web === 'slender') return 'the webs are slender (F7.3(c))';
   if (shape.outline === 'box' && flange === 'slender' && web !== 'compact') return 'flanges and webs are both beyond compact (F7)';
   if (shape.outline === 'channel' && (flange !== 'compact' || web !== 'compact')) return 'the channel is not compact (F13)';
-  if (shape.outline === 'angle' && shape.h !== shape.b) return 'an unequal angle bent about its geometric axis (F10)';
   return null;
 }
 
@@ -260,7 +267,9 @@ function lateralTorsionalCheck(segment: Segment, context: Context, sheet?: Sheet
       // F10.2: Cb of angles is at most 1.5
       const limited = Math.min(1.5, Cb);
       sheet?.step('C_b', 'min(1.5, C_b)', { C_b: Cb }, limited, 'ratio', 'F10.2');
-      Mn = angleMoment(section, segment.peak >= 0, L, limited, E, Fy, sheet);
+      Mn = isFreeUnequal(section)
+        ? angleGeometricMoment(section, 'horizontal', anglePrincipalMoments(section, L, limited, E, Fy, sheet), sheet)
+        : angleMoment(section, segment.peak >= 0, L, limited, E, Fy, sheet);
     } else if (shape.outline === 'box') Mn = lateralTorsionalBox(section, L, Cb, Mp, E, Fy, sheet);
     else if (web === 'noncompact') Mn = lateralTorsionalNoncompactWeb(section, L, Cb, E, Fy, sheet);
     else if (web === 'slender') Mn = lateralTorsionalSlenderWeb(section, L, Cb, E, Fy, sheet);
@@ -283,6 +292,9 @@ function lateralTorsionalCheck(segment: Segment, context: Context, sheet?: Sheet
     sheet,
   );
 }
+
+/** An angle that may not be taken about its geometric axis where nothing holds it along its length, F10. */
+const isFreeUnequal = ({ shape }: Section) => shape.outline === 'angle' && shape.h !== shape.b;
 
 const lateralClause = (outline: string, web: Compactness): string => {
   switch (outline) {

@@ -1,20 +1,26 @@
 import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
+import { angleGeometricMoment, anglePrincipalMoments } from './flexureAngle';
 import { flangeInFlexure, compactness, type Compactness } from './slenderness';
 
 /**
  * Nominal moment about the minor axis, Nmm, AISC 360-16 F6 (I, channels), F7 (boxes, as if turned), F8 (tubes); null where it is not
- * written. E, Fy: MPa.
+ * written; of angles about both principal axes. E, Fy: MPa. Lb: mm, read for angles only.
  */
 export function minorMoment(
   section: Section,
   E: number,
   Fy: number,
+  Lb: number,
   sheet?: Sheet,
 ): { readonly Mn: number; readonly clause: string } | null {
   const { shape, properties } = section;
   const { Wplz: Zy, Welz: Sy } = properties;
-  if (shape.outline === 'tee' || shape.outline === 'angle') return null;
+  if (shape.outline === 'tee') return null;
+  if (shape.outline === 'angle') {
+    const principal = anglePrincipalMoments(section, Lb, 1, E, Fy, sheet);
+    return { Mn: angleGeometricMoment(section, 'vertical', principal, sheet), clause: 'AISC 360-16 F10, H2' };
+  }
   const round = shape.outline === 'tube';
   const element = flangeInFlexure(section);
   if (shape.outline === 'box') {

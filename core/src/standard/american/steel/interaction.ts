@@ -1,5 +1,5 @@
 import type { Section } from '../../../section';
-import { compare, unproven, type Check, type Sheet } from '../../../sheet';
+import { compare, type Check, type Sheet } from '../../../sheet';
 import type { MomentShape, Philosophy } from '../../standard';
 
 /**
@@ -70,23 +70,23 @@ interface Input {
   readonly Mcy: number;
 }
 
-/** Bending and axial force together, AISC 360-16 H1.1, H1.2: doubly and singly symmetric shapes. */
+/** Bending and axial force together, AISC 360-16 H1.1, H1.2: doubly and singly symmetric shapes; H2: angles. */
 export function combined({ section, combination, Pr, Pc, isPressed, Mrx, Mcx, Mry, Mcy }: Input, sheet?: Sheet): Check {
   const name = 'Bending and axial force';
-  const clause = isPressed ? 'AISC 360-16 H1.1' : 'AISC 360-16 H1.2';
-  if (section.shape.outline === 'angle')
-    return unproven(name, 'AISC 360-16 H2', 'instability', 'unsymmetric shapes in bending and axial force are not written', sheet);
+  // H2: of unsymmetric shapes the ratios are added up, the largest of each taken at one place
+  const isUnsymmetric = section.shape.outline === 'angle';
+  const clause = isUnsymmetric ? 'AISC 360-16 H2' : isPressed ? 'AISC 360-16 H1.1' : 'AISC 360-16 H1.2';
   const p = Pr === 0 ? 0 : Pr / Pc;
   const bending = (Mrx > 0 ? Mrx / Mcx : 0) + (Mry > 0 ? Mry / Mcy : 0);
   const isHeavy = p >= 0.2;
-  const sum = isHeavy ? p + (8 / 9) * bending : p / 2 + bending;
+  const sum = isUnsymmetric ? p + bending : isHeavy ? p + (8 / 9) * bending : p / 2 + bending;
   if (sheet) {
     const inputs: Record<string, number> = {};
     if (Pr > 0) {
       sheet.given('P_a', Pr, 'force', `required axial strength, ${combination}`);
       sheet.given('P_b', Pc, 'force', 'available axial strength, from above');
       Object.assign(inputs, { P_a: Pr, P_b: Pc });
-      sheet.branch('P_a / P_b >= 0.2', { P_a: Pr, P_b: Pc }, isHeavy, clause, isHeavy ? '(H1-1a)' : '(H1-1b)');
+      if (!isUnsymmetric) sheet.branch('P_a / P_b >= 0.2', { P_a: Pr, P_b: Pc }, isHeavy, clause, isHeavy ? '(H1-1a)' : '(H1-1b)');
     }
     const terms: string[] = [];
     if (Mrx > 0) {
@@ -105,11 +105,11 @@ export function combined({ section, combination, Pr, Pc, isPressed, Mrx, Mcx, Mr
     const axialPart = Pr > 0 ? 'P_a / P_b / 2 + ' : '';
     sheet.step(
       'R',
-      isHeavy ? `P_a / P_b + 8 / 9 * (${moments})` : `${axialPart}${moments}`,
+      isUnsymmetric ? `${Pr > 0 ? 'P_a / P_b + ' : ''}${moments}` : isHeavy ? `P_a / P_b + 8 / 9 * (${moments})` : `${axialPart}${moments}`,
       inputs,
       sum,
       'ratio',
-      isHeavy ? '(H1-1a)' : '(H1-1b)',
+      isUnsymmetric ? '(H2-1)' : isHeavy ? '(H1-1a)' : '(H1-1b)',
     );
     sheet.given('R_max', 1, 'ratio', 'at most');
   }

@@ -41,7 +41,12 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
   // P-delta between supports
   const factors = { x: 1 as number | null, y: 1 as number | null };
   if (isPressed) {
-    const { Iy, Iz } = section.properties;
+    // an angle bends about its weakest axis, whatever it is held by
+    const isAngle = section.shape.outline === 'angle';
+    const { Iv } = section.properties;
+    const [Iy, Iz] = isAngle ? [Iv, Iv] : [section.properties.Iy, section.properties.Iz];
+    const longest = Math.max(input.lengthY, input.lengthZ);
+    const [lengthY, lengthZ] = isAngle ? [longest, longest] : [input.lengthY, input.lengthZ];
     const scope = (title: string, moment: { peak: number }) => {
       if (moment.peak === 0) return undefined;
       const inner = sheet?.scope(title);
@@ -49,9 +54,9 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
       return inner;
     };
     if (major.peak !== 0)
-      factors.x = momentAmplifier(major, axial, E, Iy, input.lengthY, philosophy, scope('Amplifier of the moment, major axis', major));
+      factors.x = momentAmplifier(major, axial, E, Iy, lengthY, philosophy, scope('Amplifier of the moment, major axis', major));
     if (minor.peak !== 0)
-      factors.y = momentAmplifier(minor, axial, E, Iz, input.lengthZ, philosophy, scope('Amplifier of the moment, minor axis', minor));
+      factors.y = momentAmplifier(minor, axial, E, Iz, lengthZ, philosophy, scope('Amplifier of the moment, minor axis', minor));
     if (factors.x === null || factors.y === null)
       return [
         ...checks,
@@ -104,7 +109,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
   let Mcy: number | null = Infinity;
   if (minor.peak !== 0) {
     const scope = sheet?.scope('Bending about the minor axis');
-    const found = minorMoment(section, E, Fy, scope);
+    const found = minorMoment(section, E, Fy, input.lengthT, scope);
     if (!found) {
       Mcy = null;
       checks.push(

@@ -1,4 +1,4 @@
-import type { Section } from '../../../section';
+import { anglePrincipal, type Section } from '../../../section';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import type { MemberActions } from '../../standard';
 import { GAMMA_M0 } from './bending';
@@ -125,6 +125,8 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
   const isPlastic = sectionClass <= 2 && (outline === 'I' || outline === 'box' || outline === 'tube');
   if (!isPlastic) {
     const plastic = sectionClass <= 2 && outline !== 'angle';
+    if (outline === 'angle' && (minor.peak !== 0 || actions.segments.length > 0))
+      return compared(angleStresses({ section, actions, sectionClass, minorClass, fy, reducedYield }, Npl, sheet), 'EN 1993-1-1 6.2.1(7)');
     const [Wy, Wz] = plastic ? [Wply, Wplz] : [Wely, Welz];
     const sum = N / Npl + Math.abs(major.peak) / ((Wy * f) / GAMMA_M0) + Math.abs(minor.peak) / ((Wz * f) / GAMMA_M0);
     if (sheet) {
@@ -204,6 +206,39 @@ function effectiveStresses({ section, actions, minorClass, fy, reducedYield: f }
       sum,
       'ratio',
       '(6.44)',
+    );
+  }
+  return sum;
+}
+
+/** Stresses of an angle that bends freely: both moments about both principal axes, the largest of each added up. Npl: N. */
+function angleStresses({ section, actions, reducedYield: f }: Input, Npl: number, sheet?: Sheet): number {
+  const { Wu, Wv, alongU, alongV } = anglePrincipal(section);
+  const [N, My, Mz] = [Math.abs(actions.axial), Math.abs(actions.major.peak), Math.abs(actions.minor.peak)];
+  const [Mu, Mv] = [My * alongU + Mz * alongV, My * alongV + Mz * alongU];
+  const sum = N / Npl + (GAMMA_M0 * Mu) / (Wu * f) + (GAMMA_M0 * Mv) / (Wv * f);
+  if (sheet) {
+    sheet.given('A', section.properties.A, 'area', 'area', section.designation);
+    sheet.given('W_u', Wu, 'sectionModulus', 'elastic modulus, major principal axis');
+    sheet.given('W_v', Wv, 'sectionModulus', 'elastic modulus, minor principal axis');
+    sheet.given(
+      'c_u',
+      alongU,
+      'ratio',
+      'part of a moment about the horizontal axis that bends it about the major principal axis',
+      'statics',
+    );
+    sheet.given('c_v', alongV, 'ratio', 'part about the minor', 'statics');
+    const inputs = { M_y: actions.major.peak, M_z: actions.minor.peak, c_u: alongU, c_v: alongV };
+    sheet.step('M_u', 'abs(M_y) * c_u + abs(M_z) * c_v', inputs, Mu, 'moment', 'statics');
+    sheet.step('M_v', 'abs(M_y) * c_v + abs(M_z) * c_u', inputs, Mv, 'moment', 'statics');
+    sheet.step(
+      'R',
+      'gamma_M0 * (N_Ed / (A * f) + M_u / (W_u * f) + M_v / (W_v * f))',
+      { gamma_M0: GAMMA_M0, N_Ed: N, A: section.properties.A, f, M_u: Mu, W_u: Wu, M_v: Mv, W_v: Wv },
+      sum,
+      'ratio',
+      '(6.2)',
     );
   }
   return sum;

@@ -1,8 +1,8 @@
-import type { Section } from '../../../section';
+import { angleCriticalMoment, anglePrincipal, type AngleShape, type Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import type { Segment } from '../../standard';
 import type { SteelGrade } from '../../../material';
-import { GAMMA_M1 } from './bending';
+import { GAMMA_M0, GAMMA_M1 } from './bending';
 import { IMPERFECTION, type Curve } from './buckling';
 
 interface Curves {
@@ -184,6 +184,7 @@ export function lateralTorsionalResistance(section: Section, W: number, fy: numb
       '(6.57)',
     );
     const kc = 1 / Math.sqrt(C1);
+    if (C1 === 1) sheet?.given('C_1', 1, 'ratio', 'uniform moment, or the diagram is within the critical moment');
     sheet?.step('k_c', '1 / sqrt(C_1)', { C_1: C1 }, kc, 'ratio', 'NA.2.18');
     const f = Math.min(1, 1 - 0.5 * (1 - kc) * (1 - 2 * (lambda - 0.8) ** 2));
     sheet?.step(
@@ -208,6 +209,61 @@ export function lateralTorsionalResistance(section: Section, W: number, fy: numb
     '(6.55)',
     'buckling resistance moment',
   );
+  return MbRd;
+}
+
+/**
+ * Moment about the horizontal axis that an angle bears where nothing holds it along its length, Nmm: it bends about both principal axes, elastically, and may
+ * buckle about the major one under uniform moment with the longer leg pressed; the ratios about both add up to 1. EN 1993-1-1 6.2.1(5), 6.3.2; fy: MPa.
+ */
+function angleResistance(section: Section, segment: Segment, E: number, fy: number, sheet?: Sheet): number {
+  const L = segment.to - segment.from;
+  const { Wu, Wv, alongU, alongV, beta } = anglePrincipal(section);
+  const Mcr = angleCriticalMoment(section, L, 1, E);
+  const inner = sheet?.scope('About the major principal axis');
+  if (sheet && inner) {
+    sheet.note(`Segment ${placeOf(segment)}: an angle bends about both of its principal axes where nothing holds it along its length.`);
+    sheet.given('M_s', segment.peak, 'moment', 'largest moment in the segment');
+    const { A, iv } = section.properties;
+    const { t } = section.shape as AngleShape;
+    inner.given('W_y', Wu, 'sectionModulus', 'elastic modulus, major principal axis');
+    inner.given('A', A, 'area', 'area', section.designation);
+    inner.given('i_v', iv, 'sectionLength', 'radius of gyration, minor principal axis', section.designation);
+    inner.given('beta_w', beta, 'sectionLength', 'of unequal legs, the longer one pressed: counted against it');
+    inner.given('E', E, 'stress', "Young's modulus", 'EN 1993-1-1 3.2.6');
+    inner.given('L', L, 'length', 'length between lateral restraints');
+    const w = (4.4 * beta * iv) / (L * t);
+    inner.step('w', '4.4 * beta_w * i_v / (L * t)', { beta_w: beta, i_v: iv, L, t }, w, 'ratio', 'elastic theory');
+    inner.step(
+      'M_cr',
+      '9 * E * A * i_v * t / (8 * L) / (sqrt(1 + w^2) + w)',
+      { E, A, i_v: iv, t, L, w },
+      Mcr,
+      'moment',
+      '6.3.2.2(2); AISC 360-16 (F10-4)',
+      'elastic critical moment, uniform moment',
+    );
+  }
+  const MbU = lateralTorsionalResistance(section, Wu, fy, Mcr, 1, inner);
+  const MV = (Wv * fy) / GAMMA_M0;
+  const MbRd = 1 / (alongU / MbU + alongV / MV);
+  if (sheet) {
+    sheet.given('M_bu', MbU, 'moment', 'buckling resistance, major principal axis, from above');
+    sheet.given('W_v', Wv, 'sectionModulus', 'elastic modulus, minor principal axis');
+    sheet.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+    sheet.step('M_v', 'W_v * f_y / gamma_M0', { W_v: Wv, f_y: fy, gamma_M0: GAMMA_M0 }, MV, 'moment', '6.2.5(2)');
+    sheet.given('c_u', alongU, 'ratio', 'part of the moment about the major principal axis', 'statics');
+    sheet.given('c_v', alongV, 'ratio', 'part about the minor', 'statics');
+    sheet.step(
+      'M_bRd',
+      '1 / (c_u / M_bu + c_v / M_v)',
+      { c_u: alongU, M_bu: MbU, c_v: alongV, M_v: MV },
+      MbRd,
+      'moment',
+      '6.2.1(7)',
+      'the ratios about both axes add up to 1',
+    );
+  }
   return MbRd;
 }
 
@@ -280,7 +336,7 @@ function findBuckling(
     sheet?.step('M_bRd', 'W_y * f_y / gamma_M1', { W_y: W, f_y: fy, gamma_M1: GAMMA_M1 }, MbRd, 'moment', '6.3.2.1(2)');
     return { MbRd };
   }
-  if (outline === 'angle') return { reason: 'lateral-torsional buckling of angles is not written' };
+  if (outline === 'angle') return { MbRd: angleResistance(section, segment, grade.E, fy, sheet) };
   if (outline === 'channel' && !untwisted)
     return { reason: 'a channel twists unless it is loaded through its shear centre or held against twisting; torsion is not written' };
   const isHigh = segment.loadOnTop ?? false;

@@ -1,4 +1,4 @@
-import { sectionProperties, type BoxShape, type Section } from '../../../section';
+import { anglePrincipal, sectionProperties, type BoxShape, type Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import { GAMMA_M0 } from './bending';
 import type { SectionClass } from './classification';
@@ -23,7 +23,20 @@ export function minorBendingResistance(section: Section, sectionClass: SectionCl
     return recorded(W, fy, sheet);
   }
   const { Wplz, Welz } = section.properties;
-  const isPlastic = sectionClass <= 2 && section.shape.outline !== 'angle';
+  if (outline === 'angle') {
+    // nothing holds it in that plane: it bends about both principal axes
+    const { Wu, Wv, alongU, alongV } = anglePrincipal(section);
+    const W = 1 / (alongV / Wu + alongU / Wv);
+    if (sheet) {
+      sheet.given('W_u', Wu, 'sectionModulus', 'elastic modulus, major principal axis');
+      sheet.given('W_v', Wv, 'sectionModulus', 'elastic modulus, minor principal axis');
+      sheet.given('c_u', alongV, 'ratio', 'part of the moment about the major principal axis', 'statics');
+      sheet.given('c_v', alongU, 'ratio', 'part about the minor', 'statics');
+      sheet.step('W_z', '1 / (c_u / W_u + c_v / W_v)', { c_u: alongV, W_u: Wu, c_v: alongU, W_v: Wv }, W, 'sectionModulus', '6.2.1(7)');
+    }
+    return recorded(W, fy, sheet);
+  }
+  const isPlastic = sectionClass <= 2;
   const W = isPlastic ? Wplz : Welz;
   sheet?.given('W_z', W, 'sectionModulus', isPlastic ? 'plastic modulus, minor axis' : 'elastic modulus, minor axis', section.designation);
   return recorded(W, fy, sheet);
