@@ -19,6 +19,7 @@ const reduction = z
   .enum(['brief', 'none'])
   .default('brief')
   .describe('reduction of imposed floor load in its design: as in the brief, or none');
+const locked = z.boolean().default(false).describe('true: its section stays when members are sized');
 const note = z.string().max(2000).default('').describe('note');
 
 /** Families of design standards by which a project may work. */
@@ -182,6 +183,7 @@ export const beamSchema = z.object({
     .describe('upward curve that it is made with, at the middle of its span'),
   measured,
   reduction,
+  locked,
   status,
   note,
 });
@@ -217,6 +219,7 @@ export const columnSchema = z.object({
     .default('nominal')
     .describe('nominal: beams that end at it bear off its face, as in simple construction; central: on its axis'),
   reduction,
+  locked,
   status,
   note,
 });

@@ -185,3 +185,55 @@ describe('limits at which a shape is no longer covered', () => {
     expect(checks.at(-1)!.demand!).toBeCloseTo(500e3 / (A * 355) + (1.5 * 10e6) / (Wplz * 355), 9);
   });
 });
+
+describe('bending through every length', () => {
+  const falls = (standard: Standard, name: string, grade: string, moment: number) => {
+    const section = findSection(name);
+    const values = Array.from({ length: 300 }, (_, i) =>
+      least(run(standard, section, grade, { major: even(moment) }, 200 + 40 * i), 'moment'),
+    );
+    return values.slice(1).map((value, i) => value / values[i]!);
+  };
+  it.each([
+    ['british', 'UB 457x191x67', 'S275'],
+    ['british', 'UC 203x203x46', 'S355'],
+    ['european', 'own T 120x160x12x18', 'S275'],
+    ['european', 'L 150x90x12', 'S275'],
+    ['european', 'L 100x100x10', 'S275'],
+    ['american', 'L6X4X1/2', 'A992'],
+  ] as const)('%s, %s: falls, and never jumps', (family, name, grade) => {
+    for (const sign of [1, -1])
+      for (const ratio of falls(STANDARDS[family], name, grade, sign * 1e5)) {
+        expect(ratio).toBeLessThanOrEqual(1 + 1e-9);
+        expect(ratio).toBeGreaterThan(0.88);
+      }
+  });
+  it('british struts through every length', () => {
+    for (const name of ['UC 203x203x60', 'UB 305x165x54', 'SHS 150x150x8']) {
+      const grade = name.startsWith('SHS') ? 'S355H' : 'S355';
+      const philosophy = STANDARDS.british.philosophies[0]!;
+      const at = (L: number) =>
+        least(
+          STANDARDS.british.steelColumn(
+            {
+              section: findSection(name),
+              grade: steelGrade(grade),
+              axial: 1e5,
+              basis: 'factored',
+              combination: 't',
+              lengthY: L,
+              lengthZ: L,
+              lengthT: L,
+            },
+            philosophy,
+          ),
+          'force',
+        );
+      const values = Array.from({ length: 250 }, (_, i) => at(200 + 40 * i));
+      values.slice(1).forEach((value, i) => {
+        expect(value / values[i]!).toBeLessThanOrEqual(1 + 1e-9);
+        expect(value / values[i]!).toBeGreaterThan(0.93);
+      });
+    }
+  });
+});

@@ -1,6 +1,7 @@
-import type { Building } from '../../building';
+import { END_CONDITIONS, type Building } from '../../building';
 import { BadInput } from '../../error';
 import { NATURES, USES } from '../../load';
+import { steelGrade } from '../../material';
 import { DISPLAY, parseQuantity, type Kind, type UnitSystem } from '../../quantity';
 
 /** Kinds of item that have a schedule. */
@@ -153,6 +154,42 @@ const on: Column = {
   },
 };
 
+const grade: Column = {
+  title: 'grade',
+  write: (body) => (body['grade'] as string | null) ?? '',
+  read: (value, body) => {
+    if (value !== '') steelGrade(value);
+    body['grade'] = value === '' ? null : value;
+  },
+};
+
+/** Distances along a member in one cell, with blanks between them, in the unit of the header; an empty cell is none. */
+function places(title: string, key: string): Column {
+  return {
+    title,
+    kind: 'length',
+    write: (body, { units }) =>
+      (body[key] as readonly number[]).map((value) => +(value / DISPLAY[units].length.factor).toPrecision(10)).join(' '),
+    read: (text, body, { units }, unit) => {
+      body[key] = text
+        .split(/[;\s]+/)
+        .filter(Boolean)
+        .map((part) => parseQuantity(unit && /^-?[\d.]+$/.test(part) ? `${part} ${unit}` : part, 'length', units));
+    },
+  };
+}
+
+const plainNumber = (title: string, key: string): Column => ({
+  title,
+  write: (body) => body[key] as number,
+  read: (text, body) => {
+    if (text === '') return;
+    const value = Number(text.replace(',', '.'));
+    if (!Number.isFinite(value)) throw new BadInput(`"${text}" is not a number`);
+    body[key] = value;
+  },
+});
+
 /** Loads may share a label: their own name tells which is meant. */
 const identity: Column = { title: 'id', write: () => '', read: () => undefined };
 
@@ -171,8 +208,44 @@ const same = (words: readonly string[]) => Object.fromEntries(words.map((word) =
 
 /** The columns of each schedule, in order; the first names the row. */
 export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
-  beam: [mark, level('level', 'level'), ...ends, section, allowance, status, note],
-  column: [mark, ...place, level('from', 'base'), level('to', 'top'), section, allowance, status, note],
+  beam: [
+    mark,
+    level('level', 'level'),
+    ...ends,
+    section,
+    allowance,
+    status,
+    note,
+    grade,
+    choice('flange held by', 'restraint', { supports: 'supports', floor: 'floor', points: 'points' }),
+    places('held at', 'restraintPoints'),
+    places('top flange at', 'topPoints'),
+    places('bottom flange at', 'bottomPoints'),
+    choice('load acts', 'loadHeight', { centre: 'centre', top: 'top' }),
+    quantity('seats', 'sectionLength', 'seat', 'null'),
+    choice('spares', 'serves', { floor: 'floor', brittle: 'brittle', crane: 'crane' }),
+    quantity('precamber', 'sectionLength', 'precamber'),
+    choice('size', 'locked', { free: false, locked: true }),
+  ],
+  column: [
+    mark,
+    ...place,
+    level('from', 'base'),
+    level('to', 'top'),
+    section,
+    allowance,
+    status,
+    note,
+    grade,
+    choice('ends, major', 'endsY', same(END_CONDITIONS)),
+    choice('ends, minor', 'endsZ', same(END_CONDITIONS)),
+    plainNumber('factor, major', 'factorY'),
+    plainNumber('factor, minor', 'factorZ'),
+    places('held, major', 'heldY'),
+    places('held, minor', 'heldZ'),
+    choice('beams bear', 'beamsBear', { nominal: 'nominal', central: 'central' }),
+    choice('size', 'locked', { free: false, locked: true }),
+  ],
   wall: [
     mark,
     ...ends,

@@ -17,10 +17,11 @@ export function BulkEdit({ chosen, clear }: { chosen: ReadonlySet<string>; clear
   const [grade, setGrade] = useState(KEEP);
   const [restraint, setRestraint] = useState(KEEP);
   const [status, setStatus] = useState(KEEP);
+  const [locked, setLocked] = useState(KEEP);
   const [error, setError] = useState<string | null>(null);
   const beams = items.filter((item) => item.kind === 'beam').length;
   const grades = STEEL_GRADES.filter(({ family }) => family === STANDARDS[brief.family].materials);
-  const nothing = !section.trim() && grade === KEEP && restraint === KEEP && status === KEEP;
+  const nothing = !section.trim() && grade === KEEP && restraint === KEEP && status === KEEP && locked === KEEP;
   const apply = async () => {
     setError(null);
     try {
@@ -31,6 +32,7 @@ export function BulkEdit({ chosen, clear }: { chosen: ReadonlySet<string>; clear
         if (designation && !(item.kind === 'beam' && item.body.role === 'truss')) body['section'] = designation;
         if (grade !== KEEP) body['grade'] = grade === BRIEF ? null : grade;
         if (status !== KEEP) body['status'] = status;
+        if (locked !== KEEP) body['locked'] = locked === 'locked';
         if (restraint !== KEEP && item.kind === 'beam') body['restraint'] = restraint as Beam['restraint'];
         const before = item.body as unknown as Record<string, unknown>;
         return Object.keys(body).some((key) => body[key] !== before[key]) ? [{ ...item, body } as unknown as Item] : [];
@@ -40,6 +42,7 @@ export function BulkEdit({ chosen, clear }: { chosen: ReadonlySet<string>; clear
         grade === KEEP ? '' : grade === BRIEF ? 'grade of the brief' : grade,
         restraint && `held by ${restraint}`,
         status && `are ${status}`,
+        locked && `size ${locked}`,
       ];
       if (changed.length > 0) await put(changed, `${changed.length} members: ${what.filter(Boolean).join(', ')}`);
       clear();
@@ -71,7 +74,7 @@ export function BulkEdit({ chosen, clear }: { chosen: ReadonlySet<string>; clear
     >
       <div className="flex items-end gap-3">
         <span className="self-center text-[13px] font-semibold whitespace-nowrap">{items.length} chosen</span>
-        <label className="w-40 min-w-24 text-[12px] text-soft">
+        <label className="w-36 min-w-24 text-[12px] text-soft">
           Section
           <input
             className="field text-ink placeholder:text-soft"
@@ -90,6 +93,10 @@ export function BulkEdit({ chosen, clear }: { chosen: ReadonlySet<string>; clear
               ['points', 'held at points'],
             ])
           : null}
+        {select('Size', locked, setLocked, [
+          ['locked', 'locked'],
+          ['free', 'free'],
+        ])}
         {select('Status', status, setStatus, [
           ['new', 'new'],
           ['existing', 'existing'],

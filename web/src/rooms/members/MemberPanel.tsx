@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { columnElevation, findSection, formatQuantity, isSection, planLength, sectionDrawing, senseOf, storeyHeight } from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
+import { CheckField } from '../../parts/fields';
 import { Ladder } from '../../parts/Ladder';
 import { PanelHead, SidePanel } from '../../parts/SidePanel';
 import { useAsked } from '../../parts/useAsked';
@@ -47,6 +48,13 @@ export function MemberPanel() {
         <div className="mt-2 flex items-start gap-3">
           <div className="flex-1">
             <SectionField key={member.id} kind={member.kind} value={member.section} commit={commit} />
+            {item.body.section === null ? null : (
+              <CheckField
+                label="locked: sizing leaves it"
+                value={item.body.locked}
+                commit={(locked) => patch(item, { locked }, `${member.mark}: size ${locked ? 'locked' : 'free'}`)}
+              />
+            )}
             {section ? (
               <p className="mt-1 text-[12px] text-soft">
                 {formatQuantity(section.mass, 'massPerLength', units)} · A {formatQuantity(section.properties.A, 'area', units)} · Wpl{' '}

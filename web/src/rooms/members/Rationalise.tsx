@@ -24,11 +24,14 @@ export function Rationalise({ shown, close }: { shown: readonly MemberDesign[]; 
   const [failed, setFailed] = useState<string | null>(null);
   // a section that is there stays: what exists is not sized
   const items: readonly Extract<Item, { kind: 'beam' | 'column' }>[] = kind === 'beam' ? beams : columns;
-  const group = shown.filter(
+  const sized = shown.filter(
     (member) =>
       member.kind === kind &&
       items.some(({ id, body }) => id === member.id && body.status === 'new' && !('role' in body && body.role === 'truss')),
   );
+  const isLocked = (id: string) => items.some((item) => item.id === id && item.body.locked);
+  const group = sized.filter(({ id }) => !isLocked(id));
+  const kept = sized.length - group.length;
   const cheapest = found?.sets.reduce<SizeSet | null>((best, set) => (!best || set.cost < best.cost ? set : best), null) ?? null;
   const chosen = found?.sets.find(({ count }) => count === picked) ?? cheapest;
   const now = group.filter(({ section }) => section !== null);
@@ -92,6 +95,7 @@ export function Rationalise({ shown, close }: { shown: readonly MemberDesign[]; 
             }}
           />
         </div>
+        {kept > 0 ? <span className="text-[13px] text-soft">{kept} locked stay as they are</span> : null}
         {done === null ? (
           <button type="button" className="btn btn-main" disabled={group.length === 0} onClick={() => quietly(run())}>
             Find the best sizes for {group.length}

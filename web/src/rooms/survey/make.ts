@@ -89,6 +89,7 @@ export function makeItem(
           precamber: 0,
           measured: [],
           reduction: 'brief',
+          locked: false,
         },
       };
     case 'column':
@@ -112,6 +113,7 @@ export function makeItem(
           turn: 0,
           beamsBear: 'nominal',
           reduction: 'brief',
+          locked: false,
         },
       };
     case 'wall':

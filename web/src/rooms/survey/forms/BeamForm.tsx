@@ -263,9 +263,20 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
 
 /** Places along the beam at which a flange is held sideways. */
 function HeldPlaces({ item }: { item: Of<'beam'> }) {
-  const { patch } = useEdit();
+  const { building, computed } = useProject();
+  const { patch, quietly } = useEdit();
   const { body } = item;
   const most = planLength(body);
+  // what rests on it between its ends may hold it too: for who knows the connection to say
+  const meeting = [
+    ...new Set(
+      (computed.takedown.members.get(item.id)?.arrivals ?? []).flatMap(({ source, shape }) =>
+        source.type === 'member' && building.beams.has(source.member) && shape.type === 'point' && shape.at > 1 && shape.at < most - 1
+          ? [Math.round(shape.at)]
+          : [],
+      ),
+    ),
+  ].sort((a, b) => a - b);
   const set = (change: Partial<Beam>) => patch(item, change, `${body.mark}: restraints`);
   return (
     <>
@@ -277,6 +288,11 @@ function HeldPlaces({ item }: { item: Of<'beam'> }) {
             most={most}
             commit={(restraintPoints) => set({ restraintPoints })}
           />
+          {meeting.length > 0 ? (
+            <button type="button" className="btn-line" onClick={() => quietly(set({ restraintPoints: meeting }))}>
+              Both at the {meeting.length} places where beams meet it
+            </button>
+          ) : null}
           <PlacesField label="Only the top flange at" value={body.topPoints} most={most} commit={(topPoints) => set({ topPoints })} />
         </>
       ) : null}
