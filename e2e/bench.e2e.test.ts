@@ -47,6 +47,43 @@ describe('the bench', () => {
     await browser.waitForText('main', 'Bending and compression, minor axis');
   });
 
+  it('a beam whose top flange alone is held along it: what holds the bottom flange is no help where it sags', async () => {
+    await browser.go(`${app.url}/bench/beam`);
+    await browser.choose('Compression flange held by', 'points along it');
+    const free = await bar('Lateral-torsional buckling');
+    await browser.type('Only the top flange at', '2 4 8');
+    await browser.until(
+      () => bar('Lateral-torsional buckling'),
+      (use) => use < free,
+      'held at its top flange it carries more',
+    );
+    await browser.choose('Codes', 'BS 5950-1');
+    await browser.waitForText('[data-check="Lateral-torsional buckling"]', 'BS 5950-1 4.3.6');
+    await browser.type('Stiff length of its seats', '120');
+    await browser.waitForText('[data-check="Web bearing"]', 'BS 5950-1 4.5.2');
+    await browser.see('[aria-label="Diagrams"] [aria-label*="elevation with supports, restraints and loads"]');
+  });
+
+  it('end forces by load case, pasted from a spreadsheet: combined by both American philosophies; an envelope says what it is', async () => {
+    await browser.go(`${app.url}/bench/member`);
+    await browser.choose('Codes', 'ASCE 7');
+    await browser.clickText('Paste rows');
+    await browser.type(
+      'Rows',
+      'name,case,axial,My start,My end\nD,permanent,60,10,0\nL,imposed B,40,8,0\nW,wind,-20,15,-15\nX,hail,1,1,1\n',
+    );
+    await browser.waitForText('[role="dialog"]', 'case "hail" is none of');
+    await browser.clickText('Take 3 sets');
+    await browser.choose('Forces are given as', 'sets by load case');
+    await browser.waitForText('[aria-label="Sheet"]', 'Each set of forces is of one load case and unfactored');
+    await browser.waitForText('[aria-label="Sheet"]', /LRFD \d/);
+    await browser.waitForText('[aria-label="Failure ladders"]', 'LADDER, ASD');
+    await browser.choose('Forces are given as', 'an envelope of peaks');
+    await browser.waitForText('[aria-label="Sheet"]', 'they are taken together though they need not occur together');
+    await browser.go(`${app.url}/bench/member`);
+    await browser.waitForText('main', 'Bending and compression, minor axis');
+  });
+
   it('a member: less restraint, more use; what is typed wrong is said at its field and kept; back undoes', async () => {
     await browser.type('Axial force', '0');
     await browser.type('end', '38');
