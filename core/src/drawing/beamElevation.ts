@@ -128,8 +128,13 @@ function spreadLoads(
   const worst = rows.reduce((best, row) =>
     Math.max(total(row.values, 0), total(row.values, 1)) > Math.max(total(best.values, 0), total(best.values, 1)) ? row : best,
   );
-  const at = (X(worst.from) + X(worst.to)) / 2;
-  pencil.text(Math.min(Math.max(at, 70), X(length) - 40), base - 24 - 4, formatQuantity(most, 'lineLoad', units), {
+  // beside the arrows of forces, not on them
+  const arrows = arrivals.flatMap(({ shape }) => (shape.type === 'point' ? [X(shape.at)] : []));
+  const clear = (x: number) => Math.min(...arrows.map((arrow) => Math.abs(arrow - x)), 60);
+  const [low, high] = [X(worst.from) + 34, X(worst.to) - 34];
+  const tries = low > high ? [(low + high) / 2] : [0.5, 0.35, 0.65, 0.2, 0.8, 0, 1].map((part) => low + (high - low) * part);
+  const at = tries.reduce((best, x) => (clear(best) >= 36 || clear(x) <= clear(best) ? best : x));
+  pencil.text(at, base - 24 - 4, formatQuantity(most, 'lineLoad', units), {
     size: 11,
     bold: true,
     anchor: 'middle',

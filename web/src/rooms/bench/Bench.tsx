@@ -28,7 +28,7 @@ export function BenchRoom() {
     return () => window.removeEventListener('keydown', keys);
   });
   return (
-    <div className="print-flow flex h-full flex-col">
+    <div className="print-flow relative flex h-full flex-col overflow-clip">
       <header className="no-print flex h-[46px] shrink-0 items-center gap-6 border-b border-rule px-4">
         <Link to="/" className="font-bold" title="All projects">
           Bench
