@@ -65,6 +65,21 @@ describe('members of a building', () => {
     await browser.clickText('None');
   });
 
+  it('the schedule is saved as CSV in the order shown', async () => {
+    await browser.driver.executeScript(
+      `URL.createObjectURL = (blob) => { blob.text().then((text) => { window.savedText = text; }); return 'blob:none'; }`,
+    );
+    await browser.choose('Order of the schedule', 'by section');
+    await browser.clickText('Save as CSV');
+    const text = await browser.until(
+      () => browser.driver.executeScript<string>('return window.savedText'),
+      (saved) => Boolean(saved),
+      'a file is saved',
+    );
+    expect(text).toContain('GB1,beam,Gallery,,UB 203x102x23,S355');
+    expect(text.split('\r\n')[0]).toContain('load, unfactored [kN]');
+  });
+
   it('a beam shows its elevation with what holds it; a column the shape in which it buckles', async () => {
     await browser.go(`${url}/members?item=TG1`);
     await browser.see('[aria-label="Diagrams"] [aria-label*="elevation with supports, restraints and loads"]');

@@ -165,6 +165,10 @@ export const beamSchema = z.object({
     .enum(['centre', 'top'])
     .default('centre')
     .describe('centre: load acts at the shear centre, or is held in place; top: it stands on the top flange and can move with it'),
+  untwisted: z
+    .boolean()
+    .default(false)
+    .describe('of a channel: true where it is loaded through its shear centre, or held against twisting by what it carries'),
   stiffBearing: quantity('sectionLength', 'stiff length along the beam under each post that stands on it, such as its base plate', {
     min: 0,
   })

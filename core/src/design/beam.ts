@@ -2,7 +2,7 @@ import { type Beam, type Building } from '../building';
 import { PlinthError } from '../error';
 import { steelGrade, type SteelGrade } from '../material';
 import { GRAVITY } from '../quantity';
-import { findSection, type Section } from '../section';
+import { findSection, isSection, type Section } from '../section';
 import { governing, Sheet, unproven, worstVerdict, type Assumption, type Check } from '../sheet';
 import { type Philosophy, type Standard } from '../standard';
 import { type Arrival, type MemberLedger } from '../takedown';
@@ -21,6 +21,9 @@ export function gradeFor(building: Building, member: { grade: string | null }, s
     member.grade ?? (section.product === 'rolled' ? brief.grade : section.product === 'hollow' ? brief.hollowGrade : brief.roundGrade),
   );
 }
+
+const isChannel = (designation: string | null) =>
+  designation !== null && isSection(designation) && findSection(designation).shape.outline === 'channel';
 
 /** What a beam's checks take for true, to be confirmed by somebody. */
 export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Standard): Assumption[] {
@@ -55,6 +58,12 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
       'stiff-bearing',
       `What stands on the beam bears over a stiff length of ${Math.round(beam.stiffBearing)} mm.`,
       'A base plate or cap that spreads so far has to be there.',
+    );
+  if (beam.untwisted && isChannel(beam.section))
+    assume(
+      'untwisted',
+      'The channel is loaded through its shear centre, or held against twisting by what it carries.',
+      'A channel that is loaded through its web twists; torsion of open shapes is not calculated.',
     );
   if (beam.restraint !== 'floor' && beam.loadHeight === 'centre')
     assume(
@@ -116,13 +125,14 @@ export function checkBeam(
       return { combination, ...beamActions(model, combination, loaded) };
     }),
   );
-  for (const { actions } of prepared) mergeWorst(worst, standard.steelBeam({ section, grade, actions }, philosophy));
+  const { untwisted } = beam;
+  for (const { actions } of prepared) mergeWorst(worst, standard.steelBeam({ section, grade, actions, untwisted }, philosophy));
   if (sheet) {
     // every combination that governs some check is printed whole; the others cannot be worse anywhere
     const governingNames = new Set([...worst.values()].map((check) => check.combination));
     const printed = prepared.filter(({ combination }) => governingNames.has(combination.name));
     for (const { actions, combination } of printed.length ? printed : prepared.slice(0, 1))
-      standard.steelBeam({ section, grade, actions }, philosophy, sheet.scope(`${combination.name} (${combination.clause})`));
+      standard.steelBeam({ section, grade, actions, untwisted }, philosophy, sheet.scope(`${combination.name} (${combination.clause})`));
   }
   const { service } = context.combinations(philosophy);
   const deflections =

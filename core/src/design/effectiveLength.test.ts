@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { bay } from './bay.test.data';
+import { findSection } from '../section';
 import { effectiveLength } from './effectiveLength';
 import { computeProject, sheetFor } from './project';
+import { senseOfColumn } from './senseCheck';
 import { audit } from '../sheet';
 import { evaluate } from '../sheet/evaluate.test.data';
 import type { Column } from '../building';
@@ -43,5 +45,19 @@ describe('effective length of a column', () => {
     expect(capacity({ heldZ: [1500] })).toBeGreaterThan(1.3 * plain);
     expect(capacity({ heldY: [1500] })).toBeCloseTo(plain, 6);
     expect(capacity({ endsZ: 'fixedFree' })).toBeLessThan(0.5 * plain);
+  });
+});
+
+describe('slenderness as a rule of thumb', () => {
+  const section = findSection('UC 152x152x30');
+  const sense = (height: number, change: Partial<Column> = {}) => senseOfColumn(column(change), section, height, 'european');
+  it('is that of the weaker axis, and says what is unusual', () => {
+    const { iz } = section.properties;
+    expect(sense(3000)!.ratio).toBeCloseTo(3000 / iz, 9);
+    expect(sense(3000)!.words).toBe('usual for a steel column');
+    expect(sense(6000)!.words).toContain('more slender');
+    expect(sense(900)!.words).toContain('stockier');
+    expect(sense(6000, { heldZ: [3000] })!.ratio).toBeLessThan(sense(6000)!.ratio);
+    expect(sense(0)).toBeNull();
   });
 });

@@ -148,3 +148,21 @@ describe('overhangs and load on the top flange, American', () => {
     }
   });
 });
+
+describe('a channel as a beam', () => {
+  const design = (beam: object) =>
+    computeProject(bay({ beam: { section: 'PFC 200x90x30', restraint: 'supports', ...beam } })).members.get('B1')!;
+  it('is unproven until somebody says that it cannot twist, which is recorded', () => {
+    const lateral = (beam: object) => design(beam).results[0]!.checks.find(({ name }) => name === 'Lateral-torsional buckling')!;
+    expect(lateral({}).verdict).toBe('unproven');
+    expect(lateral({}).reason).toContain('a channel twists');
+    const held = design({ untwisted: true });
+    expect(lateral({ untwisted: true }).capacity).toBeGreaterThan(0);
+    expect(held.assumptions.map(({ key }) => key)).toContain('untwisted');
+    expect(
+      computeProject(bay({ beam: { untwisted: true } }))
+        .members.get('B1')!
+        .assumptions.map(({ key }) => key),
+    ).not.toContain('untwisted');
+  });
+});

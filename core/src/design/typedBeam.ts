@@ -33,6 +33,8 @@ export interface TypedBeam {
   readonly topPoints?: readonly number[];
   readonly bottomPoints?: readonly number[];
   readonly loadHeight: Beam['loadHeight'];
+  /** Of a channel: loaded through its shear centre, or held against twisting. */
+  readonly untwisted?: boolean;
   /** Stiff length of its seats, mm; left out or null: connected through its web. */
   readonly seat?: number | null;
   /** What its deflection spares, and how it is made; left out: a floor, straight. */
@@ -87,6 +89,7 @@ export function typedBeamItems(input: TypedBeam): Item[] {
       topPoints: [...(input.topPoints ?? [])],
       bottomPoints: [...(input.bottomPoints ?? [])],
       loadHeight: input.loadHeight,
+      untwisted: input.untwisted ?? false,
       seat: input.seat ?? null,
       serves: input.serves ?? 'floor',
       precamber: input.precamber ?? 0,

@@ -222,6 +222,7 @@ export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
     places('top flange at', 'topPoints'),
     places('bottom flange at', 'bottomPoints'),
     choice('load acts', 'loadHeight', { centre: 'centre', top: 'top' }),
+    choice('channel held against twisting', 'untwisted', { no: false, yes: true }),
     quantity('seats', 'sectionLength', 'seat', 'null'),
     choice('spares', 'serves', { floor: 'floor', brittle: 'brittle', crane: 'crane' }),
     quantity('precamber', 'sectionLength', 'precamber'),

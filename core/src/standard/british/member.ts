@@ -219,7 +219,12 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
       ? britishStrut({ section, grade, combination, axial, lengthX: input.lengthY, lengthY: input.lengthZ }, sheet?.scope('Compression'))
       : [];
   checks.push(...strut);
-  if (axial < 0) checks.push(tension({ section, grade, combination }, -axial, input.netArea, sheet?.scope('Tension')));
+  let Pt: number | null = null;
+  if (axial < 0) {
+    const found = tension({ section, grade, combination }, -axial, input.netArea, sheet?.scope('Tension'));
+    checks.push(found);
+    Pt = found.capacity;
+  }
   if (actions.torsion) checks.push(unproven('Torsion', 'BS 5950-1', 'ductile', 'torsion is not written for this standard', sheet));
   const isBent = major.peak !== 0 || shear !== 0;
   if (!isBent && minor.peak === 0 && shearAcross === 0) return checks;
@@ -322,9 +327,13 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
         together,
       ),
     ];
-  const local = N / (A * py) + Mx / bending.capacity + My / Mcy;
+  const Pz = Pt ?? A * py;
+  const local = N / Pz + Mx / bending.capacity + My / Mcy;
   if (together) {
-    together.given('A_g', A, 'area', 'gross area', section.designation);
+    if (Pt === null) {
+      together.given('A_g', A, 'area', 'gross area', section.designation);
+      together.step('P_z', 'A_g * p_y', { A_g: A, p_y: py }, Pz, 'force', '4.8.3.2');
+    } else together.given('P_z', Pt, 'force', 'tension capacity, from above');
     together.given('F', N, 'force', `${axial > 0 ? 'compression' : 'tension'}, ${combination}`);
     together.given('M_x', Mx, 'moment', 'major axis');
     together.given('M_y', My, 'moment', 'minor axis');
@@ -332,8 +341,8 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     together.given('M_cy', Mcy, 'moment', 'moment capacity, minor axis');
     together.step(
       'R',
-      'F / (A_g * p_y) + M_x / M_cx + M_y / M_cy',
-      { F: N, A_g: A, p_y: py, M_x: Mx, M_cx: bending.capacity, M_y: My, M_cy: Mcy },
+      'F / P_z + M_x / M_cx + M_y / M_cy',
+      { F: N, P_z: Pz, M_x: Mx, M_cx: bending.capacity, M_y: My, M_cy: Mcy },
       local,
       'ratio',
       axial > 0 ? '4.8.3.2' : '4.8.2.2',

@@ -45,6 +45,7 @@ export const steelBeamLine = defineTool({
       .default([])
       .describe('points that hold only the bottom flange; also beside a floor'),
     loadHeight: z.enum(['centre', 'top']).default('centre').describe('where the load acts on a beam that no floor holds'),
+    untwisted: z.boolean().default(false).describe('a channel is loaded through its shear centre, or held against twisting'),
     seat: quantity('sectionLength', 'stiff length on which it sits at each support; left out: connected through its web', { above: 0 })
       .nullable()
       .default(null),

@@ -22,7 +22,7 @@ import {
   type TypedBeam,
 } from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
-import { OptionalQuantityField, QuantityField, SelectField } from '../../parts/fields';
+import { CheckField, OptionalQuantityField, QuantityField, SelectField } from '../../parts/fields';
 import { Ladder } from '../../parts/Ladder';
 import { PlacesField } from '../../parts/PlacesField';
 import { UnitsProvider } from '../../project/context';
@@ -118,6 +118,13 @@ export function BeamBench() {
             ]}
           />
         )}
+        {section.shape.outline === 'channel' ? (
+          <CheckField
+            label="loaded through its shear centre, or held against twisting"
+            value={input.untwisted}
+            commit={(untwisted) => change({ untwisted })}
+          />
+        ) : null}
         <OptionalQuantityField
           label="Stiff length of its seats"
           kind="sectionLength"

@@ -1,5 +1,15 @@
 import { useState } from 'react';
-import { columnElevation, findSection, formatQuantity, isSection, planLength, sectionDrawing, senseOf, storeyHeight } from '@plinth/core';
+import {
+  columnElevation,
+  findSection,
+  formatQuantity,
+  isSection,
+  planLength,
+  sectionDrawing,
+  senseOf,
+  senseOfColumn,
+  storeyHeight,
+} from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
 import { CheckField } from '../../parts/fields';
 import { Ladder } from '../../parts/Ladder';
@@ -38,7 +48,11 @@ export function MemberPanel() {
   const section = member.section && isSection(member.section) ? findSection(member.section) : null;
   const beam = building.beams.get(member.id);
   const column = building.columns.get(member.id);
-  const sense = beam && section ? senseOf(beam, computed.takedown.members.get(member.id)!, section) : null;
+  const sense = !section
+    ? null
+    : beam
+      ? senseOf(beam, computed.takedown.members.get(member.id)!, section)
+      : senseOfColumn(column!, section, storeyHeight(building, column!), brief.family);
   return (
     <SidePanel label={`Member ${member.mark}`}>
       <PanelHead mark={member.mark} what={beam ? `${beam.role}, ${formatQuantity(planLength(beam), 'length', units)}` : 'column'}>
@@ -63,7 +77,7 @@ export function MemberPanel() {
             ) : null}
             {sense ? (
               <p className={`text-[12px] ${sense.isUsual ? 'text-soft' : 'text-oxide'}`}>
-                Span over depth {sense.ratio.toFixed(1)}, {sense.words} ({sense.low} to {sense.high}).
+                {beam ? 'Span over depth' : 'Slenderness'} {sense.ratio.toFixed(beam ? 1 : 0)}, {sense.words} ({sense.low} to {sense.high}).
               </p>
             ) : null}
           </div>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { formatQuantity, levelNameOf, memberSchedule, numbersOf, unitLabel, type ProjectResult, type VerdictWord } from '@plinth/core';
+import { formatQuantity, levelNameOf, memberSchedule, numbersOf, unitLabel, type VerdictWord } from '@plinth/core';
 import { StateWord, UtilisationBar } from '../../parts/Ladder';
 import { LongTable } from '../../parts/LongTable';
 import { saveText } from '../../parts/saveText';
@@ -48,8 +48,8 @@ export function MembersRoom() {
       </div>
     );
   const save = () => {
-    const ids = new Set(entries.flatMap((entry) => (entry.type === 'row' ? [entry.row.member.id] : [])));
-    saveText('members.csv', 'text/csv', memberSchedule(computed as unknown as ProjectResult, [...ids]));
+    const ids = entries.flatMap((entry) => (entry.type === 'row' ? [entry.row.member.id] : []));
+    saveText('members.csv', 'text/csv', memberSchedule({ building, takedown: computed.takedown, members: computed.members }, ids));
   };
   return (
     <>

@@ -83,6 +83,7 @@ export function makeItem(
           topPoints: [],
           bottomPoints: [],
           loadHeight: 'centre',
+          untwisted: false,
           stiffBearing: 0,
           seat: null,
           serves: 'floor',

@@ -1,4 +1,4 @@
-import { formatQuantity, markOf, planLength, roundedUp, type Beam } from '@plinth/core';
+import { findSection, formatQuantity, isSection, markOf, planLength, roundedUp, type Beam } from '@plinth/core';
 import { CheckField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../../parts/fields';
 import { PlacesField } from '../../../parts/PlacesField';
 import { PanelHead } from '../../../parts/SidePanel';
@@ -222,6 +222,13 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
             ]}
           />
         )}
+        {body.section !== null && isSection(body.section) && findSection(body.section).shape.outline === 'channel' ? (
+          <CheckField
+            label="channel loaded through its shear centre, or held against twisting"
+            value={body.untwisted}
+            commit={(untwisted) => set({ untwisted }, untwisted ? 'held against twisting' : 'may twist')}
+          />
+        ) : null}
         <QuantityField
           label="Stiff length under each post that stands on it"
           kind="sectionLength"
