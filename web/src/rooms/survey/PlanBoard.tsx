@@ -421,11 +421,10 @@ export function PlanBoard({
           Whole plan
         </button>
         <SaveSvg drawing={drawing} name={`plan-${levelName}`} />
-        {cursor ? (
-          <span className="whitespace-nowrap">
-            x {length(cursor.point.x)} · y {length(cursor.point.y)} · {SNAP_WORD[cursor.kind]}
-          </span>
-        ) : null}
+        {/* its room is kept, so that what is clicked does not move away as the pointer leaves the plan */}
+        <span className="w-64 shrink-0 text-right whitespace-nowrap">
+          {cursor ? `x ${length(cursor.point.x)} · y ${length(cursor.point.y)} · ${SNAP_WORD[cursor.kind]}` : null}
+        </span>
       </div>
     </div>
   );

@@ -1,0 +1,83 @@
+import { z } from 'zod';
+import { quantity } from '../../quantity';
+import { id, locked, mark, measured, note, pointSchema, reduction, reference, status, supportsFound } from './common';
+
+const stripSchema = z.object({
+  buildUp: id.describe('build-up that the strip carries'),
+  from: quantity('length', 'start from the beam end', { min: 0 }),
+  to: quantity('length', 'end from the beam end', { min: 0 }),
+  widthStart: quantity('length', 'tributary width at the start', { min: 0 }),
+  widthEnd: quantity('length', 'tributary width at the end', { min: 0 }),
+  exactStart: quantity('length', 'exact width at the start', { min: 0 }).nullable().default(null).describe('null: the width is exact'),
+  exactEnd: quantity('length', 'exact width at the end', { min: 0 }).nullable().default(null).describe('null: the width is exact'),
+  pitch: quantity('angle', 'pitch of the plane; layers act per area of slope', { min: 0, max: 1.4 }).default(0),
+  label: z.string().max(60).default('').describe('what the strip is'),
+});
+
+const beamSupportSchema = z.object({
+  at: quantity('length', 'from the start of the beam', { min: 0 }),
+  by: reference.describe('the member that it rests on, or hangs from'),
+  holdsDown: z.boolean().default(false).describe('true when the connection can hold the beam down'),
+});
+
+export const beamSchema = z.object({
+  mark,
+  level: id,
+  from: pointSchema,
+  to: pointSchema,
+  role: z.enum(['beam', 'truss']).default('beam').describe('beam, or truss taken down as a simple beam'),
+  section: z.string().nullable().default(null).describe('designation of the catalogue; null: not chosen'),
+  grade: z.string().nullable().default(null).describe('null: the grade of the brief'),
+  ownWeight: quantity('lineLoad', 'allowance for own weight while no section is chosen', { min: 0 }),
+  supportsFound,
+  supports: z
+    .array(beamSupportSchema)
+    .describe('where it rests, and on what; when supports are found, only what is held down is read here'),
+  hinges: z.array(quantity('length', 'from the start of the beam', { min: 0 })).default([]),
+  strips: z.array(stripSchema).default([]).describe('tributary strips of floor or roof'),
+  restraint: z
+    .enum(['supports', 'floor', 'points'])
+    .default('supports')
+    .describe('what holds the compression flange: only the supports; the floor along the top flange; points at the positions given'),
+  restraintPoints: z
+    .array(quantity('length', 'from the start of the beam', { min: 0 }))
+    .default([])
+    .describe('places where both flanges are held sideways'),
+  topPoints: z
+    .array(quantity('length', 'from the start of the beam', { min: 0 }))
+    .default([])
+    .describe('places where only the top flange is held sideways'),
+  bottomPoints: z
+    .array(quantity('length', 'from the start of the beam', { min: 0 }))
+    .default([])
+    .describe('places where only the bottom flange is held sideways; also beside a floor on the top flange'),
+  loadHeight: z
+    .enum(['centre', 'top'])
+    .default('centre')
+    .describe('centre: load acts at the shear centre, or is held in place; top: it stands on the top flange and can move with it'),
+  untwisted: z
+    .boolean()
+    .default(false)
+    .describe('of a channel: true where it is loaded through its shear centre, or held against twisting by what it carries'),
+  stiffBearing: quantity('sectionLength', 'stiff length along the beam under each post that stands on it, such as its base plate', {
+    min: 0,
+  })
+    .default(0)
+    .describe('stiff length along the beam under each post that stands on it'),
+  seat: quantity('sectionLength', 'stiff length on which it sits at each support; empty: it is connected through its web', { above: 0 })
+    .nullable()
+    .default(null)
+    .describe('stiff length of its seats; null: connected through its web'),
+  serves: z
+    .enum(['floor', 'brittle', 'crane'])
+    .default('floor')
+    .describe('what its deflection must spare: a floor or roof; brittle finishes; a crane runway'),
+  precamber: quantity('sectionLength', 'upward curve that it is made with, at the middle of its span', { min: 0 })
+    .default(0)
+    .describe('upward curve that it is made with, at the middle of its span'),
+  measured,
+  reduction,
+  locked,
+  status,
+  note,
+});

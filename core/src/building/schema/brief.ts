@@ -1,0 +1,73 @@
+import { z } from 'zod';
+import { quantity } from '../../quantity';
+import { isSection } from '../../section';
+
+/** Families of design standards by which a project may work. */
+export const FAMILIES = ['european', 'american', 'british'] as const;
+export type Family = (typeof FAMILIES)[number];
+
+export const briefSchema = z.object({
+  name: z.string().trim().min(1, 'the project needs a name').max(80).describe('name of the building'),
+  family: z.enum(FAMILIES).describe('code family'),
+  units: z.enum(['SI', 'US']).describe('units in which the project is shown and typed'),
+  combinationRule: z
+    .enum(['6.10', '6.10ab', 'LRFD', 'ASD', 'BS5950'])
+    .describe('European: 6.10 or 6.10a/6.10b; American: LRFD or ASD; older British: BS5950'),
+  grade: z.string().describe('steel grade of rolled shapes'),
+  hollowGrade: z.string().describe('steel grade of rectangular hollow shapes'),
+  roundGrade: z.string().describe('steel grade of circular hollow shapes'),
+  concrete: z.string().describe('concrete of footings'),
+  reinforcement: z.enum(['B500B', 'Grade 60']).describe('reinforcing steel'),
+  bar: z.string().describe('bar of footings'),
+  cover: quantity('sectionLength', 'cover to the bars of footings', { min: 0 }),
+  bearing: quantity('bearing', 'allowable bearing pressure', { above: 0 }),
+  bearingBasis: z.enum(['gross', 'net']).describe('gross: on all that presses on the soil; net: on what exceeds the soil taken out'),
+  bearingSource: z.string().max(200).default('').describe('where the bearing pressure comes from'),
+  soilUnitWeight: quantity('unitWeight', 'unit weight of soil and backfill', { min: 0 }),
+  concreteUnitWeight: quantity('unitWeight', 'unit weight of reinforced concrete', { above: 0 }),
+  foundingDepth: quantity('length', 'underside of footings below ground', { min: 0 }),
+  footingStep: quantity('sectionLength', 'footing sizes are rounded up to a multiple of this', { above: 0 }),
+  imposedReduction: z
+    .enum(['none', 'code'])
+    .default('none')
+    .describe('reduction of imposed floor load in the design of members: none, or as the code allows'),
+  reach: quantity('length', 'how near counts as touching when supports are found', { min: 1, max: 1000 }).default(200),
+  deflectionVariable: z.number().min(50).max(2000).describe('span over this: limit under variable load'),
+  deflectionTotal: z.number().min(50).max(2000).describe('span over this: limit under total load'),
+  deflectionTransfer: z.number().min(50).max(2000).describe('span over this: limit of beams that carry another member'),
+  deflectionBrittle: z
+    .number()
+    .min(50)
+    .max(2000)
+    .default(480)
+    .describe('span over this: limit under variable load of beams that carry brittle finishes'),
+  deflectionCrane: z.number().min(50).max(2000).default(600).describe('span over this: limit under variable load of crane runway beams'),
+  deflectionCantilever: z
+    .number()
+    .min(50)
+    .max(2000)
+    .default(180)
+    .describe('own length over this: limit under variable load of overhangs and cantilevers'),
+  ownShapes: z
+    .array(
+      z.object({
+        name: z.string().trim().min(1, 'a shape needs a name').max(40, 'a name has at most 40 characters'),
+        designation: z
+          .string()
+          .max(60)
+          .refine(
+            (text) => text.startsWith('own ') && isSection(text),
+            'write an own shape by its dimensions, such as own I 600x250x10x20',
+          ),
+      }),
+    )
+    .max(500, 'at most 500 own shapes')
+    .default([])
+    .describe('shapes of one’s own that members may be sized from'),
+  priceHollow: z.number().min(0.2).max(20).default(1.3).describe('price of a kg of hollow sections over that of a kg of rolled shapes'),
+  priceWelded: z.number().min(0.2).max(20).default(1.6).describe('price of a kg of welded shapes over that of a kg of rolled shapes'),
+  deflectionMostVariable: quantity('sectionLength', 'limit under variable load however long the span', { above: 0 })
+    .nullable()
+    .default(null),
+  deflectionMostTotal: quantity('sectionLength', 'limit under total load however long the span', { above: 0 }).nullable().default(null),
+});

@@ -1,0 +1,96 @@
+import { z } from 'zod';
+import { NATURES, USES } from '../../load';
+import { quantity } from '../../quantity';
+import { id, mark, note, outline, pointSchema, reference, status } from './common';
+
+export const levelSchema = z.object({
+  name: z.string().trim().min(1, 'a level needs a name').max(40).describe('name'),
+  elevation: quantity('position', 'elevation above datum'),
+});
+
+export const panelSchema = z.object({
+  mark,
+  level: id,
+  outline: outline.describe('corners in order'),
+  openings: z
+    .array(z.object({ label: z.string().max(40).default('').describe('what it is'), outline }))
+    .default([])
+    .describe('openings: their edges carry nothing'),
+  buildUp: id.describe('build-up of the panel'),
+  span: z.enum(['oneWay', 'twoWay']).default('oneWay').describe('one way along its arrow, or two ways to the nearest edges'),
+  direction: quantity('angle', 'direction of a one-way span, from east towards north', { min: -7, max: 7 }).default(0),
+  pitch: quantity('angle', 'pitch of the plane; layers act per area of slope', { min: 0, max: 1.4 }).default(0),
+  continuity: z.enum(['simple', 'continuous']).default('simple').describe('simple spans, or continuous over inner supports'),
+  status,
+  note,
+});
+
+export const gridlineSchema = z.object({
+  label: z.string().trim().min(1, 'a gridline needs a label').max(8, 'a label has at most 8 characters').describe('label'),
+  from: pointSchema,
+  to: pointSchema,
+});
+
+/** A drawing laid under a level, to scale: a picture, a page of a PDF, or the lines of a DXF. */
+export const drawingSchema = z.object({
+  name: z.string().trim().min(1, 'a drawing needs a name').max(80).describe('name'),
+  level: id.describe('level under which it lies'),
+  file: z
+    .string()
+    .regex(/^[0-9a-f]{64}$/, 'a file is named by its hash')
+    .describe('hash of the file'),
+  format: z.enum(['picture', 'pdf', 'dxf']).default('picture').describe('PNG or JPG; a page of a PDF; lines of a DXF'),
+  page: z.number().int().min(1).max(5000).default(1).describe('page of a PDF'),
+  hiddenLayers: z.array(z.string().max(255)).max(2000).default([]).describe('layers of a DXF that are not shown'),
+  width: z.number().positive().max(1e9).describe('width: pixels of a picture, points of a PDF, units of a DXF'),
+  height: z.number().positive().max(1e9).describe('height, likewise'),
+  at: pointSchema.describe('middle of the drawing on plan'),
+  scale: z.number().positive('a scale is greater than 0').max(100_000).describe('mm on plan to a pixel, point or unit'),
+  scaleSource: z.string().max(120).default('').describe('how the scale was set'),
+  turn: quantity('angle', 'turned anticlockwise', { min: -7, max: 7 }).default(0),
+  opacity: z.number().min(0.05, 'at least 0.05').max(1, 'at most 1').default(0.6).describe('1: as it is; less: faded'),
+  locked: z.boolean().default(false).describe('true: it does not move'),
+});
+
+export const loadSchema = z.object({
+  label: z.string().trim().min(1, 'a load needs a name').max(60).describe('what the load is'),
+  on: id.describe('member that it acts on; of an area load the panel'),
+  type: z.enum(['point', 'line', 'area']).describe('point or line on a member, or an area of a panel'),
+  nature: z.enum(NATURES).describe('nature'),
+  use: z.enum(USES).optional().describe('use of an imposed load'),
+  at: quantity('length', 'point load: from the start of the member', { min: 0 }).default(0),
+  force: quantity('force', 'point load, downward').default(0),
+  east: quantity('force', 'point load, horizontal part towards the east').default(0),
+  north: quantity('force', 'point load, horizontal part towards the north').default(0),
+  from: quantity('length', 'line load: start', { min: 0 }).default(0),
+  to: quantity('length', 'line load: end', { min: 0 }).default(0),
+  intensity: quantity('lineLoad', 'line load, downward').default(0),
+  outline: z.array(pointSchema).max(200, 'an outline has at most 200 corners').default([]).describe('area load: corners in order'),
+  pressure: quantity('areaLoad', 'area load, per area of plan, downward').default(0),
+});
+
+/** A distance, a chain or an area read off a plan and kept. */
+export const measurementSchema = z.object({
+  name: z.string().trim().min(1, 'a measurement needs a name').max(60, 'a name has at most 60 characters').describe('what was measured'),
+  level: id.describe('level on whose plan it was read'),
+  points: z.array(pointSchema).min(2, 'a measurement has two points at least').max(200).describe('from place to place'),
+  closed: z.boolean().default(false).describe('true: the last place joins the first, and there is an area'),
+  source: z.string().max(200).default('').describe('from which drawing and scale'),
+  pitch: quantity('angle', 'pitch of what was measured on plan; its slope is longer', { min: 0, max: 1.4 }).default(0),
+  note,
+});
+
+/** A note pinned to a place of a plan, and to a member when there is one. */
+export const noteSchema = z.object({
+  text: z.string().trim().min(1, 'a note needs words').max(500, 'a note has at most 500 characters').describe('words'),
+  level: id,
+  at: pointSchema,
+  on: reference.describe('what it is about'),
+});
+
+/** An assumption that somebody has confirmed, with the reason. */
+export const answerSchema = z.object({
+  key: z.string().min(1).max(160).describe('key of the assumption'),
+  reason: z.string().trim().min(1, 'write why it may be taken so').max(500).describe('reason'),
+  by: z.string().trim().min(1, 'write who confirms it').max(60).describe('who confirms it'),
+});

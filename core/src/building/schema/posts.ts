@@ -1,0 +1,51 @@
+import { z } from 'zod';
+import { quantity } from '../../quantity';
+import { id, locked, mark, note, pointSchema, reduction, reference, status, supportsFound } from './common';
+
+/** How the two ends of a column are held; number: its effective length is typed. */
+export const END_CONDITIONS = ['number', 'pinnedPinned', 'fixedPinned', 'fixedFixed', 'fixedFree', 'fixedSway', 'pinnedSway'] as const;
+export type EndConditions = (typeof END_CONDITIONS)[number];
+const endConditions = z.enum(END_CONDITIONS).default('number');
+const heldHeights = z
+  .array(quantity('length', 'height above the base', { above: 0 }))
+  .max(20, 'at most 20 places')
+  .default([]);
+
+export const columnSchema = z.object({
+  mark,
+  at: pointSchema,
+  base: id.describe('level at which it stands'),
+  top: id.describe('level that it reaches'),
+  supportsFound,
+  by: reference.describe('what it stands on'),
+  section: z.string().nullable().default(null),
+  grade: z.string().nullable().default(null),
+  ownWeight: quantity('lineLoad', 'allowance for own weight while no section is chosen', { min: 0 }),
+  factorY: z.number().min(0.5).max(10).default(1).describe('effective length over storey height, buckling about the major axis'),
+  factorZ: z.number().min(0.5).max(10).default(1).describe('effective length over storey height, buckling about the minor axis'),
+  endsY: endConditions.describe('how its ends are held, buckling about the major axis; number: the factor typed'),
+  endsZ: endConditions.describe('how its ends are held, buckling about the minor axis; number: the factor typed'),
+  heldY: heldHeights.describe('heights above the base at which buckling about the major axis is prevented'),
+  heldZ: heldHeights.describe('heights above the base at which buckling about the minor axis is prevented'),
+  turn: quantity('angle', 'turned anticlockwise; not turned its depth lies along north', { min: -7, max: 7 }).default(0),
+  beamsBear: z
+    .enum(['nominal', 'central'])
+    .default('nominal')
+    .describe('nominal: beams that end at it bear off its face, as in simple construction; central: on its axis'),
+  reduction,
+  locked,
+  status,
+  note,
+});
+
+export const hangerSchema = z.object({
+  mark,
+  at: pointSchema,
+  top: id.describe('level of the member that it hangs from'),
+  base: id.describe('level of what it carries'),
+  supportsFound,
+  by: reference.describe('the beam above that it hangs from'),
+  ownWeight: quantity('lineLoad', 'own weight', { min: 0 }),
+  status,
+  note,
+});

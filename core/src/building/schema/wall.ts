@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import { quantity } from '../../quantity';
+import { id, mark, measured, note, pointSchema, reference, status, supportsFound } from './common';
+
+const wallOpeningSchema = z.object({
+  from: quantity('length', 'start from the wall end', { min: 0 }),
+  to: quantity('length', 'end from the wall end', { min: 0 }),
+  sill: quantity('length', 'underside above the foot of the wall; 0 for a door', { min: 0 }).default(0),
+  head: quantity('length', 'top above the foot of the wall', { above: 0 }),
+  bearing: quantity('length', 'bearing of the lintel on each side', { above: 0 }).default(150),
+});
+
+export const wallSchema = z.object({
+  mark,
+  from: pointSchema,
+  to: pointSchema,
+  base: id.describe('level at which it starts'),
+  top: id.describe('level that it reaches'),
+  weight: quantity('areaLoad', 'weight per area of its face', { min: 0 }),
+  thickness: quantity('sectionLength', 'thickness', { above: 0 }).default(215),
+  construction: z.string().max(80).default('').describe('construction'),
+  openings: z.array(wallOpeningSchema).default([]).describe('doors and windows'),
+  openingsRule: z
+    .enum(['ignored', 'around'])
+    .default('ignored')
+    .describe('ignored: load spreads as if the wall were whole; around: load over an opening goes to the bearings of its lintel'),
+  spread: z
+    .enum(['angle', 'whole', 'even'])
+    .default('angle')
+    .describe('how a point load spreads: at an angle down the wall; over the whole wall with its line of action kept; evenly over it'),
+  spreadAngle: quantity('angle', 'angle of spread from the vertical', { min: 0, max: 1.2 }).default(Math.PI / 4),
+  bears: z.enum(['open', 'yes', 'no']).default('open').describe('does this wall carry load? open until somebody answers'),
+  bearsReason: z.string().max(500).default('').describe('how one knows'),
+  braces: z.boolean().default(false).describe('true: it braces the outside walls, whatever it carries'),
+  measured,
+  supportsFound,
+  by: reference.describe('the beam that it stands on'),
+  status,
+  note,
+});
