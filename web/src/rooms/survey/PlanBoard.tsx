@@ -400,6 +400,12 @@ export function PlanBoard({
             />
           </label>
         ) : null}
+        {/* on the plan, not beside the buttons: what is clicked must not move away as the pointer leaves */}
+        {cursor ? (
+          <span className="no-print pointer-events-none absolute right-2 bottom-1 bg-panel px-1 text-[12px] whitespace-nowrap text-soft">
+            x {length(cursor.point.x)} · y {length(cursor.point.y)} · {SNAP_WORD[cursor.kind]}
+          </span>
+        ) : null}
       </div>
       <div className="flex gap-4 px-4 py-0.5 text-[12px] text-soft" aria-live="polite">
         <span className="flex-1 truncate">
@@ -421,10 +427,6 @@ export function PlanBoard({
           Whole plan
         </button>
         <SaveSvg drawing={drawing} name={`plan-${levelName}`} />
-        {/* its room is kept, so that what is clicked does not move away as the pointer leaves the plan */}
-        <span className="w-64 shrink-0 text-right whitespace-nowrap">
-          {cursor ? `x ${length(cursor.point.x)} · y ${length(cursor.point.y)} · ${SNAP_WORD[cursor.kind]}` : null}
-        </span>
       </div>
     </div>
   );
