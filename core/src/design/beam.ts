@@ -14,11 +14,11 @@ import type { Context } from './context';
 import { recordTakedown } from './takedownSheet';
 import { standingLoads, webChecks } from './standing';
 
-/** The grade of a member: its own, or that of the brief for such a product. */
+/** The grade of a member: its own, or that of the brief for such a product; welded shapes are made of the plates of rolled grades. */
 export function gradeFor(building: Building, member: { grade: string | null }, section: Section): SteelGrade {
   const { brief } = building;
   return steelGrade(
-    member.grade ?? (section.product === 'rolled' ? brief.grade : section.product === 'hollow' ? brief.hollowGrade : brief.roundGrade),
+    member.grade ?? (section.product === 'hollow' ? brief.hollowGrade : section.product === 'round' ? brief.roundGrade : brief.grade),
   );
 }
 

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { findSection } from '../section';
 import { bay } from './bay.test.data';
+import { gradeFor } from './beam';
 import { computeProject } from './project';
 import { contextOf } from './context';
 import { leastOf, trySections } from './sizing';
@@ -58,6 +60,8 @@ describe('choosing by cost, and from own shapes', () => {
     const ownShapes = [{ name: 'PG1', designation: 'own I 400x180x8x14' }];
     const result = computeProject(bay({ brief: { ownShapes } }));
     const context = contextOf(result.building, result.takedown);
+    // plates come in the grade of rolled shapes
+    expect(gradeFor(result.building, { grade: null }, findSection('own I 400x180x8x14')).id).toBe('S355');
     expect(trySections(context, 'B1', { families: ['own'] })).toMatchObject([{ designation: 'own I 400x180x8x14', verdict: 'carries' }]);
     expect(trySections(context, 'B1').some(({ family }) => family === 'own')).toBe(false);
   });

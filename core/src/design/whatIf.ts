@@ -3,6 +3,7 @@ import { gradesFor, isMadeIn, steelGrade } from '../material';
 import { findSection } from '../section';
 import { STANDARDS, type Standard } from '../standard';
 import type { Takedown } from '../takedown';
+import { gradeFor } from './beam';
 import { contextOf } from './context';
 import { lightest, trySections, type Candidate, type SizingRequest } from './sizing';
 
@@ -37,7 +38,7 @@ export function waysOf(building: Building, id: string): Otherwise[] {
   const member = beam ?? building.columns.get(id);
   if (!member) return [];
   const product = member.section === null ? 'rolled' : findSection(member.section).product;
-  const now = member.grade ?? (product === 'hollow' ? brief.hollowGrade : product === 'round' ? brief.roundGrade : brief.grade);
+  const now = member.section === null ? (member.grade ?? brief.grade) : gradeFor(building, member, findSection(member.section)).id;
   const restraints = beam
     ? (['floor', 'supports', 'points'] as const).filter(
         (restraint) =>
