@@ -35,7 +35,6 @@ export {
   forcedMember,
   FORCES_GIVEN,
   GIVEN_WORDS,
-  momentAt,
   type ForcedMember,
   type ForceSet,
   type ForcesGiven,

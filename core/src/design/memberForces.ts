@@ -3,7 +3,7 @@ import { caseOf, type Combination, type LoadCase, type Nature, type Use } from '
 import type { SteelGrade } from '../material';
 import type { Section } from '../section';
 import { type Check, type Sheet } from '../sheet';
-import type { MemberActions, MomentShape, Philosophy, Standard } from '../standard';
+import { momentAt, type MemberActions, type MomentShape, type Philosophy, type Standard } from '../standard';
 import { mergeWorst } from './result';
 
 /** Moments at the start, in the middle and at the end of a length, Nmm, sagging positive. */
@@ -72,10 +72,6 @@ export interface ForcedMember {
 const largest = (values: readonly number[]) => values.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a), 0);
 
 const shaped = (moments: ThreeMoments): MomentShape => ({ ...moments, peak: largest([moments.start, moments.middle, moments.end]) });
-
-/** Moment at a part of the length, on the parabola through the three that are known. */
-export const momentAt = ({ start, middle, end }: ThreeMoments, x: number): number =>
-  start * (1 - x) * (1 - 2 * x) + middle * 4 * x * (1 - x) + end * x * (2 * x - 1);
 
 /** Forces of one set as a family's check wants them. unbraced: mm. */
 export function actionsOf(

@@ -1,4 +1,5 @@
 import { formatQuantity, type UnitSystem } from '../quantity';
+import { momentAt } from '../standard';
 import { Pencil, type Drawing } from './drawing';
 
 export interface MemberElevationInput {
@@ -108,8 +109,10 @@ export function memberElevation({ length, unbraced, axial, major, units, width, 
   );
   if (peak > 0) {
     const tall = Math.min(44, height * 0.19) / peak;
-    const at = (x: number) => major.start * (1 - x) * (1 - 2 * x) + major.middle * 4 * x * (1 - x) + major.end * x * (2 * x - 1);
-    const points = Array.from({ length: 41 }, (_, i): [number, number] => [from + ((to - from) * i) / 40, base + at(i / 40) * tall]);
+    const points = Array.from({ length: 41 }, (_, i): [number, number] => [
+      from + ((to - from) * i) / 40,
+      base + momentAt(major, i / 40) * tall,
+    ]);
     pencil.area([[from, base], ...points, [to, base]], 'accentWash', { pen: 'accent' });
     const label = (x: number, value: number, anchor: 'start' | 'middle' | 'end') => {
       if (value === 0) return;

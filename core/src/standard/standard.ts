@@ -81,6 +81,10 @@ export interface MomentShape {
   readonly peak: number;
 }
 
+/** Moment at a part of a length, on the parabola through its start, middle and end. */
+export const momentAt = ({ start, middle, end }: Pick<MomentShape, 'start' | 'middle' | 'end'>, x: number): number =>
+  start * (1 - x) * (1 - 2 * x) + middle * 4 * x * (1 - x) + end * x * (2 * x - 1);
+
 /** What one combination does to a member, all at once and of one basis. N, Nmm. */
 export interface MemberActions {
   readonly basis: Basis;

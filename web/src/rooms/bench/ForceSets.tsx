@@ -105,11 +105,14 @@ export function ForceSets({ given, sets, shown, change, units }: Given & { chang
       <QuantityField label="Axial force, compression positive" kind="force" value={set.axial} commit={(axial) => put({ axial })} />
       {moments('major', 'Moment, major axis')}
       {moments('minor', 'Moment, minor axis')}
-      <div className="grid grid-cols-3 gap-2">
-        <QuantityField label="Shear along" kind="force" value={set.shear} commit={(shear) => put({ shear })} />
-        <QuantityField label="Shear across" kind="force" value={set.shearAcross} commit={(shearAcross) => put({ shearAcross })} />
-        <QuantityField label="Torque" kind="moment" value={set.torsion} commit={(torsion) => put({ torsion })} />
-      </div>
+      <fieldset>
+        <legend className="label">Shear and torque</legend>
+        <div className="grid grid-cols-3 gap-2">
+          <QuantityField label="along" kind="force" value={set.shear} commit={(shear) => put({ shear })} />
+          <QuantityField label="across" kind="force" value={set.shearAcross} commit={(shearAcross) => put({ shearAcross })} />
+          <QuantityField label="torque" kind="moment" value={set.torsion} commit={(torsion) => put({ torsion })} />
+        </div>
+      </fieldset>
       {pasting ? <PasteRows units={units} close={() => setPasting(false)} take={(found) => change({ sets: found, shown: 0 })} /> : null}
     </section>
   );
@@ -153,7 +156,7 @@ function PasteRows({ units, close, take }: { units: UnitSystem; close: () => voi
             close();
           }}
         >
-          {sets.length === 1 ? 'Take the one set' : `Take ${sets.length} sets`}
+          {sets.length === 0 ? 'Take them' : sets.length === 1 ? 'Take the one set' : `Take ${sets.length} sets`}
         </button>
         <button type="button" className="btn" onClick={close}>
           Cancel
