@@ -5,7 +5,7 @@ import { GRAVITY } from '../quantity';
 import { findSection, isSection, type Section } from '../section';
 import { governing, Sheet, unproven, worstVerdict, type Assumption, type Check } from '../sheet';
 import { type Philosophy, type Standard } from '../standard';
-import { type Arrival, type MemberLedger } from '../takedown';
+import { withValues, type Arrival, type MemberLedger } from '../takedown';
 import { arranged, BeamModel, beamActions } from './analysis';
 import { deflectionChecks } from './deflection';
 import { reducedArrivals, reductionAssumption, reductionOf } from './reduction';
@@ -97,9 +97,8 @@ function untried(model: BeamModel, standard: Standard): Check[] {
 
 /** The arrivals of a beam with its own weight changed to that of a section. */
 export function withOwnWeight(arrivals: readonly Arrival[], section: Section): Arrival[] {
-  return arrivals.map((arrival) =>
-    arrival.source.type === 'ownWeight' ? { ...arrival, byCase: { permanent: section.mass * GRAVITY } } : arrival,
-  );
+  const own = { permanent: section.mass * GRAVITY };
+  return arrivals.map((arrival) => (arrival.source.type === 'ownWeight' ? withValues(arrival, own, own) : arrival));
 }
 
 /** One section tried on one beam by one philosophy. Without a sheet nothing is recorded. */

@@ -1,7 +1,7 @@
 import { planLength, type Beam } from '../building';
 import type { Combination, ImposedReduction, ReductionRole } from '../load';
 import type { Assumption, Sheet } from '../sheet';
-import { floorsByArrival, floorsOn, shapeForce, type Arrival, type ByCase, type FloorLoad } from '../takedown';
+import { floorsByArrival, floorsOn, shapeForce, withValues, type Arrival, type ByCase, type FloorLoad } from '../takedown';
 import type { Context } from './context';
 
 /** A reduction of imposed load on a member with what it takes away from each case, N: on its own line, once, and never handed on. */
@@ -75,7 +75,7 @@ export function reducedArrivals(context: Context, id: string, reduction: MemberR
       byCase[caseId]! -= value / whole;
       adverse[caseId]! -= value / whole;
     }
-    return { ...arrival, byCase, adverse };
+    return withValues(arrival, byCase, adverse);
   });
 }
 

@@ -30,17 +30,28 @@ export function resultantOf(place: Place, shape: ArrivalShape): Resultant {
 const COLUMNS = { applied: 0, delivered: 1, lost: 2, offsets: 3 } as const;
 type Column = keyof typeof COLUMNS;
 const WIDTH = 12;
+/** Nothing, for as many entries as a book can begin with; numbers that begin as fractions are kept as plain numbers by the machine. */
+const ROOM: readonly number[] = CASE_IDS.flatMap(() => [0.5, 0.5, 0.5, 0.5]).map((half) => half - half);
 
-/** Values by the number of their case, and which of them there are. */
+/** Values of cases, in their order, and which cases those are. */
 type Values = Pick<Carried, 'mask' | 'values'>;
 
 /**
  * What one member or panel adds to the balance: per case, what is applied, delivered, lost and shifted, in force and in moment about both
  * plan axes. There are tens of thousands of books with an entry or two each: a book is one flat list, four numbers to an entry, the first
- * of which is the place of its column among all.
+ * of which is the place of its column among all. Null: nothing.
  */
-export class BalanceBook {
-  entries: number[] | null = null;
+export type BalanceBook = readonly number[] | null;
+
+/** Writes a book. */
+export class BookKeeper {
+  private entries: number[] | null = null;
+  /** How far the list is written. */
+  private end = 0;
+
+  get book(): BalanceBook {
+    return this.entries;
+  }
 
   add(column: Column, what: Values, resultant: Resultant): void {
     this.put(column, what, resultant.force, resultant.x, resultant.y);
@@ -53,23 +64,24 @@ export class BalanceBook {
 
   put(column: Column, { mask, values }: Values, force: number, x: number, y: number): void {
     if (force === 0 && x === 0 && y === 0) return;
-    for (let n = 0, rest = mask; rest !== 0; n += 1, rest >>= 1) {
-      if ((rest & 1) === 0) continue;
-      const place = n * WIDTH + COLUMNS[column] * 3;
-      const value = values[n]!;
-      const { entries } = this;
-      if (!entries) {
-        this.entries = [place, value * force, value * x, value * y];
-        continue;
-      }
+    // most books have one column: their list is made as long as it has to be
+    this.entries ??= ROOM.slice(0, 4 * values.length);
+    const { entries } = this;
+    let n = 0;
+    for (let rest = mask; rest !== 0; rest &= rest - 1) {
+      const place = (31 - Math.clz32(rest & -rest)) * WIDTH + COLUMNS[column] * 3;
       let at = 0;
-      while (at < entries.length && entries[at] !== place) at += 4;
-      if (at === entries.length) entries.push(place, value * force, value * x, value * y);
-      else {
-        entries[at + 1]! += value * force;
-        entries[at + 2]! += value * x;
-        entries[at + 3]! += value * y;
+      while (at < this.end && entries[at] !== place) at += 4;
+      if (at === this.end) {
+        if (at === entries.length) entries.push(place, 0, 0, 0);
+        else entries[at] = place;
+        this.end += 4;
       }
+      const value = values[n]!;
+      entries[at + 1]! += value * force;
+      entries[at + 2]! += value * x;
+      entries[at + 3]! += value * y;
+      n += 1;
     }
   }
 }
@@ -92,8 +104,7 @@ export class BalanceTable {
     this.met[row] = 0;
   }
 
-  take(row: number, { entries }: BalanceBook): void {
-    if (!entries) return;
+  take(row: number, entries: NonNullable<BalanceBook>): void {
     const { sums } = this;
     for (let i = 0; i < entries.length; i += 4) {
       const place = entries[i]!;

@@ -1,47 +1,92 @@
 import { CASE_IDS } from '../load';
-import { pressing, type ByCase } from './ledger';
+import type { ByCase } from './ledger';
 
-/**
- * What is carried, case by case: of everything, and of what presses down alone. It stands there twice, by the names of the cases for those
- * who read it and in the order of `CASE_IDS` for those who sum it: sums over tens of thousands of arrivals are made number by number.
- */
-export interface Carried {
-  readonly byCase: ByCase;
-  /** The very same as `byCase` where all of it presses. */
-  readonly adverse: ByCase;
-  /** Which cases there are: bit n for the nth. */
-  readonly mask: number;
-  readonly values: readonly number[];
-  /** The very same as `values` where all of it presses. */
-  readonly pressed: readonly number[];
+/** Of a mask of cases the names of those there are, and an object that has them, from which others are copied. */
+interface Layout {
+  readonly ids: readonly string[];
+  readonly empty: Readonly<Record<string, number>>;
 }
 
 const NUMBER_OF: ReadonlyMap<string, number> = new Map(CASE_IDS.map((id, n) => [id, n]));
+const layouts = new Map<number, Layout>();
 
-function maskOf(byCase: ByCase): number {
-  let mask = 0;
-  for (const id in byCase) mask |= 1 << NUMBER_OF.get(id)!;
-  return mask;
+function layoutOf(mask: number): Layout {
+  let layout = layouts.get(mask);
+  if (!layout) {
+    const ids = CASE_IDS.filter((_, n) => mask & (1 << n));
+    layouts.set(mask, (layout = { ids, empty: Object.fromEntries(ids.map((id) => [id, 0.5])) }));
+  }
+  return layout;
 }
 
-function numbers(byCase: ByCase): number[] {
-  const values = zeros(maskOf(byCase));
-  for (const id in byCase) values[NUMBER_OF.get(id)!] = byCase[id]!;
-  return values;
+/** Values under the names of their cases; all that have the same cases are laid out alike. */
+function named(mask: number, values: readonly number[]): ByCase {
+  const { ids, empty } = layoutOf(mask);
+  const byCase: Record<string, number> = { ...empty };
+  for (let i = 0; i < ids.length; i += 1) byCase[ids[i]!] = values[i]!;
+  return byCase;
+}
+
+/**
+ * What is carried, case by case: of everything, and of what presses down alone. Tens of thousands are summed number by number and few
+ * are ever read by name, so the names are put to the numbers when somebody asks.
+ */
+export class Carried {
+  #byCase: ByCase | undefined = undefined;
+  #adverse: ByCase | undefined = undefined;
+
+  /**
+   * @param mask which cases there are: bit n for the nth of `CASE_IDS`
+   * @param values one number for each case there is, in their order
+   * @param pressed the very same as `values` where all of it presses
+   */
+  constructor(
+    readonly mask: number,
+    readonly values: readonly number[],
+    readonly pressed: readonly number[],
+  ) {}
+
+  get byCase(): ByCase {
+    return (this.#byCase ??= named(this.mask, this.values));
+  }
+
+  /** The part of each value that presses; the very same as `byCase` where all of it does. */
+  get adverse(): ByCase {
+    return (this.#adverse ??= this.pressed === this.values ? this.byCase : named(this.mask, this.pressed));
+  }
+
+  get allPresses(): boolean {
+    return this.pressed === this.values;
+  }
+
+  get isNothing(): boolean {
+    for (const value of this.values) if (value !== 0) return false;
+    return true;
+  }
 }
 
 /** Numbers that begin as fractions are kept as plain numbers by the machine. */
 const ZEROS: readonly number[] = CASE_IDS.map(() => 0.5).map((half) => half - half);
+const ALL = 2 ** CASE_IDS.length - 1;
 
-/** Room for the cases of a mask: lists end with the last that there is. */
 function zeros(mask: number): number[] {
-  return ZEROS.slice(0, 32 - Math.clz32(mask));
+  let count = 0;
+  for (let rest = mask; rest !== 0; rest &= rest - 1) count += 1;
+  return ZEROS.slice(0, count);
 }
 
-/** Values by case with those that press, as given by name. */
-export function carriedOf(byCase: ByCase, adverse: ByCase): Carried {
-  const values = numbers(byCase);
-  return { byCase, adverse, mask: maskOf(byCase), values, pressed: adverse === byCase ? values : numbers(adverse) };
+/** A load given by name; what is below nothing relieves. */
+export function carriedOf(byCase: ByCase): Carried {
+  let mask = 0;
+  for (const id in byCase) mask |= 1 << NUMBER_OF.get(id)!;
+  const values = zeros(mask);
+  const { ids } = layoutOf(mask);
+  let presses = true;
+  for (let i = 0; i < ids.length; i += 1) {
+    values[i] = byCase[ids[i]!]!;
+    if (values[i]! < 0) presses = false;
+  }
+  return new Carried(mask, values, presses ? values : values.map((value) => Math.max(0, value)));
 }
 
 const permanents = new Map<number, Carried>();
@@ -51,76 +96,65 @@ export function permanentOf(value: number): Carried {
   let known = permanents.get(value);
   if (!known) {
     if (permanents.size > 4000) permanents.clear();
-    const byCase = { permanent: value };
-    permanents.set(value, (known = carriedOf(byCase, pressing(byCase))));
+    permanents.set(value, (known = carriedOf({ permanent: value })));
   }
   return known;
-}
-
-const shapes = new Map<
-  number,
-  { readonly at: readonly number[]; readonly ids: readonly string[]; readonly empty: Readonly<Record<string, number>> }
->();
-
-/** Values under the names of their cases; all that have the same cases are laid out alike. */
-function named(mask: number, values: readonly number[]): ByCase {
-  let shape = shapes.get(mask);
-  if (!shape) {
-    const at = CASE_IDS.map((_, n) => n).filter((n) => mask & (1 << n));
-    const ids = at.map((n) => CASE_IDS[n]!);
-    shapes.set(mask, (shape = { at, ids, empty: Object.fromEntries(ids.map((id) => [id, 0.5])) }));
-  }
-  const { at, ids, empty } = shape;
-  const byCase: Record<string, number> = { ...empty };
-  for (let i = 0; i < at.length; i += 1) byCase[ids[i]!] = values[at[i]!]!;
-  return byCase;
 }
 
 /** Adds up values by case. */
 export class CaseSum {
   private mask = 0;
-  private readonly values = zeros(-1);
+  private readonly values = zeros(ALL);
 
   add({ mask, values }: Pick<Carried, 'mask' | 'values'>, times = 1): void {
     this.mask |= mask;
-    add(this.values, values, mask, times);
+    add(this.values, ALL, values, mask, times);
   }
 
-  addSum({ mask, values }: CaseSum): void {
-    this.add({ mask, values });
+  addSum({ values, mask }: CaseSum): void {
+    this.mask |= mask;
+    add(this.values, ALL, values, ALL, 1);
   }
 
   byCase(): ByCase {
-    return named(this.mask, this.values);
+    return named(
+      this.mask,
+      this.values.filter((_, n) => this.mask & (1 << n)),
+    );
   }
 }
 
-function carriedFrom(mask: number, values: readonly number[], pressed: readonly number[]): Carried {
-  const byCase = named(mask, values);
-  return { byCase, adverse: pressed === values ? byCase : named(mask, pressed), mask, values, pressed };
+/** Something that lies on a member and carries so much for each unit of its shape. */
+interface Laid {
+  readonly carried: Carried;
+}
+
+function maskOf(list: readonly Laid[]): number {
+  let mask = 0;
+  for (let i = 0; i < list.length; i += 1) mask |= list[i]!.carried.mask;
+  return mask;
 }
 
 /** Adds up what is carried, each so many times. */
-export function sumOf(list: readonly Carried[], times: readonly number[]): Carried {
-  let mask = 0;
+export function sumOf(list: readonly Laid[], times: readonly number[]): Carried {
+  const mask = maskOf(list);
+  const values = zeros(mask);
   let allPress = true;
   for (let i = 0; i < list.length; i += 1) {
-    const part = list[i]!;
-    mask |= part.mask;
-    if (part.pressed !== part.values) allPress = false;
+    const { carried } = list[i]!;
+    add(values, mask, carried.values, carried.mask, times[i]!);
+    if (carried.pressed !== carried.values) allPress = false;
   }
-  const values = zeros(mask);
-  for (let i = 0; i < list.length; i += 1) add(values, list[i]!.values, list[i]!.mask, times[i]!);
-  if (allPress) return carriedFrom(mask, values, values);
+  if (allPress) return new Carried(mask, values, values);
   const pressed = zeros(mask);
-  for (let i = 0; i < list.length; i += 1) add(pressed, list[i]!.pressed, list[i]!.mask, times[i]!);
-  return carriedFrom(mask, values, pressed);
+  for (let i = 0; i < list.length; i += 1) add(pressed, mask, list[i]!.carried.pressed, list[i]!.carried.mask, times[i]!);
+  return new Carried(mask, values, pressed);
 }
 
 /** What reaches a support that takes such shares: what lifts it presses nowhere, and what relieves a load that lifts it presses on it. */
-export function reactionOf(list: readonly Carried[], shares: readonly number[]): Carried {
+export function reactionOf(list: readonly Laid[], shares: readonly number[]): Carried {
   let allPress = true;
-  for (let i = 0; i < list.length && allPress; i += 1) allPress = shares[i]! >= 0 && list[i]!.pressed === list[i]!.values;
+  for (let i = 0; i < list.length && allPress; i += 1) allPress = shares[i]! >= 0 && list[i]!.carried.allPresses;
   if (allPress) return sumOf(list, shares);
   return reactionByParts(list, shares, (i, press) => press(shares[i]!));
 }
@@ -131,25 +165,38 @@ export function reactionOf(list: readonly Carried[], shares: readonly number[]):
  * @param pieces calls `press` with the share of each piece of an arrival
  */
 export function reactionByParts(
-  list: readonly Carried[],
+  list: readonly Laid[],
   shares: readonly number[],
   pieces: (i: number, press: (share: number) => void) => void,
 ): Carried {
-  let mask = 0;
-  for (const part of list) mask |= part.mask;
+  const mask = maskOf(list);
   const values = zeros(mask);
   const pressed = zeros(mask);
   for (let i = 0; i < list.length; i += 1) {
-    const part = list[i]!;
-    add(values, part.values, part.mask, shares[i]!);
+    const { carried: part } = list[i]!;
+    const relieving = part.allPresses ? null : part.values.map((value, n) => value - part.pressed[n]!);
+    add(values, mask, part.values, part.mask, shares[i]!);
     pieces(i, (share) => {
-      for (let n = 0; n < part.values.length; n += 1)
-        pressed[n]! += share * (share >= 0 ? part.pressed[n]! : part.values[n]! - part.pressed[n]!);
+      if (share >= 0) add(pressed, mask, part.pressed, part.mask, share);
+      else if (relieving) add(pressed, mask, relieving, part.mask, share);
     });
   }
-  return carriedFrom(mask, values, pressed);
+  return new Carried(mask, values, pressed);
 }
 
-function add(sum: number[], values: readonly number[], mask: number, times: number): void {
-  for (let n = 0, rest = mask; rest !== 0; n += 1, rest >>= 1) if (rest & 1) sum[n]! += values[n]! * times;
+/** Adds the values of some cases, so many times, to sums of those and others. */
+function add(sum: number[], sumMask: number, values: readonly number[], mask: number, times: number): void {
+  if (mask === sumMask) {
+    for (let n = 0; n < values.length; n += 1) sum[n]! += values[n]! * times;
+    return;
+  }
+  let from = 0;
+  let to = 0;
+  for (let rest = sumMask; from < values.length; rest &= rest - 1) {
+    if (mask & rest & -rest) {
+      sum[to]! += values[from]! * times;
+      from += 1;
+    }
+    to += 1;
+  }
 }

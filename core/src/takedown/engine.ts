@@ -1,7 +1,8 @@
 import TinyQueue from 'tinyqueue';
 import type { Building, ExtraLoad, Named } from '../building';
 import type { Combination, LoadCase } from '../load';
-import type { Arrival, LooseEnd, MemberLedger, Takedown } from './ledger';
+import { KeptLedger, type Landed } from './landed';
+import type { LooseEnd, MemberLedger, Takedown } from './ledger';
 import { withOneMore } from './few';
 import { horizontalOf } from './horizontal';
 import { LevelStore, type LevelState } from './levels';
@@ -10,7 +11,7 @@ import { LooseEnds } from './looseEnd';
 import { elevationOf, readNodes, type Node } from './node';
 import { calculate } from './outcome';
 import type { PanelSharing } from './panel/share';
-import { weighPanel, type PanelLanding } from './panels';
+import { weighPanel } from './panels';
 import { Plumb } from './plumb';
 import { primaryLoads } from './primary';
 import { compare, Route } from './route';
@@ -42,7 +43,7 @@ class Memory {
   readonly shelf = new BookShelf();
   readonly plumb = new Plumb();
   readonly sharings = new Map<string, PanelSharing>();
-  readonly ledgers = new Map<string, MemberLedger>();
+  readonly ledgers = new Map<string, KeptLedger>();
   readonly bearers = new Map<string, Bearers>();
   loads: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
   areas: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
@@ -283,7 +284,7 @@ export class TakedownEngine {
   /** A member that hands on otherwise is calculated again, with those that it handed to. */
   private loosen(slot: Slot): void {
     this.makeStale(slot);
-    for (const { to } of slot.handed) this.makeStale(this.memory.slots.get(to));
+    for (const { on } of slot.handed) this.makeStale(this.memory.slots.get(on));
   }
 
   private targetsOf({ bearers }: Slot): readonly Slot[] {
@@ -329,11 +330,11 @@ export class TakedownEngine {
   }
 
   /** What panels put on a member: on a beam those of its level, on a wall those of every level that it comes up to. */
-  private landingsOn({ kind, id, body }: Node): readonly PanelLanding[] {
+  private landingsOn({ kind, id, body }: Node): readonly Landed[] {
     const { levels } = this.memory;
     if (kind === 'beam') return levels.get(body.level)?.landings.get(id) ?? NONE;
     if (kind !== 'wall') return NONE;
-    const lists: PanelLanding[] = [];
+    const lists: Landed[] = [];
     for (const level of levels.all()) lists.push(...(level.landings.get(id) ?? NONE));
     return lists;
   }
@@ -352,29 +353,25 @@ export class TakedownEngine {
     slot.primary = found;
     slot.loads = loads;
     slot.panels = panels;
-    const { arrivals, carried } = slot.gathered(found);
+    const arrivals = slot.gathered(found);
     this.calculating = slot;
-    const outcome = calculate(node, arrivals, carried, slot.bearers, {
+    const { leaves, carried, handed, book, looseEnds } = calculate(node, arrivals, slot.bearers, {
       target: this.target,
       inLoop,
       reach,
       storey: storeyOf(building, node),
     });
     if (!inLoop) for (const to of slot.targets) this.makeStale(to);
-    slot.handed = outcome.handed;
-    // written out: spreading costs more than all the sums
-    const { kind, mark } = node;
-    const { leaves, book, looseEnds } = outcome;
-    const { byCase: sum, adverse } = outcome.carried;
-    slot.ledger = { id, kind, mark, inLoop, arrivals, leaves, sum, adverse, transfer: kind === 'beam' && this.carries(arrivals) };
+    slot.handed = handed;
+    const transfer = node.kind === 'beam' && this.carries(arrivals);
+    slot.ledger = new KeptLedger(id, node.kind, node.mark, inLoop, arrivals, leaves, transfer, carried);
     memory.ledgers.set(id, slot.ledger);
     slot.entry.set(book, found.book);
-    slot.carried = outcome.carried;
     slot.ends = looseEnds.length === 0 ? found.looseEnds : [...found.looseEnds, ...looseEnds];
     slot.stale = false;
   }
 
-  private readonly carriedBy = (id: string) => this.memory.slots.get(id)?.carried;
+  private readonly carriedBy = (id: string) => this.memory.slots.get(id)?.ledger?.carried;
 
   private calculating: Slot | null = null;
 
@@ -385,9 +382,8 @@ export class TakedownEngine {
   };
 
   /** A beam that carries another member is a transfer beam; a hanger beneath it does not make it one. */
-  private carries(arrivals: readonly Arrival[]): boolean {
-    for (const { source } of arrivals)
-      if (source.type === 'member' && this.memory.slots.get(source.member)?.node.kind !== 'hanger') return true;
+  private carries(arrivals: readonly Landed[]): boolean {
+    for (const { giver } of arrivals) if (giver !== null && this.memory.slots.get(giver)?.node.kind !== 'hanger') return true;
     return false;
   }
 

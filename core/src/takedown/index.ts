@@ -2,7 +2,7 @@ export { takeDown, TakedownEngine, type LiftingRules, type TakedownNews } from '
 export { SupportPlacer, withFoundSupports } from './foundSupports';
 export { REACH } from './outcome';
 export { heaviestOnGround, onlyMembers, pathOf } from './path';
-export { NAMED, type Bearer, type WallBearer } from './support/found';
+export { NAMED, ruleInWords, type Bearer, type WallBearer } from './support/found';
 export { contains, regionOf } from './panel/polygon';
 export { sharePanel } from './panel/sharePanel';
 export { type Bearing, type Orphan, type PanelSharing } from './panel/share';
@@ -11,9 +11,9 @@ export {
   addInto,
   arrivalTotal,
   numbersOf,
-  pressing,
   scaled,
   totalOf,
+  withValues,
   type Arrival,
   type BalanceLine,
   type ByCase,
@@ -26,6 +26,7 @@ export {
   type Source,
   type Takedown,
 } from './ledger';
+export { receivedLedger } from './landed';
 export { why, type Cause } from './why';
 export { piecesOn, spansBetween, type SpanPiece } from './span';
 export { floorsByArrival, floorsOn, type FloorLoad } from './floors';

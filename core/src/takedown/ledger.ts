@@ -25,6 +25,11 @@ export interface Arrival {
   readonly adverse: ByCase;
 }
 
+/** The same arrival with other values: an arrival is not to be copied by its fields, some of which are made when they are asked for. */
+export function withValues({ id, label, source, shape }: Arrival, byCase: ByCase, adverse: ByCase): Arrival {
+  return { id, label, source, shape, byCase, adverse };
+}
+
 /** What a member hands on at one of its supports. */
 export interface Leave {
   /** The member that takes it; null when nothing does. */
@@ -124,17 +129,6 @@ export function arrivalTotal(arrival: Arrival): Record<string, number> {
 export function scaled(byCase: ByCase, factor: number): Record<string, number> {
   const result: Record<string, number> = {};
   for (const id in byCase) result[id] = byCase[id]! * factor;
-  return result;
-}
-
-/** The part of each value that presses down. */
-export function pressing(byCase: ByCase): ByCase {
-  // most loads press in every case: then nothing is made anew
-  let presses = true;
-  for (const id in byCase) if (byCase[id]! < 0) presses = false;
-  if (presses) return byCase;
-  const result: Record<string, number> = {};
-  for (const id in byCase) result[id] = Math.max(0, byCase[id]!);
   return result;
 }
 

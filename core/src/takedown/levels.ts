@@ -1,8 +1,9 @@
 import type { Building } from '../building';
 import { doubtEnd } from './doubts';
 import { withOneMore } from './few';
+import type { Landed } from './landed';
 import type { LooseEnd } from './ledger';
-import { sharePanels, type HeldPanel, type PanelLanding } from './panels';
+import { sharePanels, type HeldPanel } from './panels';
 import { sameLists } from './same';
 import { findSupports } from './support/find';
 import type { FoundSupports } from './support/found';
@@ -13,7 +14,7 @@ const NONE: readonly never[] = [];
 /** A level as it was last, with what was found on it. */
 export class LevelState {
   /** What its panels put on each member. */
-  landings: ReadonlyMap<string, readonly PanelLanding[]>;
+  landings: ReadonlyMap<string, readonly Landed[]>;
   panelEnds: readonly LooseEnd[];
   readonly doubts: readonly LooseEnd[];
   /** Parts of its supports that are as they were. */
@@ -33,13 +34,13 @@ export class LevelState {
 
   /** Gathers what its panels put on members. @returns members to which that is news */
   layPanels(): string[] {
-    const now = new Map<string, readonly PanelLanding[]>();
+    const now = new Map<string, readonly Landed[]>();
     const ends: LooseEnd[] = [];
     for (const { weight } of this.panels) {
       for (const landing of weight!.landings) {
-        const known = now.get(landing.member);
+        const known = now.get(landing.on);
         const list = withOneMore(known ?? NONE, landing);
-        if (list !== known) now.set(landing.member, list);
+        if (list !== known) now.set(landing.on, list);
       }
       for (const end of weight!.looseEnds) ends.push(end);
     }

@@ -1,6 +1,7 @@
 import type { Building } from '../building';
 import { caseFromId, combineWorst, isPermanent, type Combination } from '../load';
-import type { Leave, LooseEnd, MemberLedger } from './ledger';
+import type { KeptLedger, Left } from './landed';
+import type { LooseEnd } from './ledger';
 
 /**
  * Supports that a beam lifts off, hangers that would have to push, pads that would rise: judged combination by combination,
@@ -8,8 +9,8 @@ import type { Leave, LooseEnd, MemberLedger } from './ledger';
  */
 export function liftedSupports(
   building: Building,
-  ledger: MemberLedger,
-  ledgers: ReadonlyMap<string, MemberLedger>,
+  ledger: KeptLedger,
+  ledgers: ReadonlyMap<string, KeptLedger>,
   combinations: readonly Combination[],
 ): readonly LooseEnd[] {
   let lifts = false;
@@ -52,20 +53,22 @@ export function liftedSupports(
 
 const NONE: readonly never[] = [];
 
-function canLift(ledger: MemberLedger, leave: Leave): boolean {
+function canLift(ledger: KeptLedger, leave: Left): boolean {
   return leave.to !== null && !leave.holdsDown && !presses(ledger, leave);
 }
 
 /** True when nothing that arrives lifts this support: then no combination does. */
-function presses({ arrivals }: MemberLedger, { shares, byCase: handed, adverse }: Leave): boolean {
-  // the very same where every share and every value of every arrival presses
-  if (handed === adverse) return true;
-  for (const id in handed) if (handed[id]! < adverse[id]! - 1e-9) return false;
+function presses({ arrivals }: KeptLedger, leave: Left): boolean {
+  const { values, pressed } = leave.carried;
+  if (pressed === values) return true;
+  for (let n = 0; n < values.length; n += 1) if (values[n]! < pressed[n]! - 1e-9) return false;
+  // from here on the shares of the arrivals are wanted, which are made when they are asked for
+  const { shares } = leave;
   for (let i = 0; i < arrivals.length; i += 1) {
-    const { byCase, adverse: pressed } = arrivals[i]!;
+    const { carried: part } = arrivals[i]!;
     // where nothing relieves, the share alone decides
-    if (pressed === byCase && shares[i]! >= 0) continue;
-    for (const id in byCase) if (byCase[id]! * shares[i]! < 0) return false;
+    if (part.allPresses && shares[i]! >= 0) continue;
+    for (const value of part.values) if (value * shares[i]! < 0) return false;
   }
   return true;
 }

@@ -1,9 +1,10 @@
 import { planLength, pointAlong, project, type Beam, type PlanPoint } from '../building';
 import { PlinthError } from '../error';
-import { BalanceBook, resultantOf } from './balance';
+import { BookKeeper, resultantOf, type BalanceBook } from './balance';
 import { reactionByParts, reactionOf, sumOf, type Carried } from './carried';
-import { addInto, scaled, type Arrival, type ByCase, type Leave, type LooseEnd, type Source } from './ledger';
-import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
+import { Brought, Handed, leverShare, Left, Split, totalCarried, type Landed } from './landed';
+import { addInto, scaled, type LooseEnd, type Source } from './ledger';
+import { shapeForce, type ArrivalShape } from './shape';
 import { LooseEnds, metres } from './looseEnd';
 import { withOneMore } from './few';
 import type { Node } from './node';
@@ -16,19 +17,13 @@ import { cut, footShapes } from './wall/foot';
 /** How far a member may stand from what it is said to rest on before that is a loose end, mm. */
 export const REACH = 300;
 
-/** What one member receives of another. */
-export interface Handed {
-  readonly to: string;
-  readonly arrival: Arrival;
-  readonly carried: Carried;
-}
-
-/** What comes of calculating one member: its part of the ledger, what others receive of it, its part of the balance. */
+/** What comes of calculating one member: its part of the ledger and of the balance. */
 export interface Outcome {
-  readonly leaves: readonly Leave[];
-  /** The sum of what arrives. */
-  readonly carried: Carried;
-  readonly handed: readonly Handed[];
+  readonly leaves: readonly Left[];
+  /** The sum of what arrives, when it was needed. */
+  readonly carried: Carried | null;
+  /** What others receive of it. */
+  readonly handed: readonly Landed[];
   readonly book: BalanceBook;
   readonly looseEnds: readonly LooseEnd[];
 }
@@ -51,49 +46,49 @@ function byColumn(rows: readonly (readonly number[])[], columns: number): number
   return Array.from({ length: columns }, (_, j) => rows.map((row) => row[j]!));
 }
 
-const forceOf = ({ shape }: Arrival) => shapeForce(shape);
-
 /** Calculates one member from what arrives on it: what leaves at each support, and what lands where. */
 export function calculate(
   node: Node,
-  arrivals: readonly Arrival[],
-  carried: readonly Carried[],
+  arrivals: readonly Landed[],
   bearers: readonly (Bearer | WallBearer)[],
   around: Surroundings,
 ): Outcome {
-  return new Calculation(node, arrivals, carried, around).run(bearers);
+  return new Calculation(node, arrivals, around).run(bearers);
 }
 
-const NOTHING_BOOKED = new BalanceBook();
-const FIRST_PIECE = ['0.0', '1.0', '2.0', '3.0'] as const;
+const NONE: readonly never[] = [];
+const AT_START: ArrivalShape = { type: 'point', at: 0 };
+/** Shares of two supports, in lists that are used for one beam after another. */
+const nearShares: number[] = [];
+const farShares: number[] = [];
+const BOTH = [nearShares, farShares] as const;
 
 class Calculation {
-  private readonly book = new BalanceBook();
+  private readonly book = new BookKeeper();
   private readonly ends: LooseEnds;
-  private handed: readonly Handed[] = [];
-  /** Total of each arrival's unit shape, and the sum of all. */
-  private readonly shares: readonly number[];
-  private readonly carried: Carried;
+  private handed: readonly Landed[] = NONE;
+  private sum: Carried | null = null;
 
   constructor(
     private readonly node: Node,
-    private readonly arrivals: readonly Arrival[],
-    /** What each arrival carries for each unit of its shape. */
-    private readonly units: readonly Carried[],
+    private readonly arrivals: readonly Landed[],
     private readonly around: Surroundings,
   ) {
     this.ends = new LooseEnds(node.id);
-    this.shares = arrivals.map(forceOf);
-    this.carried = sumOf(units, this.shares);
+  }
+
+  /** The sum of what arrives. */
+  private get carried(): Carried {
+    return (this.sum ??= totalCarried(this.arrivals));
   }
 
   run(bearers: readonly (Bearer | WallBearer)[]): Outcome {
     const leaves = this.leaves(bearers);
-    const { carried } = this;
-    return { leaves, carried, handed: this.handed, book: this.book.entries ? this.book : NOTHING_BOOKED, looseEnds: this.ends.list };
+    const { sum: carried, handed } = this;
+    return { leaves, carried, handed, book: this.book.book, looseEnds: this.ends.list };
   }
 
-  private leaves(bearers: readonly (Bearer | WallBearer)[]): Leave[] {
+  private leaves(bearers: readonly (Bearer | WallBearer)[]): Left[] {
     switch (this.node.kind) {
       case 'beam':
         return this.beam(this.node.body, bearers as readonly Bearer[]);
@@ -108,10 +103,14 @@ class Calculation {
     }
   }
 
-  private ground(): Leave[] {
-    this.arrivals.forEach(({ shape }, i) => this.book.add('delivered', this.units[i]!, resultantOf(this.node.place, shape)));
-    const { byCase, adverse } = this.carried;
-    return [{ to: 'ground', at: 0, byCase, adverse, shares: this.shares, holdsDown: false }];
+  /** All that arrives leaves in one place. */
+  private whole(to: string | null, holdsDown: boolean): Left[] {
+    return [new Left(to, 0, this.carried, new Split(this.arrivals, null, null), 0, holdsDown)];
+  }
+
+  private ground(): Left[] {
+    for (const { shape, carried } of this.arrivals) this.book.add('delivered', carried, resultantOf(this.node.place, shape));
+    return this.whole('ground', false);
   }
 
   private receiver(to: string | null): Node | undefined {
@@ -120,7 +119,6 @@ class Calculation {
 
   /** Force at a point handed to a member that may be a point or a line. @returns that member; null when nothing takes it */
   private handOver(leave: number, to: string | null, point: PlanPoint, carried: Carried): Node | null {
-    const { byCase } = carried;
     const target = this.receiver(to);
     const { x, y } = point;
     if (!target) {
@@ -142,29 +140,17 @@ class Calculation {
         `${node.mark} is ${metres(distance)} m away from ${target.mark}, on which it is said to rest`,
         `More than ${reach} mm apart they do not meet, and the load is not handed on.`,
         'Move one of them, or name another support.',
-        byCase,
+        carried.byCase,
       );
       return null;
     }
-    this.give(
-      target,
-      FIRST_PIECE[leave] ?? `${leave}.0`,
-      node.mark,
-      { type: 'member', member: node.id, leave },
-      { type: 'point', at },
-      carried,
-    );
+    const shape: ArrivalShape = at === 0 ? AT_START : { type: 'point', at };
+    this.handed = withOneMore(this.handed, new Handed(target.id, node.id, node.mark, leave, shape, carried));
     this.book.shift(carried, x, y, landed.x, landed.y);
     return target;
   }
 
-  private give(target: Node, key: string, label: string, source: Source, shape: ArrivalShape, carried: Carried): void {
-    const { byCase, adverse } = carried;
-    const id = `${target.id}/${this.node.id}.${key}`;
-    this.handed = withOneMore(this.handed, { to: target.id, arrival: { id, label, source, shape, byCase, adverse }, carried });
-  }
-
-  private restsOnNothing(where: string, at: number, byCase: ByCase): void {
+  private restsOnNothing(where: string, at: number, load: Carried): void {
     if (this.around.inLoop) return;
     const { mark, kind } = this.node;
     const what =
@@ -175,31 +161,29 @@ class Calculation {
           : `${mark} rests on nothing${where}`;
     const remedy =
       kind === 'wall' ? 'Continue it below, or draw the beam or footing that carries it.' : 'Draw or name what takes its load.';
-    this.ends.add('no-support', at || '', what, 'Its load lands nowhere.', remedy, byCase);
+    this.ends.add('no-support', at || '', what, 'Its load lands nowhere.', remedy, load.byCase);
   }
 
-  private post(at: PlanPoint, bearer: Bearer | undefined): Leave[] {
-    const { byCase, adverse } = this.carried;
+  private post(at: PlanPoint, bearer: Bearer | undefined): Left[] {
     const by = bearer?.by ?? null;
     const to = this.handOver(0, by, at, this.carried)?.id ?? null;
-    if (to === null && (by === null || !this.around.target(by))) this.restsOnNothing('', 0, byCase);
-    return [{ to, at: 0, byCase, adverse, shares: this.shares, holdsDown: true }];
+    if (to === null && (by === null || !this.around.target(by))) this.restsOnNothing('', 0, this.carried);
+    return this.whole(to, true);
   }
 
   private loseAll(): void {
-    this.arrivals.forEach(({ shape }, i) => this.book.add('lost', this.units[i]!, resultantOf(this.node.place, shape)));
+    for (const { shape, carried } of this.arrivals) this.book.add('lost', carried, resultantOf(this.node.place, shape));
   }
 
-  private beam(body: Beam, supports: readonly Bearer[]): Leave[] {
+  private beam(body: Beam, supports: readonly Bearer[]): Left[] {
     const { node } = this;
-    let found: { readonly shares: readonly (readonly number[])[]; readonly parts: Parts | null };
+    let found: ReturnType<Calculation['atSupports']>;
     try {
       found = this.atSupports(body.hinges, supports);
     } catch (error) {
       if (!(error instanceof PlinthError)) throw error;
       this.loseAll();
-      const { byCase } = this.carried;
-      if (supports.length === 0) this.restsOnNothing('', 0, byCase);
+      if (supports.length === 0) this.restsOnNothing('', 0, this.carried);
       else
         this.ends.add(
           'unstable',
@@ -207,76 +191,87 @@ class Calculation {
           `${node.mark}: ${error.message}`,
           'It cannot be calculated, and its load lands nowhere.',
           'Give it the supports that it has.',
-          byCase,
+          this.carried.byCase,
         );
       return [];
     }
-    const { parts } = found;
-    const leaves = new Array<Leave>(supports.length);
+    const { parts, split, shares: shareOf } = found;
+    const leaves = new Array<Left>(supports.length);
     for (let j = 0; j < supports.length; j += 1) {
       const support = supports[j]!;
-      const shares = found.shares[j]!;
-      const reaction = parts ? this.reactionOnSpans(shares, parts, j) : reactionOf(this.units, shares);
-      const { byCase, adverse } = reaction;
+      const shares = shareOf[j]!;
+      const reaction = parts ? this.reactionOnSpans(shares, parts, j) : reactionOf(this.arrivals, shares);
       const target = this.handOver(j, support.by, pointAlong(body, support.at), reaction);
       const to = target?.id ?? null;
       if (to === null && (support.by === null || !this.around.target(support.by)))
-        this.restsOnNothing(` at ${metres(support.at)} m`, Math.round(support.at), byCase);
-      leaves[j] = { to, at: support.at, byCase, adverse, shares, holdsDown: support.holdsDown && target?.kind !== 'hanger' };
+        this.restsOnNothing(` at ${metres(support.at)} m`, Math.round(support.at), reaction);
+      leaves[j] = new Left(to, support.at, reaction, split, j, support.holdsDown && target?.kind !== 'hanger');
     }
     return leaves;
   }
 
   private reactionOnSpans(shares: readonly number[], parts: Parts, j: number): Carried {
-    const allPress = this.units.every(
-      ({ pressed, values }, i) => pressed === values && shares[i]! >= 0 && parts[i]!.every((row) => row[j]! >= 0),
+    const allPress = this.arrivals.every(
+      ({ carried }, i) => carried.allPresses && shares[i]! >= 0 && parts[i]!.every((row) => row[j]! >= 0),
     );
-    if (allPress) return sumOf(this.units, shares);
-    return reactionByParts(this.units, shares, (i, press) => {
+    if (allPress) return sumOf(this.arrivals, shares);
+    return reactionByParts(this.arrivals, shares, (i, press) => {
       for (const row of parts[i]!) press(row[j]!);
     });
   }
 
   /**
    * Of each support its share of each arrival; on a beam of several spans also of each piece of an arrival, since variable load may be there
-   * on one span and not on the next.
+   * on one span and not on the next. The lists of shares are to be read before the next beam is looked at.
    * @throws PlinthError when the beam cannot stand
    */
   private atSupports(
     hinges: readonly number[],
     supports: readonly Bearer[],
-  ): { readonly shares: readonly (readonly number[])[]; readonly parts: Parts | null } {
+  ): { readonly shares: readonly (readonly number[])[]; readonly parts: Parts | null; readonly split: Split } {
     const { node, arrivals } = this;
     const { length } = node;
     const lever = hinges.length === 0 ? leverOf(supports, length) : null;
     if (lever?.wholeSpan) {
-      const second = arrivals.map(({ shape }, i) => (shapeMoment(shape) - this.shares[i]! * lever.a) / (lever.b - lever.a));
-      return { shares: [this.shares.map((share, i) => share - second[i]!), second], parts: null };
+      for (let i = 0; i < arrivals.length; i += 1) {
+        const { shape } = arrivals[i]!;
+        farShares[i] = leverShare(shape, lever);
+        nearShares[i] = shapeForce(shape) - farShares[i]!;
+      }
+      return { shares: BOTH, parts: null, split: new Split(arrivals, lever, null) };
     }
     const spans = spansBetween(
       supports.map((support) => support.at),
       length,
     );
-    if (spans.length <= 1) return { shares: byColumn(unitReactions(supports, hinges, length, arrivals), supports.length), parts: null };
+    const solved = (shares: readonly (readonly number[])[], parts: Parts | null) => ({
+      shares,
+      parts,
+      split: new Split(arrivals, null, shares),
+    });
+    if (spans.length <= 1) return solved(byColumn(unitReactions(supports, hinges, length, arrivals), supports.length), null);
     const pieces = arrivals.map((arrival) => piecesOn(spans, arrival.shape));
     const rows = unitReactions(supports, hinges, length, pieces.flat());
     let n = 0;
     const parts = pieces.map((list) => list.map(() => rows[n++]!));
-    return { shares: supports.map((_, j) => parts.map((list) => list.reduce((sum, row) => sum + row[j]!, 0))), parts };
+    return solved(
+      supports.map((_, j) => parts.map((list) => list.reduce((sum, row) => sum + row[j]!, 0))),
+      parts,
+    );
   }
 
-  private wall(node: Extract<Node, { kind: 'wall' }>, bearers: readonly WallBearer[]): Leave[] {
+  private wall(node: Extract<Node, { kind: 'wall' }>, bearers: readonly WallBearer[]): Left[] {
     const total = this.carried;
-    const nothing = (): Leave[] => {
+    const nothing = (): Left[] => {
       this.loseAll();
-      return [{ to: null, at: 0, byCase: total.byCase, adverse: total.adverse, shares: this.shares, holdsDown: false }];
+      return this.whole(null, false);
     };
     const stretches = bearers.flatMap((bearer) => {
       const target = this.receiver(bearer.by);
       return target ? [{ ...bearer, target }] : [];
     });
     if (stretches.length === 0 || node.length === 0) {
-      this.restsOnNothing('', 0, total.byCase);
+      this.restsOnNothing('', 0, total);
       return nothing();
     }
     for (const { target } of stretches) {
@@ -299,14 +294,16 @@ class Calculation {
           const { before, within, after } = cut(part, from, to);
           rest.push(before, after);
           if (!within) continue;
-          for (const shape of this.onto(node, target, within, arrival, this.units[i]!)) {
+          for (const shape of this.onto(node, target, within, arrival)) {
             const resultant = resultantOf(target.place, shape);
             landedForce += resultant.force;
             fx.x += resultant.x;
             fy.x += resultant.y;
             shares[j]![i]! += resultant.force;
             const source: Source = { type: 'member', member: node.id, leave: j, through: arrival.id };
-            this.give(target, `${j}.${i}.${piece++}`, `${node.mark}: ${arrival.label}`, source, shape, this.units[i]!);
+            const label = `${node.mark}: ${arrival.label}`;
+            const part = `${j}.${i}.${piece++}`;
+            this.handed = withOneMore(this.handed, new Brought(target.id, node.id, part, label, source, shape, arrival.carried));
           }
         }
         parts = rest;
@@ -314,14 +311,14 @@ class Calculation {
       for (const part of parts) {
         if (!part || shapeForce(part) === 0) continue;
         const lost = resultantOf(node.place, part);
-        this.book.add('lost', this.units[i]!, lost);
+        this.book.add('lost', arrival.carried, lost);
         addInto(astray, arrival.byCase, lost.force);
         landedForce += lost.force;
         fx.x += lost.x;
         fy.x += lost.y;
       }
       const whole = resultantOf(node.place, arrival.shape);
-      this.book.add('offsets', this.units[i]!, {
+      this.book.add('offsets', arrival.carried, {
         force: whole.force - landedForce - this.past,
         x: whole.x - fx.x - this.pastX,
         y: whole.y - fy.x - this.pastY,
@@ -337,10 +334,8 @@ class Calculation {
         'Continue what carries it under the whole wall.',
         astray,
       );
-    return stretches.map((stretch, j) => {
-      const { byCase, adverse } = sumOf(this.units, shares[j]!);
-      return { to: stretch.by, at: stretch.from, byCase, adverse, shares: shares[j]!, holdsDown: false };
-    });
+    const split = new Split(this.arrivals, null, shares);
+    return stretches.map(({ by, from }, j) => new Left(by, from, sumOf(this.arrivals, shares[j]!), split, j, false));
   }
 
   /** Of the arrival at hand: what reached past the end of the target and is booked as lost already. */
@@ -349,13 +344,7 @@ class Calculation {
   private pastY = 0;
 
   /** A piece of foot laid on what is beneath. What reaches past its end by more than the reach is lost; less is gathered there. */
-  private onto(
-    node: Extract<Node, { kind: 'wall' }>,
-    target: Node,
-    shape: ArrivalShape,
-    { label, byCase }: Arrival,
-    unit: Carried,
-  ): ArrivalShape[] {
+  private onto(node: Extract<Node, { kind: 'wall' }>, target: Node, shape: ArrivalShape, { label, carried }: Landed): ArrivalShape[] {
     const place = target.place as Extract<Node, { kind: 'beam' }>['body'];
     const start = project(place, node.body.from);
     const ratio = (project(place, node.body.to) - start) / node.length;
@@ -373,7 +362,7 @@ class Calculation {
         landed.push({ type: 'distributed', from, to: from + width, start: resultant.force / width, end: resultant.force / width });
         continue;
       }
-      this.book.add('lost', unit, resultant);
+      this.book.add('lost', carried, resultant);
       this.past += resultant.force;
       this.pastX += resultant.x;
       this.pastY += resultant.y;
@@ -383,7 +372,7 @@ class Calculation {
         `${node.mark}: ${label} reaches past the end of ${target.mark}`,
         'The part beyond the end lands on nothing.',
         `Shorten the wall, or lengthen ${target.mark}.`,
-        scaled(byCase, resultant.force),
+        scaled(carried.byCase, resultant.force),
       );
     }
     return landed;

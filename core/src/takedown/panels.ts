@@ -1,9 +1,10 @@
 import type { Building, ExtraLoad, Named, Panel } from '../building';
 import { caseOf, type BuildUp } from '../load';
-import { BalanceBook } from './balance';
+import { BookKeeper, type BalanceBook } from './balance';
 import { carriedOf, type Carried } from './carried';
 import { withOneMore } from './few';
-import { pressing, scaled, type ByCase, type LooseEnd, type Source } from './ledger';
+import { Brought, type Landed } from './landed';
+import { scaled, type LooseEnd, type Source } from './ledger';
 import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
 import { LooseEnds, metres } from './looseEnd';
 import type { Bearing, PanelSharing } from './panel/share';
@@ -14,22 +15,13 @@ import { clipShape } from './shape';
 import { lineFinder, type Finder, type LevelPlan } from './support/levelPlan';
 import type { Segment } from './support/line';
 
-/** What a panel puts on one member, ready to land there. */
-export interface PanelLanding {
-  readonly member: string;
-  readonly panel: string;
-  readonly label: string;
-  readonly source: Source;
-  readonly shape: ArrivalShape;
-  readonly carried: Carried;
-}
-
 /** What a panel puts on members, and what that adds to the balance. */
 export interface PanelWeight {
   /** Extra loads on parts of it. */
   readonly areas: readonly Named<ExtraLoad>[];
   readonly buildUp: BuildUp | undefined;
-  readonly landings: readonly PanelLanding[];
+  /** What it puts on members, ready to land there. */
+  readonly landings: readonly Landed[];
   readonly book: BalanceBook;
   readonly looseEnds: readonly LooseEnd[];
 }
@@ -101,18 +93,20 @@ export function weighPanel(
     weighing.lay(sharing, intensityOf(buildUp, body.pitch), `${body.mark} ${buildUp.name}`, { type: 'panel', panel: id }, body.mark, '');
   for (const { id: load, body: extra } of areas) {
     const patch = sharePatch(body, extra.outline, near, reach);
-    const byCase = { [caseOf(extra.nature, extra.use).id]: extra.pressure };
-    weighing.lay(patch, byCase, extra.label, { type: 'load', load }, `${extra.label} on ${body.mark}`, load);
+    const carried = carriedOf({ [caseOf(extra.nature, extra.use).id]: extra.pressure });
+    weighing.lay(patch, carried, extra.label, { type: 'load', load }, `${extra.label} on ${body.mark}`, load);
     for (const { kind, text } of patch.doubts) weighing.doubt(kind, load, `${extra.label} on ${body.mark}: ${text}`);
   }
   for (const { kind, text } of sharing.doubts) weighing.doubt(kind, '', `${body.mark}: ${text}`);
-  const { book, landings, ends } = weighing;
-  return { areas, buildUp, landings, book, looseEnds: ends.list };
+  const { keeper, landings, ends } = weighing;
+  return { areas, buildUp, landings, book: keeper.book, looseEnds: ends.list };
 }
 
+const FEW = ['0', '1', '2', '3', '4', '5'] as const;
+
 class Weighing {
-  readonly book = new BalanceBook();
-  landings: readonly PanelLanding[] = [];
+  readonly keeper = new BookKeeper();
+  landings: readonly Landed[] = [];
   readonly ends: LooseEnds;
 
   constructor(
@@ -122,9 +116,8 @@ class Weighing {
     this.ends = new LooseEnds(panel);
   }
 
-  lay(sharing: PanelSharing, byCase: ByCase, label: string, source: Source, title: string, place: string): void {
-    const { book } = this;
-    const carried = carriedOf(byCase, pressing(byCase));
+  lay(sharing: PanelSharing, carried: Carried, label: string, source: Source, title: string, place: string): void {
+    const { keeper: book } = this;
     let { area: force, x, y } = sharing.whole;
     book.put('applied', carried, force, x, y);
     const { panel } = this;
@@ -138,7 +131,8 @@ class Weighing {
         force -= own;
         x -= own * line.from.x + moment * line.dx;
         y -= own * line.from.y + moment * line.dy;
-        this.landings = withOneMore(this.landings, { member, panel, label, source, shape: landed, carried });
+        const part = FEW[this.landings.length] ?? `${this.landings.length}`;
+        this.landings = withOneMore(this.landings, new Brought(member, panel, part, label, source, landed, carried));
       }
     }
     for (const { region, reason } of sharing.orphans) {
@@ -154,11 +148,13 @@ class Weighing {
         `${title}: ${(region.area / 1e6).toFixed(2)} m2 ${REASONS[reason].title}`,
         `${REASONS[reason].why}${where}. Its load lands nowhere.`,
         REASONS[reason].remedy,
-        scaled(byCase, region.area),
+        scaled(carried.byCase, region.area),
       );
     }
-    // nothing but lines of action may move: the force is all there
-    book.put('offsets', carried, force, x, y);
+    // nothing but lines of action may move: the force is all there, and rounding is not written down
+    const { whole } = sharing;
+    const rounding = 1e-13 * (Math.abs(whole.x) + Math.abs(whole.y) + 1000 * whole.area);
+    if (Math.abs(force) + Math.abs(x) + Math.abs(y) > rounding) book.put('offsets', carried, force, x, y);
   }
 
   private lineOf(member: string): Segment {

@@ -2,24 +2,22 @@ import type { Building, ExtraLoad, Named, Wall } from '../building';
 import { caseOf } from '../load';
 import { GRAVITY } from '../quantity';
 import { findSection } from '../section';
-import { BalanceBook, resultantOf } from './balance';
+import { BookKeeper, resultantOf, type BalanceBook } from './balance';
 import { withOneMore } from './few';
 import { carriedOf, permanentOf, type Carried } from './carried';
-import { pressing, scaled, type Arrival, type ByCase, type LooseEnd, type Source } from './ledger';
+import { Brought, type Landed } from './landed';
+import { scaled, type LooseEnd, type Source } from './ledger';
 import { type ArrivalShape } from './shape';
 import { intensityOf } from './intensity';
 import { LooseEnds } from './looseEnd';
 import type { Node } from './node';
-import type { PanelLanding } from './panels';
 import { clipShape } from './shape';
 
 /** Loads that act on a member first-hand, before anything that other members bring. */
 export interface Primary {
   /** The member as it was when they were found. */
   readonly node: Node;
-  readonly arrivals: readonly Arrival[];
-  /** What each arrival carries for each unit of its shape. */
-  readonly carried: readonly Carried[];
+  readonly arrivals: readonly Landed[];
   readonly book: BalanceBook;
   readonly looseEnds: readonly LooseEnd[];
 }
@@ -34,7 +32,7 @@ function ownWeight(member: { section: string | null; ownWeight: number }): { wei
   }
 }
 
-export function primaryLoads(building: Building, node: Node, loads: readonly Named<ExtraLoad>[], panels: readonly PanelLanding[]): Primary {
+export function primaryLoads(building: Building, node: Node, loads: readonly Named<ExtraLoad>[], panels: readonly Landed[]): Primary {
   return new PrimaryLoads(building, node).all(loads, panels);
 }
 
@@ -43,16 +41,24 @@ const OWN = [
   { label: 'own weight', source: { type: 'ownWeight', allowance: false } },
   { label: 'own weight, allowance', source: { type: 'ownWeight', allowance: true } },
 ] as const;
-const AT_POINT: ArrivalShape = { type: 'point', at: 0 };
 
-function weighed(byCase: ByCase): Carried {
-  return carriedOf(byCase, pressing(byCase));
+const wholes = new Map<number, ArrivalShape>();
+
+/** All along a member, evenly: members of one length share it. */
+function wholeLength(length: number): ArrivalShape {
+  let known = wholes.get(length);
+  if (!known) {
+    if (wholes.size > 4000) wholes.clear();
+    wholes.set(length, (known = { type: 'distributed', from: 0, to: length, start: 1, end: 1 }));
+  }
+  return known;
 }
 
+const AT_POINT: ArrivalShape = { type: 'point', at: 0 };
+
 class PrimaryLoads {
-  private arrivals: readonly Arrival[] = [];
-  private carried: readonly Carried[] = [];
-  private readonly book = new BalanceBook();
+  private arrivals: readonly Landed[] = [];
+  private readonly book = new BookKeeper();
   private readonly ends: LooseEnds;
 
   constructor(
@@ -62,21 +68,17 @@ class PrimaryLoads {
     this.ends = new LooseEnds(node.id);
   }
 
-  all(loads: readonly Named<ExtraLoad>[], panels: readonly PanelLanding[]): Primary {
+  all(loads: readonly Named<ExtraLoad>[], panels: readonly Landed[]): Primary {
     this.own();
     if (this.node.kind === 'beam') this.strips(this.node.body.strips);
-    for (const { panel, label, source, shape, carried } of panels)
-      this.land(`${this.node.id}/${panel}.${this.arrivals.length}`, label, source, shape, carried);
+    for (const landing of panels) this.land(landing);
     for (const load of loads) this.extra(load);
-    return { node: this.node, arrivals: this.arrivals, carried: this.carried, book: this.book, looseEnds: this.ends.list };
+    return { node: this.node, arrivals: this.arrivals, book: this.book.book, looseEnds: this.ends.list };
   }
 
   /** Applied to the balance, and laid on the member as far as the member reaches. */
   private apply(key: string, label: string, source: Source, shape: ArrivalShape, carried: Carried): void {
-    const { byCase } = carried;
-    let isNothing = true;
-    for (const id in byCase) if (byCase[id] !== 0) isNothing = false;
-    if (isNothing) return;
+    if (carried.isNothing) return;
     const { node } = this;
     this.book.add('applied', carried, resultantOf(node.place, shape));
     const { inside, outside } = node.length === 0 ? { inside: shape, outside: [] } : clipShape(shape, node.length + 1e-6);
@@ -89,16 +91,14 @@ class PrimaryLoads {
         `${label} reaches past the end of ${node.mark}`,
         'The part beyond the end lands on nothing.',
         `Shorten the load, or lengthen ${node.mark}.`,
-        scaled(byCase, lost.force),
+        scaled(carried.byCase, lost.force),
       );
     }
-    if (inside) this.land(`${node.id}/${key}`, label, source, inside, carried);
+    if (inside) this.land(new Brought(node.id, key, '', label, source, inside, carried));
   }
 
-  private land(id: string, label: string, source: Source, shape: ArrivalShape, carried: Carried): void {
-    const { byCase, adverse } = carried;
-    this.arrivals = withOneMore(this.arrivals, { id, label, source, shape, byCase, adverse });
-    this.carried = withOneMore(this.carried, carried);
+  private land(arrival: Landed): void {
+    this.arrivals = withOneMore(this.arrivals, arrival);
   }
 
   private storey(member: { base: string; top: string }): number {
@@ -110,8 +110,8 @@ class PrimaryLoads {
     switch (node.kind) {
       case 'beam': {
         const { weight, allowance } = ownWeight(node.body);
-        const whole: ArrivalShape = { type: 'distributed', from: 0, to: node.length, start: 1, end: 1 };
-        if (node.length > 0) this.apply('own', OWN[+allowance]!.label, OWN[+allowance]!.source, whole, permanentOf(weight));
+        const { label, source } = OWN[+allowance]!;
+        if (node.length > 0) this.apply('own', label, source, wholeLength(node.length), permanentOf(weight));
         break;
       }
       case 'column': {
@@ -160,7 +160,7 @@ class PrimaryLoads {
         strip.label || buildUp.name,
         { type: 'strip', buildUp: strip.buildUp, index },
         { type: 'distributed', from: strip.from, to: strip.to, start: strip.widthStart, end: strip.widthEnd },
-        weighed(intensityOf(buildUp, strip.pitch)),
+        intensityOf(buildUp, strip.pitch),
       );
     });
   }
@@ -183,6 +183,6 @@ class PrimaryLoads {
       ? { type: 'point', at: node.length === 0 ? 0 : body.at }
       : { type: 'distributed', from: body.from, to: body.to, start: 1, end: 1 };
     const value = !isPoint ? body.intensity : body.type === 'line' ? body.intensity * (body.to - body.from) : body.force;
-    this.apply(id, body.label, { type: 'load', load: id }, shape, weighed({ [loadCase.id]: value }));
+    this.apply(id, body.label, { type: 'load', load: id }, shape, carriedOf({ [loadCase.id]: value }));
   }
 }

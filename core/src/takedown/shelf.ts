@@ -2,15 +2,15 @@ import { BalanceTable, type BalanceBook } from './balance';
 import type { CaseBalance } from './ledger';
 
 /** Sums are made in steps, so many parts to a sum: what changes is added up again with its neighbours only. */
-const FAN_BITS = 4;
+const FAN_BITS = 3;
 const FAN = 1 << FAN_BITS;
 const STEPS = 3;
 const SHELVES = FAN ** STEPS;
 
 /** The place of one member's or panel's books. */
 export class BookEntry {
-  private first: BalanceBook | null = null;
-  private second: BalanceBook | null = null;
+  private first: BalanceBook = null;
+  private second: BalanceBook = null;
 
   constructor(
     readonly name: string,
@@ -18,7 +18,7 @@ export class BookEntry {
     private readonly shelves: BookShelf,
   ) {}
 
-  set(first: BalanceBook, second: BalanceBook | null = null): void {
+  set(first: BalanceBook, second: BalanceBook = null): void {
     this.first = first;
     this.second = second;
     this.shelves.makeStale(this);
@@ -39,14 +39,14 @@ function isBefore(a: BookEntry, b: BookEntry): boolean {
 }
 
 /**
- * The books of all members and panels on some thousand shelves, added up shelf by shelf and then sixteen sums at a time, so that a change
+ * The books of all members and panels on some hundred shelves, added up shelf by shelf and then eight sums at a time, so that a change
  * adds up again only what it touches. The sum follows from the names and the books alone: it does not depend on how it came about, to
  * the last digit.
  */
 export class BookShelf {
   /** Each shelf in an order that follows from the names. */
   private readonly shelves = Array.from({ length: SHELVES }, (): BookEntry[] => []);
-  /** Sums of shelves, of sixteen shelves, and so on to the sum of all. */
+  /** Sums of shelves, of eight shelves, and so on to the sum of all. */
   private readonly sums = Array.from({ length: STEPS + 1 }, (_, step) => new BalanceTable(SHELVES >> (FAN_BITS * step)));
   private readonly stale = Array.from({ length: STEPS + 1 }, (_, step) => new Uint8Array(SHELVES >> (FAN_BITS * step)));
 

@@ -1,9 +1,7 @@
 import type { ExtraLoad, Named } from '../building';
-import type { Carried } from './carried';
-import type { Arrival, LooseEnd, MemberLedger } from './ledger';
+import type { KeptLedger, Landed } from './landed';
+import type { LooseEnd } from './ledger';
 import type { Node } from './node';
-import type { Handed } from './outcome';
-import type { PanelLanding } from './panels';
 import type { Primary } from './primary';
 import { Stop } from './route';
 import type { Bearers } from './same';
@@ -18,14 +16,12 @@ export class Slot extends Stop<Slot> {
   /** What it rests on. */
   bearers: Bearers = NONE;
   loads: readonly Named<ExtraLoad>[] = NONE;
-  panels: readonly PanelLanding[] = NONE;
+  panels: readonly Landed[] = NONE;
   /** What acts on it first-hand. */
   primary: Primary | null = null;
   /** What it hands on, in order. */
-  handed: readonly Handed[] = NONE;
-  ledger: MemberLedger | null = null;
-  /** The sum of what arrives. */
-  carried: Carried | undefined = undefined;
+  handed: readonly Landed[] = NONE;
+  ledger: KeptLedger | null = null;
   ends: readonly LooseEnd[] = NONE;
   /** Loose ends of supports that lift. */
   lifting: readonly LooseEnd[] = NONE;
@@ -38,27 +34,22 @@ export class Slot extends Stop<Slot> {
   }
 
   /** What acts on it first-hand, and after that what its givers hand to it. */
-  gathered(own: Primary): { arrivals: readonly Arrival[]; carried: readonly Carried[] } {
+  gathered(own: Primary): readonly Landed[] {
     const { id, givers } = this;
     let count = 0;
     // what a member of a ring would hand on is not there
-    for (const { inLoop, handed } of givers) if (!inLoop) for (const { to } of handed) if (to === id) count += 1;
-    if (count === 0) return own;
+    for (const { inLoop, handed } of givers) if (!inLoop) for (const { on } of handed) if (on === id) count += 1;
+    if (count === 0) return own.arrivals;
     let n = own.arrivals.length;
-    const arrivals = new Array<Arrival>(n + count);
-    const carried = new Array<Carried>(n + count);
-    for (let i = 0; i < n; i += 1) {
-      arrivals[i] = own.arrivals[i]!;
-      carried[i] = own.carried[i]!;
-    }
+    const arrivals = new Array<Landed>(n + count);
+    for (let i = 0; i < n; i += 1) arrivals[i] = own.arrivals[i]!;
     for (const { inLoop, handed } of givers)
       if (!inLoop)
         for (const part of handed) {
-          if (part.to !== id) continue;
-          arrivals[n] = part.arrival;
-          carried[n] = part.carried;
+          if (part.on !== id) continue;
+          arrivals[n] = part;
           n += 1;
         }
-    return { arrivals, carried };
+    return arrivals;
   }
 }

@@ -1,3 +1,4 @@
+import { receivedLedger } from '@plinth/core';
 import type { Computed, ComputedChange, Delta } from './engine.worker';
 
 /** A map as it is shown: another one after each change, though what stands behind it is always the same. */
@@ -35,10 +36,13 @@ class HeldMap<V> {
   private readonly map = new Map<string, V>();
   view = new View(this.map);
 
+  /** @param received what a value is, that came in a message */
+  constructor(private readonly received: (message: V) => V = (message) => message) {}
+
   take({ set, gone }: Delta<V>): void {
     if (set.length + gone.length > 0) this.view = new View(this.map);
     for (const id of gone) this.map.delete(id);
-    for (const [id, value] of set) this.map.set(id, value);
+    for (const [id, value] of set) this.map.set(id, this.received(value));
   }
 }
 
@@ -50,7 +54,7 @@ type Takedown = Computed['takedown'];
  * reading what it was given.
  */
 export class HeldResult {
-  private readonly ledgers = new HeldMap<ValueOf<Takedown['members']>>();
+  private readonly ledgers = new HeldMap<ValueOf<Takedown['members']>>(receivedLedger);
   private readonly bearers = new HeldMap<ValueOf<Takedown['bearers']>>();
   private readonly panels = new HeldMap<ValueOf<Takedown['panels']>>();
   private readonly members = new HeldMap<ValueOf<Computed['members']>>();

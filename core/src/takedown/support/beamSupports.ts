@@ -74,7 +74,7 @@ function isHeldDown(beam: Beam, by: string, at: number, reach: number): boolean 
 
 interface Post {
   readonly id: string;
-  readonly body: { readonly at: PlanPoint; readonly mark: string };
+  readonly body: { readonly at: PlanPoint };
 }
 
 /** Columns, pads, hangers: points within reach of the beam's line. */
@@ -83,12 +83,12 @@ function onPosts({ line }: OnLine<Beam>, finders: LevelFinders, reach: number, c
   const look = (posts: readonly Post[], rank: number, rule: string) => {
     for (const { id, body } of posts) {
       const { at, distance } = nearest(line, body.at);
-      if (distance <= reach) candidates.push({ at, by: id, rank, rule: `${body.mark} ${rule}` });
+      if (distance <= reach) candidates.push({ at, by: id, rank, rule });
     }
   };
-  look(finders.columnsBelow.near(from.x, from.y, to.x, to.y, reach), RANK.column, 'stands under it');
-  look(finders.footings.near(from.x, from.y, to.x, to.y, reach), RANK.footing, 'lies under it');
-  look(finders.hangersBelow.near(from.x, from.y, to.x, to.y, reach), RANK.hanger, 'holds it from above');
+  look(finders.columnsBelow.near(from.x, from.y, to.x, to.y, reach), RANK.column, '{} stands under it');
+  look(finders.footings.near(from.x, from.y, to.x, to.y, reach), RANK.footing, '{} lies under it');
+  look(finders.hangersBelow.near(from.x, from.y, to.x, to.y, reach), RANK.hanger, '{} holds it from above');
 }
 
 /** Walls that come up to the beam or past it: crossed at a point, or lain upon along a stretch. */
@@ -99,14 +99,14 @@ function onWalls({ line }: OnLine<Beam>, finders: LevelFinders, reach: number, c
     if (cross) {
       if (cross.a < -reach || cross.a > line.length + reach || cross.b < -reach || cross.b > wall.line.length + reach) continue;
       const at = Math.min(line.length, Math.max(0, cross.a));
-      candidates.push({ at, by: wall.id, rank: RANK.wall, rule: `it meets ${wall.body.mark}` });
+      candidates.push({ at, by: wall.id, rank: RANK.wall, rule: 'it meets {}' });
       continue;
     }
     const common = overlap(line, wall.line, reach);
     if (!common) continue;
-    const rule = `it lies along ${wall.body.mark}: taken to bear at both ends of the common length`;
+    const rule = 'it lies along {}: taken to bear at both ends of the common length';
     if (common.to - common.from <= 2 * reach)
-      candidates.push({ at: (common.from + common.to) / 2, by: wall.id, rank: RANK.wall, rule: `its end lies on ${wall.body.mark}` });
+      candidates.push({ at: (common.from + common.to) / 2, by: wall.id, rank: RANK.wall, rule: 'its end lies on {}' });
     else for (const at of [common.from, common.to]) candidates.push({ at, by: wall.id, rank: RANK.wall, rule });
   }
 }
@@ -134,7 +134,7 @@ function onBeams(
         at: Math.min(line.length, Math.max(0, s)),
         by: other.id,
         rank: RANK.beam,
-        rule: `its end frames into ${body.mark}`,
+        rule: 'its end frames into {}',
       });
     else if (body.supportsFound ? id < other.id : !body.supports.some((support) => support.by === id))
       crossings.push({ a: id, b: other.id, atA: s, atB: t });
@@ -190,11 +190,11 @@ function decideCrossings(
   for (const { a, b, atA, atB, aNeeds, bNeeds } of decided) {
     const [i, j] = [placeOf.get(a)!, placeOf.get(b)!];
     const [beamA, beamB] = [beams[i]!, beams[j]!];
-    const carry = (n: number, at: number, by: string, mark: string) => {
-      found[n] = settle([...found[n]!, { at, by, rank: RANK.beam, rule: `it runs over ${mark} towards a free end` }], reach);
+    const carry = (n: number, at: number, by: string) => {
+      found[n] = settle([...found[n]!, { at, by, rank: RANK.beam, rule: 'it runs over {} towards a free end' }], reach);
     };
-    if (aNeeds && !bNeeds) carry(i, atA, b, beamB.body.mark);
-    else if (bNeeds && !aNeeds) carry(j, atB, a, beamA.body.mark);
+    if (aNeeds && !bNeeds) carry(i, atA, b);
+    else if (bNeeds && !aNeeds) carry(j, atB, a);
     else if (!(nearSupport(found[i], atA, reach) && nearSupport(found[j], atB, reach)))
       doubts.push({
         kind: 'cross',

@@ -4,6 +4,8 @@ import type { LevelFinders } from './finders';
 import { nearest, overlap } from './line';
 import type { LevelPlan, OnLine } from './levelPlan';
 
+const STANDS_ON = 'it stands on {}';
+const CONTINUES = '{} continues beneath it';
 const NOTHING: Bearer = { by: null, at: 0, holdsDown: true, rule: 'nothing was found within reach' };
 
 /** What takes the foot of a column at this level: a pad, a column that comes up, a beam, a wall, a strip footing. */
@@ -22,21 +24,21 @@ function postFoot(id: string, at: PlanPoint, level: LevelPlan, finders: LevelFin
   const fromLine = (entry: OnLine<unknown>) => nearest(entry.line, at).distance;
   const { x, y } = at;
   const pad = closest(finders.footings.near(x, y, x, y, reach), fromPoint);
-  if (pad) return bearer(pad.id, `it stands on ${pad.body.mark}`);
+  if (pad) return bearer(pad.id, STANDS_ON);
   const below = closest(
     finders.columnsBelow.near(x, y, x, y, reach).filter((column) => column.body.top === level.id),
     fromPoint,
   );
-  if (below) return bearer(below.id, `${below.body.mark} continues beneath it`);
+  if (below) return bearer(below.id, CONTINUES);
   const beam = closest(finders.beams.near(x, y, x, y, reach), fromLine);
-  if (beam) return bearer(beam.id, `it stands on ${beam.body.mark}`);
+  if (beam) return bearer(beam.id, STANDS_ON);
   const wall = closest(
     finders.wallsBelow.near(x, y, x, y, reach).filter((entry) => entry.body.top === level.id && entry.body.bears !== 'no'),
     fromLine,
   );
-  if (wall) return bearer(wall.id, `it stands on ${wall.body.mark}`);
+  if (wall) return bearer(wall.id, STANDS_ON);
   const strip = closest(finders.stripFootings.near(x, y, x, y, reach), fromLine);
-  return strip ? bearer(strip.id, `it stands on ${strip.body.mark}`) : NOTHING;
+  return strip ? bearer(strip.id, STANDS_ON) : NOTHING;
 }
 
 /** Feet of columns and heads of hangers at a level, found or named. */
@@ -53,7 +55,7 @@ export function findPosts(level: LevelPlan, finders: LevelFinders, reach: number
     const { x, y } = body.at;
     const beams = finders.beams.near(x, y, x, y, reach).map((beam) => ({ beam, distance: nearest(beam.line, body.at).distance }));
     const best = beams.filter((b) => b.distance <= reach).sort((a, b) => a.distance - b.distance)[0];
-    posts.set(id, best ? { by: best.beam.id, at: 0, holdsDown: true, rule: `it hangs from ${best.beam.body.mark}` } : NOTHING);
+    posts.set(id, best ? { by: best.beam.id, at: 0, holdsDown: true, rule: 'it hangs from {}' } : NOTHING);
   }
   return posts;
 }
@@ -73,18 +75,18 @@ function wallFoot({ id, line }: OnLine<Wall>, level: LevelPlan, finders: LevelFi
   const near = <B>(finder: { near: (x1: number, y1: number, x2: number, y2: number, r: number) => readonly OnLine<B>[] }) =>
     finder.near(from.x, from.y, to.x, to.y, reach);
   const stretches: WallBearer[] = [];
-  const add = (entries: readonly OnLine<{ readonly mark: string }>[], rule: (mark: string) => string) => {
+  const add = (entries: readonly OnLine<unknown>[], rule: string) => {
     for (const entry of entries) {
       const common = entry.id === id ? null : overlap(line, entry.line, reach);
-      if (common) stretches.push({ by: entry.id, ...reachEnds(common, line.length, reach), rule: rule(entry.body.mark) });
+      if (common) stretches.push({ by: entry.id, ...reachEnds(common, line.length, reach), rule });
     }
   };
-  add(near(finders.stripFootings), (mark) => `it stands on ${mark}`);
+  add(near(finders.stripFootings), STANDS_ON);
   add(
     near(finders.wallsBelow).filter((wall) => wall.body.top === level.id && wall.body.bears !== 'no'),
-    (mark) => `${mark} continues beneath it`,
+    CONTINUES,
   );
-  add(near(finders.beams), (mark) => `${mark} runs beneath it`);
+  add(near(finders.beams), '{} runs beneath it');
   // those first in the list take their whole stretch; later ones what is left
   const taken: WallBearer[] = [];
   for (const stretch of stretches) {

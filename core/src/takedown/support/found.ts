@@ -5,7 +5,7 @@ export interface Bearer {
   /** mm from the member's start; 0 for posts. */
   readonly at: number;
   readonly holdsDown: boolean;
-  /** How it came to be: the rule that found it, or that it was named. */
+  /** How it came to be: the rule that found it, with "{}" for the mark of what takes the load, or that it was named. */
   readonly rule: string;
 }
 
@@ -35,3 +35,8 @@ export interface FoundSupports {
 }
 
 export const NAMED = 'named';
+
+/** The rule by which something bears, in words. @param mark of what takes the load */
+export function ruleInWords({ rule }: Pick<Bearer, 'rule'>, mark: string): string {
+  return rule.replace('{}', mark);
+}

@@ -68,6 +68,7 @@ export class LevelSorter {
   private maps = new Map<MemberPart, ReadonlyMap<string, Member>>();
   private lists = new Map<ListName, Lists>();
   private plans = new Map<string, LevelPlan>();
+  private readonly entryOf = entryMaker();
 
   sort(building: Building): LevelPlan[] {
     const changed = new Set<ListName>();
@@ -80,7 +81,7 @@ export class LevelSorter {
         continue;
       }
       const levels = before ? changedLevels(building, before, building[part]) : null;
-      const now = sortPart(building, part, levels);
+      const now = sortPart(building, part, levels, this.entryOf);
       for (const name of LISTS_OF[part]) {
         changed.add(name);
         const old = this.lists.get(name);
@@ -126,7 +127,7 @@ export class LevelSorter {
         const lists = this.lists.get(name) ?? new Map<string, object[]>();
         const list = (lists.get(level) ?? EMPTY) as readonly { readonly id: string }[];
         const place = list.findIndex((known) => known.id === id);
-        const entry = now ? [entryOf(id, now)] : [];
+        const entry = now ? [this.entryOf(id, now)] : [];
         const next = place < 0 ? [...list, ...entry] : [...list.slice(0, place), ...entry, ...list.slice(place + 1)];
         this.lists.set(name, new Map(lists).set(level, next));
       }
@@ -184,32 +185,38 @@ function placesOf({ levels }: Building, part: MemberPart, member: Member): [List
 }
 
 /** The members of one kind by list and level. @param only levels that are sorted; null: all */
-function sortPart(building: Building, part: MemberPart, only: ReadonlySet<string> | null): Map<ListName, Lists> {
+function sortPart(building: Building, part: MemberPart, only: ReadonlySet<string> | null, entryOf: EntryOf): Map<ListName, Lists> {
   const found = new Map<ListName, Lists>();
   const placesFor = new Map<string, [ListName, string][]>();
   (building[part] as ReadonlyMap<string, Member>).forEach((member, id) => {
     const key = 'level' in member ? member.level : `${member.base}\n${member.top}`;
     let places = placesFor.get(key);
     if (!places) placesFor.set(key, (places = placesOf(building, part, member)));
+    let entry: OnPoint<object> | null = null;
     for (const [name, level] of places) {
       if (only && !only.has(level)) continue;
+      entry ??= entryOf(id, member);
       let lists = found.get(name);
       if (!lists) found.set(name, (lists = new Map()));
       const list = lists.get(level);
-      if (list) list.push(entryOf(id, member));
-      else lists.set(level, [entryOf(id, member)]);
+      if (list) list.push(entry);
+      else lists.set(level, [entry]);
     }
   });
   return found;
 }
 
-const entries = new WeakMap<object, OnPoint<object>>();
+type EntryOf = (id: string, body: Member) => OnPoint<object>;
 
-/** The entry of a member, the very same as long as its body is; of one that has a line, with that. */
-function entryOf(id: string, body: Member): OnPoint<object> {
-  let entry = entries.get(body);
-  if (entry?.id !== id) entries.set(body, (entry = 'from' in body ? ({ id, body, line: segment(body) } as OnPoint<object>) : { id, body }));
-  return entry;
+/** Makes the entry of a member; of one that has a line, with that. It gives the very same as long as the body is. */
+function entryMaker(): EntryOf {
+  const known = new Map<string, OnPoint<object>>();
+  return (id, body) => {
+    let entry = known.get(id);
+    if (entry?.body !== body)
+      known.set(id, (entry = 'from' in body ? ({ id, body, line: segment(body) } as OnPoint<object>) : { id, body }));
+    return entry;
+  };
 }
 
 const LISTS = [
@@ -256,6 +263,7 @@ export class Finder<T> {
 
   /** Entries whose box comes within reach of the box, in the order of the entries. */
   near(x1: number, y1: number, x2: number, y2: number, reach: number): readonly T[] {
+    if (this.entries.length === 0) return EMPTY;
     const west = Math.min(x1, x2) - reach;
     const south = Math.min(y1, y2) - reach;
     const east = Math.max(x1, x2) + reach;

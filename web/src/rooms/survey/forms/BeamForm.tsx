@@ -1,4 +1,4 @@
-import { findSection, formatQuantity, isSection, markOf, planLength, roundedUp, type Beam } from '@plinth/core';
+import { findSection, formatQuantity, isSection, markOf, planLength, roundedUp, ruleInWords, type Beam } from '@plinth/core';
 import { CheckField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../../parts/fields';
 import { PlacesField } from '../../../parts/PlacesField';
 import { PanelHead } from '../../../parts/SidePanel';
@@ -84,7 +84,7 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
               <div key={`${at}-${by}`} className="mt-1 border-l-2 border-rule pl-2">
                 <span className="font-semibold">{by === null ? 'nothing' : markOf(building, by)}</span> at{' '}
                 {formatQuantity(at, 'length', units)}
-                <span className="block text-[12px] text-soft">found: {rule}</span>
+                <span className="block text-[12px] text-soft">found: {ruleInWords({ rule }, by === null ? '' : markOf(building, by))}</span>
                 <CheckField label="holds down" value={holdsDown} commit={(value) => holdDown(at, by, value)} />
               </div>
             ))}

@@ -1,0 +1,213 @@
+import { Carried, sumOf } from './carried';
+import type { Arrival, ByCase, Leave, MemberLedger, Source } from './ledger';
+import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
+
+/**
+ * An arrival as the engine keeps it. There is one for each load on each of tens of thousands of members, and few are ever looked at: its
+ * name and its values by case are made when somebody asks.
+ */
+export abstract class Landed implements Arrival {
+  abstract readonly source: Source;
+  /** Which of several that have the same origin, as in the name of the arrival; empty: there is one. */
+  abstract readonly part: string;
+  /** The member that brings it; null when none does. */
+  abstract readonly giver: string | null;
+
+  /**
+   * @param on the member on which it lands
+   * @param from what brings it: a member, a panel, or a word for what the member itself brings
+   * @param carried for each unit of its shape
+   */
+  constructor(
+    readonly on: string,
+    readonly from: string,
+    readonly label: string,
+    readonly shape: ArrivalShape,
+    readonly carried: Carried,
+  ) {}
+
+  get id(): string {
+    const { on, from, part } = this;
+    return part === '' ? `${on}/${from}` : `${on}/${from}.${part}`;
+  }
+
+  get byCase(): ByCase {
+    return this.carried.byCase;
+  }
+
+  get adverse(): ByCase {
+    return this.carried.adverse;
+  }
+}
+
+/** What a panel, a strip, a typed load or the member itself brings, or a wall in pieces. */
+export class Brought extends Landed {
+  constructor(
+    on: string,
+    from: string,
+    readonly part: string,
+    label: string,
+    readonly source: Source,
+    shape: ArrivalShape,
+    carried: Carried,
+  ) {
+    super(on, from, label, shape, carried);
+  }
+
+  get giver(): string | null {
+    return this.source.type === 'member' ? this.source.member : null;
+  }
+}
+
+/** The reaction of a beam or a post at one of its supports. */
+export class Handed extends Landed {
+  /** @param leave which of the supports of the member that brings it */
+  constructor(
+    on: string,
+    from: string,
+    label: string,
+    readonly leave: number,
+    shape: ArrivalShape,
+    carried: Carried,
+  ) {
+    super(on, from, label, shape, carried);
+  }
+
+  get part(): string {
+    return `${this.leave}.0`;
+  }
+
+  get giver(): string {
+    return this.from;
+  }
+
+  get source(): Source {
+    return { type: 'member', member: this.from, leave: this.leave };
+  }
+}
+
+/** How arrivals are shared between the supports of a member: all to the one there is, by the lever between two, or as solved. */
+export class Split {
+  #shares: readonly (readonly number[])[] | undefined = undefined;
+
+  /**
+   * @param lever places of the two supports, mm; null: another way
+   * @param solved share of each arrival, support by support; null: another way
+   */
+  constructor(
+    readonly arrivals: readonly Landed[],
+    readonly lever: { readonly a: number; readonly b: number } | null,
+    readonly solved: readonly (readonly number[])[] | null,
+  ) {}
+
+  /** Share of each arrival in the reaction at each support. */
+  get shares(): readonly (readonly number[])[] {
+    return (this.#shares ??= this.solved ?? this.found());
+  }
+
+  private found(): (readonly number[])[] {
+    const { arrivals, lever } = this;
+    const whole = arrivals.map(({ shape }) => shapeForce(shape));
+    if (!lever) return [whole];
+    const second = arrivals.map(({ shape }) => leverShare(shape, lever));
+    return [whole.map((force, i) => force - second[i]!), second];
+  }
+}
+
+/** What of a unit shape goes to the second of two supports. */
+export function leverShare(shape: ArrivalShape, { a, b }: { readonly a: number; readonly b: number }): number {
+  return (shapeMoment(shape) - shapeForce(shape) * a) / (b - a);
+}
+
+/** What a member hands on at one support, as the engine keeps it. */
+export class Left implements Leave {
+  /** @param place which of the supports */
+  constructor(
+    readonly to: string | null,
+    readonly at: number,
+    readonly carried: Carried,
+    readonly split: Split,
+    readonly place: number,
+    readonly holdsDown: boolean,
+  ) {}
+
+  get shares(): readonly number[] {
+    return this.split.shares[this.place]!;
+  }
+
+  get byCase(): ByCase {
+    return this.carried.byCase;
+  }
+
+  get adverse(): ByCase {
+    return this.carried.adverse;
+  }
+}
+
+/** A member's ledger as the engine keeps it. */
+export class KeptLedger implements MemberLedger {
+  #carried: Carried | null;
+
+  /** @param carried the sum of what arrives, when it is at hand already */
+  constructor(
+    readonly id: string,
+    readonly kind: MemberLedger['kind'],
+    readonly mark: string,
+    readonly inLoop: boolean,
+    readonly arrivals: readonly Landed[],
+    readonly leaves: readonly Left[],
+    readonly transfer: boolean,
+    carried: Carried | null,
+  ) {
+    this.#carried = carried;
+  }
+
+  /** The sum of what arrives. */
+  get carried(): Carried {
+    return (this.#carried ??= totalCarried(this.arrivals));
+  }
+
+  get sum(): ByCase {
+    return this.carried.byCase;
+  }
+
+  get adverse(): ByCase {
+    return this.carried.adverse;
+  }
+}
+
+export function totalCarried(arrivals: readonly Landed[]): Carried {
+  return sumOf(
+    arrivals,
+    arrivals.map(({ shape }) => shapeForce(shape)),
+  );
+}
+
+/** A thing without what is made when it is asked for: as a message from a worker leaves it. */
+type Plain<T> = { readonly [K in keyof T]: T[K] };
+
+/**
+ * A ledger that came in a message from a worker: messages carry what a thing holds and not what it makes when it is asked.
+ * @param message what became of a ledger of a takedown on the way
+ */
+export function receivedLedger(message: MemberLedger): MemberLedger {
+  const { id, kind, mark, inLoop, transfer, ...rest } = message as Plain<KeptLedger>;
+  const carried = ({ mask, values, pressed }: Plain<Carried>) => new Carried(mask, values, pressed);
+  const arrivals = rest.arrivals.map((arrival): Landed => {
+    const { on, from, label, shape } = arrival;
+    const load = carried(arrival.carried);
+    if ('leave' in arrival) return new Handed(on, from, label, (arrival as Handed).leave, shape, load);
+    const { part, source } = arrival as Brought;
+    return new Brought(on, from, part, label, source, shape, load);
+  });
+  const splits = new Map<Plain<Split>, Split>();
+  const splitOf = (split: Plain<Split>) => {
+    let known = splits.get(split);
+    if (!known) splits.set(split, (known = new Split(arrivals, split.lever, split.solved)));
+    return known;
+  };
+  const leaves = rest.leaves.map(
+    ({ to, at, carried: load, split, place, holdsDown }) => new Left(to, at, carried(load), splitOf(split), place, holdsDown),
+  );
+  return new KeptLedger(id, kind, mark, inLoop, arrivals, leaves, transfer, null);
+}
