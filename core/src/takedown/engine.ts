@@ -18,6 +18,7 @@ import { compare, Route } from './route';
 import { areaLoadsOf, sameAreas, sameBearing, sameLists, sameLoads, sameMaps, type Bearers } from './same';
 import { BookShelf } from './shelf';
 import { Slot } from './slot';
+import { MapView } from './view';
 
 /** Combinations in which lifting of supports is judged; they come from the family. */
 export type LiftingRules = (cases: readonly LoadCase[]) => Combination[];
@@ -43,8 +44,8 @@ class Memory {
   readonly shelf = new BookShelf();
   readonly plumb = new Plumb();
   readonly sharings = new Map<string, PanelSharing>();
-  readonly ledgers = new Map<string, KeptLedger>();
-  readonly bearers = new Map<string, Bearers>();
+  readonly ledgers = new MapView(this.slots, (slot): KeptLedger => slot.ledger!);
+  readonly bearers = new MapView(this.slots, (slot): Bearers => slot.bearers);
   loads: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
   areas: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
   buildUps: ReadonlyMap<string, unknown> = new Map();
@@ -96,13 +97,13 @@ export class TakedownEngine {
   private bringUpTo(building: Building): Takedown {
     const all = this.forgetIfAllMoved(building);
     const members = this.readMembers(building);
-    const panels = new Set<string>();
+    const panels: string[] = [];
     const touched = this.readLevels(building, panels);
     this.weighPanels(building, touched, panels);
     const loadEnds = this.placeLoads(building);
     this.findRoute(building, members);
     const fresh = this.calculateStale(building);
-    this.news = { all, fresh: fresh.map(({ id }) => id), gone: members.gone.map(({ id }) => id), panels: [...panels] };
+    this.news = { all, fresh: fresh.map(({ id }) => id), gone: members.gone.map(({ id }) => id), panels };
     return this.summary(building, loadEnds, fresh);
   }
 
@@ -146,7 +147,7 @@ export class TakedownEngine {
 
   /** Members as they are now; a changed one is stale, and so are those that hand something to it. @returns what tells on the route */
   private readMembers(building: Building): { moved: Set<Slot>; gone: Slot[] } {
-    const { slots, shelf, last, ledgers, withEnds } = this.memory;
+    const { slots, shelf, last, withEnds } = this.memory;
     const moved = new Set<Slot>();
     const gone: Slot[] = [];
     readNodes(
@@ -174,7 +175,6 @@ export class TakedownEngine {
     for (const slot of gone) {
       slots.delete(slot.id);
       withEnds.delete(slot);
-      ledgers.delete(slot.id);
       slot.entry.remove();
     }
     for (const slot of gone) {
@@ -186,13 +186,13 @@ export class TakedownEngine {
   }
 
   /** Finds supports and shares panels again on the levels whose items changed. @returns those levels */
-  private readLevels(building: Building, panels: Set<string>): readonly LevelState[] {
+  private readLevels(building: Building, panels: string[]): readonly LevelState[] {
     const { levels, sharings } = this.memory;
     const { touched, without, panelsGone } = levels.read(building, this.reach);
     for (const { id, entry } of panelsGone) {
       entry?.remove();
       sharings.delete(id);
-      panels.add(id);
+      panels.push(id);
     }
     this.mergeBearers(touched, without);
     return touched;
@@ -200,20 +200,14 @@ export class TakedownEngine {
 
   /** Brings the bearers up to levels that were touched; a list that says the same stays the very same, another makes its member stale. */
   private mergeBearers(touched: readonly LevelState[], without: readonly string[]): void {
-    const { bearers, slots } = this.memory;
+    const { slots } = this.memory;
     for (const id of without) {
-      bearers.delete(id);
       const slot = slots.get(id);
       if (slot) slot.bearers = NONE;
     }
     const take = (list: Bearers, id: string) => {
       const slot = slots.get(id);
-      if (!slot) return;
-      if (bearers.size > 0) {
-        const known = bearers.get(id);
-        if (known && sameBearing(known, list)) return;
-      }
-      bearers.set(id, list);
+      if (!slot || sameBearing(slot.bearers, list)) return;
       slot.bearers = list;
       this.makeStale(slot);
     };
@@ -225,7 +219,7 @@ export class TakedownEngine {
   }
 
   /** Weighs panels of the levels that were touched, or of all when a build-up changed; members on which that tells become stale. */
-  private weighPanels(building: Building, touched: readonly LevelState[], panels: Set<string>): void {
+  private weighPanels(building: Building, touched: readonly LevelState[], panels: string[]): void {
     const { memory } = this;
     const moved = !sameMaps(building.buildUps, memory.buildUps);
     memory.buildUps = building.buildUps;
@@ -240,7 +234,7 @@ export class TakedownEngine {
         if (weight && weight.buildUp === building.buildUps.get(body.buildUp) && sameLoads(weight.areas, on)) continue;
         panel.weight = weighPanel(building, panel, on, this.reach);
         memory.sharings.set(id, panel.sharing);
-        panels.add(id);
+        panels.push(id);
         panel.entry ??= memory.shelf.place(`panel ${id}`);
         panel.entry.set(panel.weight.book);
         weighedAny = true;
@@ -363,9 +357,8 @@ export class TakedownEngine {
     });
     if (!inLoop) for (const to of slot.targets) this.makeStale(to);
     slot.handed = handed;
-    const transfer = node.kind === 'beam' && this.carries(arrivals);
+    const transfer = node.kind === 'beam' && slot.carriesMember();
     slot.ledger = new KeptLedger(id, node.kind, node.mark, inLoop, arrivals, leaves, transfer, carried);
-    memory.ledgers.set(id, slot.ledger);
     slot.entry.set(book, found.book);
     slot.ends = looseEnds.length === 0 ? found.looseEnds : [...found.looseEnds, ...looseEnds];
     slot.stale = false;
@@ -380,12 +373,6 @@ export class TakedownEngine {
     for (const target of this.calculating!.targets) if (target.id === id) return target.node;
     return undefined;
   };
-
-  /** A beam that carries another member is a transfer beam; a hanger beneath it does not make it one. */
-  private carries(arrivals: readonly Landed[]): boolean {
-    for (const { giver } of arrivals) if (giver !== null && this.memory.slots.get(giver)?.node.kind !== 'hanger') return true;
-    return false;
-  }
 
   private summary(building: Building, loadEnds: readonly LooseEnd[], fresh: readonly Slot[]): Takedown {
     const { memory } = this;

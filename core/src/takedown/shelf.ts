@@ -34,8 +34,8 @@ export class BookEntry {
   }
 }
 
-function isBefore(a: BookEntry, b: BookEntry): boolean {
-  return a.hash < b.hash || (a.hash === b.hash && a.name < b.name);
+function order(a: BookEntry, b: BookEntry): number {
+  return a.hash - b.hash || (a.name < b.name ? -1 : 1);
 }
 
 /**
@@ -44,8 +44,10 @@ function isBefore(a: BookEntry, b: BookEntry): boolean {
  * the last digit.
  */
 export class BookShelf {
-  /** Each shelf in an order that follows from the names. */
+  /** Each shelf in an order that follows from the names, when it is added up. */
   private readonly shelves = Array.from({ length: SHELVES }, (): BookEntry[] => []);
+  /** Shelves that are to be put in order. */
+  private readonly mixed = new Uint8Array(SHELVES);
   /** Sums of shelves, of eight shelves, and so on to the sum of all. */
   private readonly sums = Array.from({ length: STEPS + 1 }, (_, step) => new BalanceTable(SHELVES >> (FAN_BITS * step)));
   private readonly stale = Array.from({ length: STEPS + 1 }, (_, step) => new Uint8Array(SHELVES >> (FAN_BITS * step)));
@@ -55,11 +57,10 @@ export class BookShelf {
     let hash = 0;
     for (let i = 0; i < name.length; i += 1) hash = (hash * 31 + name.charCodeAt(i)) | 0;
     const entry = new BookEntry(name, hash, this);
-    const shelf = this.shelves[hash & (SHELVES - 1)]!;
-    let at = shelf.length;
-    while (at > 0 && isBefore(entry, shelf[at - 1]!)) at -= 1;
-    if (at === shelf.length) shelf.push(entry);
-    else shelf.splice(at, 0, entry);
+    const row = hash & (SHELVES - 1);
+    const shelf = this.shelves[row]!;
+    if (shelf.length > 0 && order(shelf[shelf.length - 1]!, entry) > 0) this.mixed[row] = 1;
+    shelf.push(entry);
     return entry;
   }
 
@@ -75,6 +76,13 @@ export class BookShelf {
     for (let step = 0; step <= STEPS; step += 1) this.stale[step]![row >> (FAN_BITS * step)] = 1;
   }
 
+  private inOrder(row: number): readonly BookEntry[] {
+    const shelf = this.shelves[row]!;
+    if (this.mixed[row] === 1) shelf.sort(order);
+    this.mixed[row] = 0;
+    return shelf;
+  }
+
   cases(): CaseBalance[] {
     this.sums.forEach((table, step) => {
       const stale = this.stale[step]!;
@@ -82,7 +90,7 @@ export class BookShelf {
         if (stale[row] === 0) continue;
         stale[row] = 0;
         table.clear(row);
-        if (step === 0) for (const entry of this.shelves[row]!) entry.addTo(table, row);
+        if (step === 0) for (const entry of this.inOrder(row)) entry.addTo(table, row);
         else for (let part = 0; part < FAN; part += 1) table.takeRow(row, this.sums[step - 1]!, row * FAN + part);
       }
     });

@@ -52,4 +52,11 @@ export class Slot extends Stop<Slot> {
         }
     return arrivals;
   }
+
+  /** True when another member stands on it; a hanger beneath it pulls, and does not count. */
+  carriesMember(): boolean {
+    for (const { inLoop, handed, node } of this.givers)
+      if (!inLoop && node.kind !== 'hanger') for (const { on } of handed) if (on === this.id) return true;
+    return false;
+  }
 }

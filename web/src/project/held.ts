@@ -1,46 +1,21 @@
-import { receivedLedger } from '@plinth/core';
+import { MapView, receivedLedger } from '@plinth/core';
 import type { Computed, ComputedChange, Delta } from './engine.worker';
-
-/** A map as it is shown: another one after each change, though what stands behind it is always the same. */
-class View<V> implements ReadonlyMap<string, V> {
-  constructor(private readonly map: ReadonlyMap<string, V>) {}
-
-  get size(): number {
-    return this.map.size;
-  }
-  get(id: string): V | undefined {
-    return this.map.get(id);
-  }
-  has(id: string): boolean {
-    return this.map.has(id);
-  }
-  forEach(look: (value: V, id: string, map: ReadonlyMap<string, V>) => void): void {
-    this.map.forEach((value, id) => look(value, id, this));
-  }
-  keys(): MapIterator<string> {
-    return this.map.keys();
-  }
-  values(): MapIterator<V> {
-    return this.map.values();
-  }
-  entries(): MapIterator<[string, V]> {
-    return this.map.entries();
-  }
-  [Symbol.iterator](): MapIterator<[string, V]> {
-    return this.map.entries();
-  }
-}
 
 /** A keyed part of a result. */
 class HeldMap<V> {
   private readonly map = new Map<string, V>();
-  view = new View(this.map);
+  /** Another one after each change, though what stands behind it is always the same. */
+  view = this.look();
 
   /** @param received what a value is, that came in a message */
   constructor(private readonly received: (message: V) => V = (message) => message) {}
 
+  private look(): ReadonlyMap<string, V> {
+    return new MapView(this.map, (value: V) => value);
+  }
+
   take({ set, gone }: Delta<V>): void {
-    if (set.length + gone.length > 0) this.view = new View(this.map);
+    if (set.length + gone.length > 0) this.view = this.look();
     for (const id of gone) this.map.delete(id);
     for (const [id, value] of set) this.map.set(id, this.received(value));
   }

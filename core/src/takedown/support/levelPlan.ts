@@ -68,7 +68,6 @@ export class LevelSorter {
   private maps = new Map<MemberPart, ReadonlyMap<string, Member>>();
   private lists = new Map<ListName, Lists>();
   private plans = new Map<string, LevelPlan>();
-  private readonly entryOf = entryMaker();
 
   sort(building: Building): LevelPlan[] {
     const changed = new Set<ListName>();
@@ -81,7 +80,7 @@ export class LevelSorter {
         continue;
       }
       const levels = before ? changedLevels(building, before, building[part]) : null;
-      const now = sortPart(building, part, levels, this.entryOf);
+      const now = sortPart(building, part, levels, levels ? this.entriesOn(part, levels) : null);
       for (const name of LISTS_OF[part]) {
         changed.add(name);
         const old = this.lists.get(name);
@@ -111,6 +110,15 @@ export class LevelSorter {
     return [...plans.values()];
   }
 
+  /** Entries of a kind on levels that are sorted again. */
+  private entriesOn(part: MemberPart, levels: ReadonlySet<string>): Map<string, OnPoint<object>> {
+    const known = new Map<string, OnPoint<object>>();
+    for (const name of LISTS_OF[part])
+      for (const level of levels)
+        for (const entry of (this.lists.get(name)?.get(level) ?? EMPTY) as readonly OnPoint<object>[]) known.set(entry.id, entry);
+    return known;
+  }
+
   /** Brings the lists of a kind up to few changes. @returns false when they must be sorted anew */
   private patch(building: Building, part: MemberPart, before: ReadonlyMap<string, Member>): boolean {
     const after: ReadonlyMap<string, Member> = building[part];
@@ -127,7 +135,7 @@ export class LevelSorter {
         const lists = this.lists.get(name) ?? new Map<string, object[]>();
         const list = (lists.get(level) ?? EMPTY) as readonly { readonly id: string }[];
         const place = list.findIndex((known) => known.id === id);
-        const entry = now ? [this.entryOf(id, now)] : [];
+        const entry = now ? [entryOf(id, now)] : [];
         const next = place < 0 ? [...list, ...entry] : [...list.slice(0, place), ...entry, ...list.slice(place + 1)];
         this.lists.set(name, new Map(lists).set(level, next));
       }
@@ -184,8 +192,17 @@ function placesOf({ levels }: Building, part: MemberPart, member: Member): [List
   return places;
 }
 
-/** The members of one kind by list and level. @param only levels that are sorted; null: all */
-function sortPart(building: Building, part: MemberPart, only: ReadonlySet<string> | null, entryOf: EntryOf): Map<ListName, Lists> {
+/**
+ * The members of one kind by list and level.
+ * @param only levels that are sorted; null: all
+ * @param known entries that stay the very same as long as the body of their member does
+ */
+function sortPart(
+  building: Building,
+  part: MemberPart,
+  only: ReadonlySet<string> | null,
+  known: ReadonlyMap<string, OnPoint<object>> | null,
+): Map<ListName, Lists> {
   const found = new Map<ListName, Lists>();
   const placesFor = new Map<string, [ListName, string][]>();
   (building[part] as ReadonlyMap<string, Member>).forEach((member, id) => {
@@ -195,7 +212,10 @@ function sortPart(building: Building, part: MemberPart, only: ReadonlySet<string
     let entry: OnPoint<object> | null = null;
     for (const [name, level] of places) {
       if (only && !only.has(level)) continue;
-      entry ??= entryOf(id, member);
+      if (!entry) {
+        const old = known?.get(id);
+        entry = old?.body === member ? old : entryOf(id, member);
+      }
       let lists = found.get(name);
       if (!lists) found.set(name, (lists = new Map()));
       const list = lists.get(level);
@@ -206,17 +226,9 @@ function sortPart(building: Building, part: MemberPart, only: ReadonlySet<string
   return found;
 }
 
-type EntryOf = (id: string, body: Member) => OnPoint<object>;
-
-/** Makes the entry of a member; of one that has a line, with that. It gives the very same as long as the body is. */
-function entryMaker(): EntryOf {
-  const known = new Map<string, OnPoint<object>>();
-  return (id, body) => {
-    let entry = known.get(id);
-    if (entry?.body !== body)
-      known.set(id, (entry = 'from' in body ? ({ id, body, line: segment(body) } as OnPoint<object>) : { id, body }));
-    return entry;
-  };
+/** The entry of a member; of one that has a line, with that. */
+function entryOf(id: string, body: Member): OnPoint<object> {
+  return 'from' in body ? ({ id, body, line: segment(body) } as OnPoint<object>) : { id, body };
 }
 
 const LISTS = [
