@@ -2,6 +2,7 @@ import { BadInput } from '../error';
 import type { Building } from './building';
 import { noteDifference } from './difference';
 import type { Body, Item, ItemKind } from './item';
+import { patched } from './readMap';
 
 type Parts = Omit<Building, 'elevation'>;
 /** Which parts of a building an item of each kind belongs to. */
@@ -53,13 +54,13 @@ export class Assembler {
   /** Brings the map of one kind of member up to few changes. @returns false when it must be sorted anew */
   private patch(kind: ItemKind, { changes, atEnd }: Difference, parts: { -readonly [K in keyof Parts]: Parts[K] }): boolean {
     if (!MEMBERS.has(kind) || !atEnd || changes.size > FEW) return false;
-    const before = parts[PART[kind]] as ReadonlyMap<string, unknown>;
+    const before = parts[PART[kind]] as ReadonlyMap<string, object>;
     for (const [id, item] of changes)
       if (isRemoved(item) || (!before.has(id) && this.removed.get(kind)?.some((away) => away.id === id))) return false;
-    const standing = new Map(before);
-    for (const [id, item] of changes)
-      if (item) standing.set(id, item.body);
-      else standing.delete(id);
+    const standing = patched(
+      before,
+      [...changes].map(([id, item]): [string, object | null] => [id, item?.body ?? null]),
+    );
     noteDifference(standing, before, [...changes.keys()]);
     (parts as Record<string, unknown>)[PART[kind]] = standing;
     return true;

@@ -1,5 +1,5 @@
 import TinyQueue from 'tinyqueue';
-import type { Building, ExtraLoad, Named } from '../building';
+import { MapView, type Building, type ExtraLoad, type Named } from '../building';
 import type { Combination, LoadCase } from '../load';
 import { KeptLedger, type Landed } from './landed';
 import type { LooseEnd, MemberLedger, Takedown } from './ledger';
@@ -18,7 +18,6 @@ import { compare, Route } from './route';
 import { areaLoadsOf, sameAreas, sameBearing, sameLists, sameLoads, sameMaps, type Bearers } from './same';
 import { BookShelf } from './shelf';
 import { Slot } from './slot';
-import { MapView } from './view';
 
 /** Combinations in which lifting of supports is judged; they come from the family. */
 export type LiftingRules = (cases: readonly LoadCase[]) => Combination[];

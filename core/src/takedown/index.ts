@@ -27,7 +27,6 @@ export {
   type Takedown,
 } from './ledger';
 export { receivedLedger } from './landed';
-export { MapView } from './view';
 export { why, type Cause } from './why';
 export { piecesOn, spansBetween, type SpanPiece } from './span';
 export { floorsByArrival, floorsOn, type FloorLoad } from './floors';

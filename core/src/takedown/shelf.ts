@@ -2,9 +2,9 @@ import { BalanceTable, type BalanceBook } from './balance';
 import type { CaseBalance } from './ledger';
 
 /** Sums are made in steps, so many parts to a sum: what changes is added up again with its neighbours only. */
-const FAN_BITS = 3;
+const FAN_BITS = 2;
 const FAN = 1 << FAN_BITS;
-const STEPS = 3;
+const STEPS = 5;
 const SHELVES = FAN ** STEPS;
 
 /** The place of one member's or panel's books. */
@@ -39,7 +39,7 @@ function order(a: BookEntry, b: BookEntry): number {
 }
 
 /**
- * The books of all members and panels on some hundred shelves, added up shelf by shelf and then eight sums at a time, so that a change
+ * The books of all members and panels on some thousand shelves, added up shelf by shelf and then four sums at a time, so that a change
  * adds up again only what it touches. The sum follows from the names and the books alone: it does not depend on how it came about, to
  * the last digit.
  */
@@ -48,7 +48,7 @@ export class BookShelf {
   private readonly shelves = Array.from({ length: SHELVES }, (): BookEntry[] => []);
   /** Shelves that are to be put in order. */
   private readonly mixed = new Uint8Array(SHELVES);
-  /** Sums of shelves, of eight shelves, and so on to the sum of all. */
+  /** Sums of shelves, of four shelves, and so on to the sum of all. */
   private readonly sums = Array.from({ length: STEPS + 1 }, (_, step) => new BalanceTable(SHELVES >> (FAN_BITS * step)));
   private readonly stale = Array.from({ length: STEPS + 1 }, (_, step) => new Uint8Array(SHELVES >> (FAN_BITS * step)));
 
