@@ -2,7 +2,7 @@ export * from './item';
 export { completed } from './completed';
 export { assemble, Assembler } from './assembler';
 export { differenceOf, noteDifference } from './difference';
-export { MapView } from './readMap';
+export { MapView, patched } from './readMap';
 export { isOnLevel, levelNameOf, markOf, planLength, pointAlong, project, type Building, type Named } from './building';
 export { onPlan, scaleByRatio, scaledByPoints } from './drawingScale';
 export { measure, roundedUp, shortWay, type Measured } from './measure';

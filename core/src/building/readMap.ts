@@ -119,6 +119,12 @@ class PatchedMap<V> extends ReadMap<V> {
     this.added.forEach((value, id) => look(value, id, this));
   }
 
+  override values(): MapIterator<V> {
+    const values: V[] = [];
+    this.forEach((value) => values.push(value));
+    return values.values() as unknown as MapIterator<V>;
+  }
+
   protected *each(): Generator<[string, V], undefined> {
     for (const [id, value] of this.base) if (!this.gone.has(id)) yield [id, this.replaced.get(id) ?? value];
     yield* this.added;

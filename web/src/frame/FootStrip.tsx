@@ -1,11 +1,11 @@
 import { Link, useParams } from 'react-router';
 import { caseLabel, formatQuantity } from '@plinth/core';
-import { useProject, useProjectState } from '../project/context';
+import { useProject, useProjectPart } from '../project/context';
 
 /** Balance of every case, loose ends, open assumptions, and whether everything is saved: in every room. */
 export function FootStrip() {
   const { computed, units } = useProject();
-  const { save } = useProjectState();
+  const save = useProjectPart((state) => state.save);
   const { project } = useParams();
   const force = (value: number) => formatQuantity(value, 'force', units, { figures: 4, bare: true });
   const loose = computed.looseEnds.filter((end) => !end.dismissed).length;

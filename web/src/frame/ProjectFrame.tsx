@@ -5,7 +5,7 @@ import { Link, NavLink, Outlet, useLocation, useParams } from 'react-router';
 import { toast, Toaster } from 'sonner';
 import { STANDARDS } from '@plinth/core';
 import { api, ServerError } from '../project/api';
-import { ProjectProvider, useProjectState, useStore } from '../project/context';
+import { ProjectProvider, useProjectPart, useStore } from '../project/context';
 import { ProjectStore, setWhoAmI, whoAmI } from '../project/store';
 import { FootStrip } from './FootStrip';
 import { NotThere } from './NotThere';
@@ -56,7 +56,10 @@ function WhoField() {
 
 function Frame() {
   const store = useStore();
-  const { computed, failed, building, id } = useProjectState();
+  const { id } = store;
+  const failed = useProjectPart((state) => state.failed);
+  const name = useProjectPart(({ shown }) => shown?.building.brief.name);
+  const family = useProjectPart(({ shown }) => shown?.building.brief.family);
   const { search } = useLocation();
   const [palette, setPalette] = useState(false);
 
@@ -91,9 +94,9 @@ function Frame() {
       <header className="no-print flex h-[46px] shrink-0 items-center gap-6 border-b border-rule px-4">
         <div className="min-w-0 shrink-0">
           <Link to="/" className="font-bold" title="All projects">
-            {building?.brief.name ?? 'Project'}
+            {name ?? 'Project'}
           </Link>
-          <span className="ml-3 text-[12px] text-soft">{building ? STANDARDS[building.brief.family].title : ''}</span>
+          <span className="ml-3 text-[12px] text-soft">{family ? STANDARDS[family].title : ''}</span>
         </div>
         <nav aria-label="Rooms" className="flex h-full flex-1 justify-center gap-1">
           {ROOMS.map((room) => (
@@ -132,7 +135,7 @@ function Frame() {
             Undo the last change
           </button>
         </main>
-      ) : computed && building ? (
+      ) : family ? (
         <>
           <div className="print-flow flex min-h-0 flex-1">
             <Plumb />

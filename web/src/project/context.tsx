@@ -1,6 +1,5 @@
-import { createContext, useContext, useMemo, useSyncExternalStore, type ReactNode } from 'react';
+import { createContext, useContext, useSyncExternalStore, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
-import type { ApiItem } from '@plinth/api';
 import type { Brief, Building, Item, ItemKind, UnitSystem } from '@plinth/core';
 import type { Computed } from './engine.worker';
 import type { ProjectState, ProjectStore } from './store';
@@ -17,10 +16,17 @@ export function useStore(): ProjectStore {
   return store;
 }
 
-export function useProjectState(): ProjectState {
+/**
+ * A part of the project's state; who uses it is drawn again only when that part is another one.
+ * @param of gives something that stays the very same as long as it says the same
+ */
+export function useProjectPart<T>(of: (state: ProjectState) => T): T {
   const store = useStore();
-  return useSyncExternalStore(store.subscribe, store.getState);
+  return useSyncExternalStore(store.subscribe, () => of(store.getState()));
 }
+
+/** All items as they are here. */
+export const useAllItems = () => useProjectPart(({ items }) => items);
 
 export interface Ready {
   readonly store: ProjectStore;
@@ -33,8 +39,9 @@ export interface Ready {
 /** The project as computed; rooms are shown only when there is one. */
 export function useProject(): Ready {
   const store = useStore();
-  const { building, computed } = useProjectState();
-  if (!building || !computed) throw new Error('used before the project was computed');
+  const shown = useProjectPart((state) => state.shown);
+  if (!shown) throw new Error('used before the project was computed');
+  const { building, computed } = shown;
   return { store, building, brief: building.brief, units: building.brief.units, computed };
 }
 
@@ -51,22 +58,13 @@ const never = () => () => undefined;
 export function useUnits(): UnitSystem {
   const fixed = useContext(UnitsContext);
   const store = useContext(StoreContext);
-  return useSyncExternalStore(store?.subscribe ?? never, () => fixed ?? store?.getState().building?.brief.units ?? 'SI');
-}
-
-const known = new WeakMap<ApiItem, Item>();
-
-/** An item without its revision; the same object as long as the item is the same, so that what shows it can rest. */
-function itemOf(stored: ApiItem): Item {
-  let item = known.get(stored);
-  if (!item) known.set(stored, (item = { id: stored.id, kind: stored.kind, body: stored.body } as Item));
-  return item;
+  return useSyncExternalStore(store?.subscribe ?? never, () => fixed ?? store?.getState().shown?.building.brief.units ?? 'SI');
 }
 
 /** Items of one kind as they are here, with ids. */
-export function useItems<K extends ItemKind>(kind: K): Extract<Item, { kind: K }>[] {
-  const { items } = useProjectState();
-  return useMemo(() => [...items.values()].filter((item) => item.kind === kind).map(itemOf) as Extract<Item, { kind: K }>[], [items, kind]);
+export function useItems<K extends ItemKind>(kind: K): readonly Extract<Item, { kind: K }>[] {
+  const store = useStore();
+  return useSyncExternalStore(store.subscribe, () => store.ofKind(kind));
 }
 
 /** What is selected and which level is shown stand in the address, so that a view can be linked to and gone back to. */

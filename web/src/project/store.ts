@@ -1,18 +1,25 @@
 import { wrap, type Remote } from 'comlink';
-import { Assembler, PlinthError, readItem, SupportPlacer, type Building, type Change, type Item } from '@plinth/core';
+import { Assembler, PlinthError, readItem, SupportPlacer, type Building, type Change, type Item, type ItemKind } from '@plinth/core';
 import type { ApiItem, CommandReply, ProjectSnapshot } from '@plinth/api';
 import { api, ServerError } from './api';
 import type { Computed, Engine } from './engine.worker';
 import { HeldResult } from './held';
+import { HeldItems, type ItemChange } from './items';
 
 export type SaveState = 'saved' | 'saving' | 'not saved';
+
+/** A building with what was computed of it. */
+export interface Shown {
+  readonly building: Building;
+  readonly computed: Computed;
+}
 
 export interface ProjectState {
   readonly id: string;
   readonly items: ReadonlyMap<string, ApiItem>;
   readonly version: number;
-  readonly building: Building | null;
-  readonly computed: Computed | null;
+  /** Null before anything was computed, and when nothing can be. */
+  readonly shown: Shown | null;
   /** Why nothing could be computed. */
   readonly failed: string | null;
   readonly save: SaveState;
@@ -23,6 +30,15 @@ export type Edit = { readonly put: Item } | { readonly remove: string };
 
 /** How often designs that come bit by bit are shown, ms. */
 const SHOWN_EVERY = 250;
+
+/** Waits until the screen is painted; not for long where it never is, as in a window that nobody sees. */
+function painted(): Promise<void> {
+  return new Promise((resolve) => {
+    const done = () => setTimeout(resolve, 0);
+    requestAnimationFrame(done);
+    setTimeout(resolve, 100);
+  });
+}
 
 const newId = () => crypto.randomUUID();
 
@@ -38,21 +54,24 @@ export class ProjectStore {
   private events: EventSource | null = null;
   private queue: Promise<unknown> = Promise.resolve();
   private computing = false;
-  /** Bodies that the worker holds, and what it has made of them. */
-  private readonly given = new Map<string, unknown>();
+  private readonly items: HeldItems;
   private readonly held = new HeldResult();
   private readonly assembler = new Assembler();
   private readonly placer = new SupportPlacer();
   private again = false;
   private unsent = 0;
 
+  get id(): string {
+    return this.state.id;
+  }
+
   constructor(snapshot: ProjectSnapshot) {
+    this.items = new HeldItems(snapshot.list);
     this.state = {
       id: snapshot.id,
-      items: new Map(snapshot.list.map((item) => [item.id, item])),
+      items: this.items.all,
       version: snapshot.version,
-      building: null,
-      computed: null,
+      shown: null,
       failed: null,
       save: 'saved',
     };
@@ -66,8 +85,14 @@ export class ProjectStore {
 
   readonly getState = (): ProjectState => this.state;
 
-  private set(change: Partial<ProjectState>): void {
-    this.state = { ...this.state, ...change };
+  /** Items of one kind: the very same list as long as nothing of the kind changes. */
+  ofKind<K extends ItemKind>(kind: K): readonly Extract<Item, { kind: K }>[] {
+    return this.items.ofKind(kind);
+  }
+
+  /** Changes the state, with the items as they are held now. */
+  private set(change: Partial<Omit<ProjectState, 'items'>>): void {
+    this.state = { ...this.state, ...change, items: this.items.all };
     for (const listener of this.listeners) listener();
   }
 
@@ -94,10 +119,8 @@ export class ProjectStore {
   }
 
   private merge({ version, changed, removed }: Pick<CommandReply, 'version' | 'changed' | 'removed'>): void {
-    const items = new Map(this.state.items);
-    for (const id of removed) items.delete(id);
-    for (const item of changed) items.set(item.id, item);
-    this.set({ items, version });
+    this.items.change([...removed.map((id): ItemChange => [id, null]), ...changed.map((item): ItemChange => [item.id, item])]);
+    this.set({ version });
     void this.compute();
   }
 
@@ -105,19 +128,6 @@ export class ProjectStore {
     const next = this.queue.then(work, work);
     this.queue = next.catch(() => undefined);
     return next;
-  }
-
-  /** What the worker has not seen yet. */
-  private sinceLast(items: ReadonlyMap<string, ApiItem>): { changed: Item[]; removed: string[] } {
-    const changed: Item[] = [];
-    for (const [id, item] of items)
-      if (this.given.get(id) !== item.body) {
-        changed.push({ id, kind: item.kind, body: item.body } as Item);
-        this.given.set(id, item.body);
-      }
-    const removed = this.given.size === items.size ? [] : [...this.given.keys()].filter((id) => !items.has(id));
-    for (const id of removed) this.given.delete(id);
-    return { changed, removed };
   }
 
   /** Recomputes; edits that come meanwhile are taken together in one more run. */
@@ -131,10 +141,10 @@ export class ProjectStore {
       do {
         this.again = false;
         const { items } = this.state;
-        const { changed, removed } = this.sinceLast(items);
+        const { changed, removed } = this.items.tell();
         const reply = await this.engine.compute(changed, removed);
         if ('failed' in reply) {
-          this.set({ failed: reply.failed, computed: null, building: null });
+          this.set({ failed: reply.failed, shown: null });
           continue;
         }
         this.held.take(reply);
@@ -150,13 +160,16 @@ export class ProjectStore {
   private show(items: ReadonlyMap<string, ApiItem>): void {
     const drawn = this.assembler.assemble([...items.values()] as unknown as Item[]);
     const { computed, restsElsewhere } = this.held.show();
-    this.set({ failed: null, computed, building: this.placer.place(drawn, computed.takedown, restsElsewhere) });
+    this.set({ failed: null, shown: { computed, building: this.placer.place(drawn, computed.takedown, restsElsewhere) } });
   }
 
   /** The designs of a large building come bit by bit, and are shown a few times a second; an edit that comes meanwhile goes first. */
   private async designOn(items: ReadonlyMap<string, ApiItem>): Promise<void> {
     let shown = performance.now();
     while (this.held.pending > 0 && !this.again) {
+      // what was edited is painted first: designing takes a processor from that
+      await painted();
+      if (this.again) return;
       this.held.take(await this.engine.goOn());
       if (this.again || (this.held.pending > 0 && performance.now() - shown < SHOWN_EVERY)) continue;
       this.show(items);
@@ -169,29 +182,27 @@ export class ProjectStore {
    * @throws Error with a message for the person when an edit cannot be, here or at the server; nothing of it stays
    */
   async edit(summary: string, edits: readonly Edit[], reason = ''): Promise<void> {
-    const before = this.state.items;
-    const items = new Map(before);
-    for (const edit of edits) {
-      if ('remove' in edit) items.delete(edit.remove);
-      else {
-        const item = readItem(edit.put);
-        items.set(item.id, { id: item.id, kind: item.kind, body: item.body, revision: before.get(item.id)?.revision ?? -1 });
-      }
-    }
+    const before = this.items.all;
+    const changes = edits.map((edit): ItemChange => {
+      if ('remove' in edit) return [edit.remove, null];
+      const { id, kind, body } = readItem(edit.put);
+      return [id, { id, kind, body, revision: before.get(id)?.revision ?? -1 }];
+    });
+    this.items.change(changes);
     this.unsent += 1;
-    this.set({ items, save: 'saving' });
+    this.set({ save: 'saving' });
     void this.compute();
     const commandId = newId();
     await this.enqueue(async () => {
       try {
         // revisions are taken when it is this command's turn: those before it have moved them
-        const changes = edits.map((edit): Change => {
+        const sent = edits.map((edit): Change => {
           const id = 'remove' in edit ? edit.remove : edit.put.id;
           const known = this.state.items.get(id)?.revision ?? before.get(id)?.revision ?? null;
           const revision = known === -1 ? null : known;
           return 'remove' in edit ? { op: 'remove', id, revision: revision ?? 0 } : { op: 'put', item: edit.put, revision };
         });
-        const reply = await api.command(this.state.id, { commandId, who: whoAmI(), summary, reason, changes });
+        const reply = await api.command(this.state.id, { commandId, who: whoAmI(), summary, reason, changes: sent });
         this.unsent -= 1;
         this.accept(reply);
       } catch (error) {
@@ -204,22 +215,24 @@ export class ProjectStore {
 
   /** The server's word on what was just sent: revisions move on, later edits that wait here stay on the screen. */
   private accept({ version, changed, removed }: CommandReply): void {
-    const items = new Map(this.state.items);
-    for (const id of removed) if (this.unsent === 0) items.delete(id);
-    for (const item of changed) {
-      const shown = items.get(item.id);
-      if (this.unsent === 0) items.set(item.id, item);
-      else if (shown) items.set(item.id, { ...shown, revision: item.revision });
-    }
+    const isLast = this.unsent === 0;
+    const gone = isLast ? removed.map((id): ItemChange => [id, null]) : [];
+    const moved = changed.flatMap((item): ItemChange[] => {
+      if (isLast) return [[item.id, item]];
+      const here = this.items.all.get(item.id);
+      return here ? [[item.id, { ...here, revision: item.revision }]] : [];
+    });
+    this.items.change([...gone, ...moved]);
     const missed = version > this.state.version + 1;
-    this.set({ items, version: missed ? this.state.version : version, save: this.unsent === 0 ? 'saved' : 'saving' });
+    this.set({ version: missed ? this.state.version : version, save: this.unsent === 0 ? 'saved' : 'saving' });
     if (missed) void this.catchUp();
   }
 
   private async reload(): Promise<void> {
     try {
       const { list, version } = await api.project(this.state.id);
-      this.set({ items: new Map(list.map((item) => [item.id, item])), version, save: 'saved' });
+      this.items.replace(list);
+      this.set({ version, save: 'saved' });
       await this.compute();
     } catch {
       this.set({ save: 'not saved' });

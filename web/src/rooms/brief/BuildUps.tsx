@@ -78,7 +78,7 @@ const BuildUpForm = memo(function BuildUpForm({ item, units }: { item: BuildUpIt
       `${body.name}: ${body.variable[i]!.name} changed`,
     );
   return (
-    <div className="mt-4" data-buildup={body.name}>
+    <div className="not-drawn-unseen mt-4" data-buildup={body.name}>
       <div className="flex items-baseline gap-4 border-b border-ink pb-0.5">
         <div className="w-56 font-semibold">
           <TextField

@@ -18,7 +18,7 @@ export function Levels() {
     quietly(put([level], 'Level added'));
   };
   return (
-    <section className="mt-8 max-w-xl" aria-label="Levels">
+    <section className="not-drawn-unseen mt-8 max-w-xl" aria-label="Levels">
       <h2 className="label">Levels, from the top</h2>
       <table className="grid-table mt-1">
         <thead>

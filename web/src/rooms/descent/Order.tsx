@@ -2,12 +2,12 @@ import type { ReactNode } from 'react';
 import { caseLabel, formatQuantity, levelNameOf, markOf, numbersOf, unitLabel } from '@plinth/core';
 import { KIND_WORD } from '../../parts/kindWord';
 import { LongTable } from '../../parts/LongTable';
-import { useProject, useProjectState, useView } from '../../project/context';
+import { useProject, useStore, useView } from '../../project/context';
 
 /** Members from the top down, numbered as one would calculate them: each only after everything that lands on it. */
 export function Order({ views }: { views: ReactNode }) {
   const { building, computed, units } = useProject();
-  const { id } = useProjectState();
+  const { id } = useStore();
   const { selected, select } = useView();
   const { order, members, cases } = computed.takedown;
   const numbers = numbersOf(computed.takedown);

@@ -2,13 +2,12 @@ import { useEffect, useState, type ReactNode } from 'react';
 import { caseLabel, formatQuantity, unitLabel, type MostAndLeast, type ReactionSchedule } from '@plinth/core';
 import { KIND_WORD } from '../../parts/kindWord';
 import { LongTable } from '../../parts/LongTable';
-import { useProject, useProjectState, useStore, useView } from '../../project/context';
+import { useProject, useStore, useView } from '../../project/context';
 
 /** What goes down through each member at the ground or at a level, by case and at its extremes. */
 export function Reactions({ views }: { views: ReactNode }) {
   const { building, computed, units } = useProject();
-  const { id } = useProjectState();
-  const { engine } = useStore();
+  const { id, engine } = useStore();
   const { selected, select } = useView();
   const [level, setLevel] = useState<string | null>(null);
   const [schedule, setSchedule] = useState<ReactionSchedule | null>(null);

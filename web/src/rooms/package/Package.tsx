@@ -6,14 +6,15 @@ import { LongTable } from '../../parts/LongTable';
 import { LooseEndList } from './LooseEndList';
 import { Journal } from './Journal';
 import { ReasonForm } from './ReasonForm';
-import { useItems, useProject, useProjectState, useView } from '../../project/context';
+import { useItems, useProject, useProjectPart, useStore, useView } from '../../project/context';
 import { freshId, useEdit } from '../../project/useEdit';
 import { whoAmI } from '../../project/store';
 
 /** What is handed over: basis, balance, schedules, assumptions, loose ends, journal; as print, PDF and files. */
 export function PackageRoom() {
   const { building, computed, brief, units } = useProject();
-  const { id, version } = useProjectState();
+  const { id } = useStore();
+  const version = useProjectPart((state) => state.version);
   const { openSheet } = useView();
   const { hash } = useLocation();
   const standard = STANDARDS[brief.family];

@@ -1,7 +1,7 @@
 import { isLineItem, type Item } from '@plinth/core';
 import { TextField } from '../../parts/fields';
 import { PanelHead, SidePanel } from '../../parts/SidePanel';
-import { useProjectState, useView } from '../../project/context';
+import { useAllItems, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 import { BeamForm } from './forms/BeamForm';
 import { BesideForm, CopyForm, JoinButton, type Of } from './forms/common';
@@ -15,7 +15,7 @@ import { WallForm } from './forms/WallForm';
 
 /** Every property of what is selected, beside the plan. */
 export function Inspector({ several }: { several: ReadonlySet<string> }) {
-  const { items } = useProjectState();
+  const items = useAllItems();
   const { selected } = useView();
   const itemOf = (id: string): Item[] => {
     const stored = items.get(id);

@@ -16,7 +16,7 @@ import { toast } from 'sonner';
 import { DrawingView } from '../../parts/DrawingView';
 import { SaveSvg } from '../../parts/SaveSvg';
 import { useSize } from '../../parts/useSize';
-import { useProject, useProjectState, useView } from '../../project/context';
+import { useProject, useAllItems, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 import { isLine, measured, selectedLines } from './boardGeometry';
 import { ofStatus, type StatusFilter } from './place';
@@ -60,7 +60,7 @@ export function PlanBoard({
   status: StatusFilter;
 }) {
   const { building, computed, units } = useProject();
-  const { items } = useProjectState();
+  const items = useAllItems();
   const { selected } = useView();
   const { put, quietly } = useEdit();
   const { ref, width, height } = useSize<HTMLDivElement>(788, 380);

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { planExtent, type Item, type PlanView } from '@plinth/core';
-import { useItems, useProject, useProjectState, useView } from '../../project/context';
+import { useItems, useProject, useAllItems, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 import { Levels } from '../brief/Levels';
 import { Inspector } from './Inspector';
@@ -240,7 +240,7 @@ function LevelSteps({ shown, over, under }: { shown: string; over: string | unde
 /** Brings what stands on a level to another one. */
 function CopyLevel({ from }: { from: string }) {
   const { building } = useProject();
-  const { items } = useProjectState();
+  const items = useAllItems();
   const { showLevel } = useView();
   const { put, quietly } = useEdit();
   const panels = useItems('panel');

@@ -5,7 +5,7 @@ import type { DxfDrawing } from '@plinth/core/dxf';
 import { toast } from 'sonner';
 import { Question } from '../../parts/Question';
 import { saveText } from '../../parts/saveText';
-import { useProject, useProjectState } from '../../project/context';
+import { useProject, useAllItems } from '../../project/context';
 import { freshId, useEdit } from '../../project/useEdit';
 import { ReadDxf } from './ReadDxf';
 import { readDxfFile } from './drawings';
@@ -17,7 +17,7 @@ const LISTED = 40;
 /** Reads cells into a schedule after showing what would change; what the clipboard and files hold goes the same way. */
 export function useScheduleReading(kind: string, level: string) {
   const { building } = useProject();
-  const { items } = useProjectState();
+  const items = useAllItems();
   const [found, setFound] = useState<{ readonly kind: ScheduledKind; readonly read: ReadSchedule } | null>(null);
   const read = (source: string) => {
     if (!isScheduled(kind)) return;
@@ -101,7 +101,7 @@ function Preview({
 /** The schedule as a file, in and out. */
 export function TableMenu({ kind, level, read }: { kind: string; level: string; read: (source: string) => void }) {
   const { building } = useProject();
-  const { items } = useProjectState();
+  const items = useAllItems();
   const { quietly } = useEdit();
   const input = useRef<HTMLInputElement>(null);
   const [dxf, setDxf] = useState<DxfDrawing | null>(null);

@@ -1,6 +1,6 @@
 import { contains, isOnLevel, itemName, markOf, type Item, type LaidDrawing, type Named, type PlanPoint } from '@plinth/core';
 import { toast } from 'sonner';
-import { useProject, useProjectState, useView } from '../../project/context';
+import { useProject, useAllItems, useView } from '../../project/context';
 import { freshId, nextMark, useEdit } from '../../project/useEdit';
 import { inward, isClosed, isLine, rectangle } from './boardGeometry';
 import { makeItem, memberNear, movedItem, newLoad, splitAcross, type PlacedKind } from './make';
@@ -21,7 +21,7 @@ export function useBoardEdits({
   reach: number;
 }) {
   const { building, units } = useProject();
-  const { items } = useProjectState();
+  const items = useAllItems();
   const { selected } = useView();
   const { put, remove, quietly } = useEdit();
 
