@@ -128,7 +128,7 @@ function warmUp(): void {
  * Large buildings are designed bit by bit: so many ms at once, first hardly more than the loads, then little enough that an edit that
  * comes meanwhile does not wait long.
  */
-const FIRST = 4;
+const FIRST = 1;
 const NEXT = 30;
 const LARGE = 2000;
 
