@@ -30,6 +30,13 @@ def arc(cx, cy, r, a, b, n=60):
 def outline(s):
     """Corners, anticlockwise, y up; holes apart."""
     k = s['k']
+    if k == 'U':
+        # top flange b x tf, bottom flange b2 x t2
+        h, b, tw, tf, b2, t2 = (s[x] for x in ('h', 'b', 'tw', 'tf', 'b2', 't2'))
+        w = max(b, b2)
+        at = lambda width, side: w / 2 + side * width / 2
+        return [[(at(b2, -1), 0), (at(b2, 1), 0), (at(b2, 1), t2), (at(tw, 1), t2), (at(tw, 1), h - tf), (at(b, 1), h - tf), (at(b, 1), h), (at(b, -1), h), (at(b, -1), h - tf),
+                 (at(tw, -1), h - tf), (at(tw, -1), t2), (at(b2, -1), t2)]], []
     if k in 'IC':
         h, b, tw, tf, r = (s[x] for x in ('h', 'b', 'tw', 'tf', 'r'))
         if 'taper' in s:
@@ -118,7 +125,7 @@ def properties(s):
     cx, cy = Sy / A, Sx / A
     Iyy, Izz, Iyz = Ix - A * cy * cy, Iy - A * cx * cx, Ixy - A * cx * cy
     depth = s.get('h', s.get('d'))
-    width = s.get('b', s.get('d'))
+    width = max(s.get('b', s.get('d')), s.get('b2', 0))
     m, R = (Iyy + Izz) / 2, hypot((Iyy - Izz) / 2, Iyz)
     p = dict(A=A, Iy=Iyy, Iz=Izz, Wy=Iyy / max(cy, depth - cy), Wtop=Iyy / (depth - cy), Wz=Izz / max(cx, width - cx), Zy=plastic(loops, holes, 1, depth, A), Zz=plastic(loops, holes, 0, width, A),
              Iu=m + R, Iv=m - R, theta=0.5 * atan2(-2 * Iyz, Iyy - Izz), ys=0.0, zs=0.0, Iw=0.0)
@@ -147,6 +154,29 @@ def properties(s):
                 p['It'] = b * tf**3 / 3 + (h - tf) * tw**3 / 3 + a * D**4 - 0.21 * tf**4 - 0.105 * tw**4
                 p['Iw'] = b**3 * tf**3 / 144 + (h - tf / 2) ** 3 * tw**3 / 36
                 p['zs'] = (h - cy) - tf / 2
+    elif k == 'U':
+        h, b, tw, tf, b2, t2 = (s[x] for x in ('h', 'b', 'tw', 'tf', 'b2', 't2'))
+        I1, I2, hs = tf * b**3 / 12, t2 * b2**3 / 12, h - (tf + t2) / 2
+        p['It'] = (h - tf - t2) * tw**3 / 3
+        for width, t in ((b, tf), (b2, t2)):
+            knot = -0.042 + 0.2204 * tw / t - 0.0725 * (tw / t) ** 2
+            p['It'] += width * t**3 / 3 + knot * ((t * t + tw * tw / 4) / t) ** 4 - 0.21 * t**4
+        # bending the flanges sideways by shears that balance each other: the shear centre, and what warping holds
+        down = tf / 2 + hs * I2 / (I1 + I2)
+        p['Iw'] = I1 * (down - tf / 2) ** 2 + I2 * (h - t2 / 2 - down) ** 2
+        top = h - cy
+        p['zs'] = top - down
+        n, total = 20000, 0.0
+        for i in range(n):
+            at = h * (i + 0.5) / n
+            w, z = (b if at < tf else b2 if at > h - t2 else tw), top - at
+            total += h / n * (z * w**3 / 12 + z**3 * w)
+        p.update(cy=top, I1=I1, I2=I2, hs=hs, zj=p['zs'] - total / (2 * Iyy), Wtop=Iyy / top, Wbottom=Iyy / cy, half=None)
+        lo, hi = 0.0, h
+        for _ in range(60):
+            mid = (lo + hi) / 2
+            lo, hi = (mid, hi) if part(loops, holes, h - mid, 1, True)[0] < A / 2 else (lo, mid)
+        p['half'] = lo
     elif k == 'L':
         h, b, t, r = (s[x] for x in ('h', 'b', 't', 'r'))
         a = 0.0768 + 0.0479 * r / t
@@ -169,6 +199,9 @@ def find(name):
     if name.startswith('own '):
         _, kind, sizes = name.split(' ')[:3]
         v = [float(x) for x in sizes.split('x')]
+        if ' bottom ' in name:
+            b2, t2 = (float(x) for x in name.split(' bottom ')[1].split('x'))
+            return properties(dict(k='U', h=v[0], b=v[1], tw=v[2], tf=v[3], b2=b2, t2=t2, r=0.0, product='welded'))
         if kind in 'ICT':
             return properties(dict(k=kind, h=v[0], b=v[1], tw=v[2], tf=v[3], r=0.0, product='welded'))
         if kind == 'box':
@@ -252,7 +285,7 @@ ALPHA = {'a': 0.21, 'b': 0.34, 'c': 0.49, 'd': 0.76}
 
 
 def yield_of(grade, s):
-    t = max(s['tf'], s['tw']) if 'tf' in s else s['t']
+    t = max(s['tf'], s['tw'], s.get('t2', 0)) if 'tf' in s else s['t']
     return FY[grade.rstrip('H')][0 if t <= 16 else 1 if t <= 40 else 2 if t <= 63 else 3]
 
 
@@ -540,6 +573,54 @@ for name, grade, L in (('own T 120x160x12x18', 'S275', 2000), ('own T 120x160x12
     even = dict(start=1e6, middle=1e6, end=1e6)
     eu(name, grade, {'Lateral-torsional buckling': mb(s, fy, Wpl, L, critical=critical)}, major=even, unbraced=L)
 
+# welded I of unequal flanges: class by both ways of bending, the same moment all along
+def unequal_class(s, fy):
+    e = sqrt(235 / fy)
+    hw = s['h'] - s['tf'] - s['t2']
+    worst = 1
+    for width, t in ((s['b'], s['tf']), (s['b2'], s['t2'])):
+        x = (width - s['tw']) / 2 / t
+        worst = max(worst, 1 if x <= 9 * e else 2 if x <= 10 * e else 3 if x <= 14 * e else 4)
+    for plastic_c, elastic_c in ((s['half'] - s['tf'], s['cy'] - s['tf']), (s['h'] - s['t2'] - s['half'], s['h'] - s['t2'] - s['cy'])):
+        a = min(1, max(0, plastic_c / hw))
+        y = -(hw - elastic_c) / elastic_c
+        one, two = (1e9, 1e9) if a == 0 else (396 / (13 * a - 1), 456 / (13 * a - 1)) if a > 0.5 else (36 / a, 41.5 / a)
+        three = 42 / (0.67 + 0.33 * y) if y > -1 else 62 * (1 - y) * sqrt(-y)
+        x = hw / s['tw']
+        worst = max(worst, 1 if x <= one * e else 2 if x <= two * e else 3 if x <= three * e else 4)
+    return worst
+
+
+UNEQUAL = ('own I 600x300x12x20 bottom 180x15', 'own I 600x180x12x15 bottom 300x20', 'own I 500x250x14x20 bottom 250x14', 'own I 800x350x12x25 bottom 250x20', 'own I 400x220x12x45 bottom 160x16')
+for name in UNEQUAL:
+    for grade in ('S275', 'S355'):
+        s = find(name)
+        fy = yield_of(grade, s)
+        kind = unequal_class(s, fy)
+        hw = s['h'] - s['tf'] - s['t2']
+        if kind < 4:
+            W = s['Zy'] if kind <= 2 else s['Wy']
+            Av = hw * s['tw']
+            for M, L in ((1e6, 3000), (-1e6, 3000), (1e6, 9000), (-1e6, 9000)):
+                N = euler(s['Iz'], L)
+                zj = s['zj'] if M > 0 else -s['zj']
+                critical = N * (sqrt(s['Iw'] / s['Iz'] + G * s['It'] / N + zj * zj) + zj)
+                lam = sqrt(W * fy / critical)
+                a = ALPHA['c' if s['h'] / min(s['b'], s['b2']) <= 2 else 'd']
+                e = sqrt(235 / fy)
+                shear = {'Shear': Av * fy / sqrt(3)} if hw / s['tw'] <= 72 * e else {'Shear buckling': min(1, 0.83 / (hw / (86.4 * s['tw'] * e))) * Av * fy / sqrt(3)}
+                eu(name, grade, {'Bending': W * fy, **shear, 'Lateral-torsional buckling': chi(lam, a) * W * fy},
+                   major=dict(start=M, middle=M, end=M), shear=1000, unbraced=L)
+        # uniform compression
+        e = sqrt(235 / fy)
+        if max((s['b'] - s['tw']) / 2 / s['tf'], (s['b2'] - s['tw']) / 2 / s['t2']) <= 14 * e and hw / s['tw'] <= 42 * e:
+            tmax = max(s['tf'], s['t2'])
+            cy, cz = ('b', 'c') if tmax <= 40 else ('c', 'd')
+            nn = lambda Ncr, c: chi(sqrt(s['A'] * fy / Ncr), ALPHA[c]) * s['A'] * fy
+            for Ly, Lz, LT in ((4000, 4000, 4000), (9000, 2500, 5000)):
+                eu(name, grade, {'Compression of the section': s['A'] * fy, 'Flexural buckling, major axis': nn(euler(s['Iy'], Ly), cy), 'Flexural buckling, minor axis': nn(euler(s['Iz'], Lz), cz),
+                                 'Torsional-flexural buckling': nn(tf_force(s, Ly, Lz, LT), cz)}, axial=1000, lengthY=Ly, lengthZ=Lz, lengthT=LT)
+
 # torsion of hollow sections, 6.2.7 and (6.1)
 for name, grade, T, N, My, Mz, V, Vy in (
     ('SHS 150x150x8', 'S355H', 20e6, 200e3, 15e6, 5e6, 60e3, 0.0),
@@ -733,6 +814,77 @@ for name in ('own I 900x250x7x20', 'own I 900x250x6x16', 'own I 1000x400x8x14', 
     s = find(name)
     for L in (1500, 5000, 14000):
         am(name, 'A572-50', f4f5(s, L), major=flat(1e6), unbraced=L)
+
+
+def f4f5_unequal(s, L, sag):
+    """F4 and F5 of a welded I of unequal flanges, one of them pressed."""
+    root = sqrt(EA / FYA)
+    h, tw = s['h'], s['tw']
+    bc, tc, It_c, Sc, St, c, q = (s['b'], s['tf'], s['I1'], s['Wtop'], s['Wbottom'], s['cy'], s['half']) if sag else (s['b2'], s['t2'], s['I2'], s['Wbottom'], s['Wtop'], h - s['cy'], h - s['half'])
+    hc, hp = 2 * (c - tc), 2 * (q - tc)
+    Mp = min(s['Zy'], 1.6 * s['Wy']) * FYA
+    My = s['Wy'] * FYA
+    lr = 5.7 * root
+    lp = min(lr, hc / hp * root / (0.54 * Mp / My - 0.09) ** 2)
+    lw = hc / tw
+    share = It_c / s['Iz']
+    FL = 0.7 * FYA if St / Sc >= 0.7 else max(0.5, St / Sc) * FYA
+    aw = hc * tw / bc / tc
+    rt = bc / sqrt(12 * (1 + aw / 6))
+    Lp = 1.1 * rt * root
+    want = {}
+    if lw > lr:
+        R = min(1, 1 - min(10, aw) / (1200 + 300 * min(10, aw)) * (lw - lr))
+        top, low = R * Sc * FYA, 0.7 * R * Sc * FYA
+        Lr = pi * rt * sqrt(EA / (0.7 * FYA))
+        elastic = R * Sc * pi * pi * EA / (L / rt) ** 2
+        if St < Sc:
+            want['Tension flange yielding'] = St * FYA
+    else:
+        def plast(S):
+            if share <= 0.23:
+                return 1.0
+            full = Mp / (S * FYA)
+            return full if lw <= lp else min(full, full - (full - 1) * (lw - lp) / (lr - lp))
+        R = plast(Sc)
+        top, low = R * Sc * FYA, FL * Sc
+        j = (s['It'] if share > 0.23 else 0.0) / (Sc * s['hs'])
+        Lr = 1.95 * rt * EA / FL * sqrt(j + sqrt(j * j + 6.76 * (FL / EA) ** 2))
+        elastic = Sc * pi * pi * EA / (L / rt) ** 2 * sqrt(1 + 0.078 * j * (L / rt) ** 2)
+        if St < Sc:
+            want['Tension flange yielding'] = plast(St) * St * FYA
+    ltb = top if L <= Lp else top - (top - low) * (L - Lp) / (Lr - Lp) if L <= Lr else elastic
+    want.update({'Bending, yielding': top, 'Lateral-torsional buckling': min(top, ltb)})
+    kc = min(0.76, max(0.35, 4 / sqrt((h - s['tf'] - s['t2']) / tw)))
+    lf, pf, rf = bc / 2 / tc, 0.38 * root, 0.95 * sqrt(kc * EA / FL)
+    if lf > pf:
+        want['Flange local buckling'] = top - (top - low) * (lf - pf) / (rf - pf) if lf <= rf else (R if lw > lr else 1) * 0.9 * EA * kc * Sc / lf**2
+    return want
+
+
+for name in ('own I 600x300x12x20 bottom 180x15', 'own I 900x350x8x20 bottom 220x16', 'own I 900x450x8x14 bottom 300x20', 'own I 1200x400x7x20 bottom 250x16', 'own I 700x400x10x20 bottom 260x14', 'own I 700x300x10x24 bottom 200x12', 'own I 1000x500x9x12 bottom 350x20'):
+    s = find(name)
+    for L in (1500, 5000, 14000):
+        for M in (1e6, -1e6):
+            am(name, 'A572-50', f4f5_unequal(s, L, M > 0), major=flat(M), unbraced=L)
+    # compression: torsion with bending across, plates that buckle
+    root = sqrt(EA / FYA)
+    hw = s['h'] - s['tf'] - s['t2']
+    kc = min(0.76, max(0.35, 4 / sqrt(hw / s['tw'])))
+
+    def pn(Fe):
+        F = fcr(Fe)
+        area = s['A']
+        for w, t, n, lim, c1, c2 in ((s['b'] / 2, s['tf'], 2, 0.64 * sqrt(kc), 0.22, 1.49), (s['b2'] / 2, s['t2'], 2, 0.64 * sqrt(kc), 0.22, 1.49), (hw, s['tw'], 1, 1.49, 0.18, 1.31)):
+            lam, lr = w / t, lim * root
+            if lam <= lr * sqrt(FYA / F):
+                continue
+            Fel = (c2 * lr / lam) ** 2 * FYA
+            area -= n * t * (w - min(w, w * (1 - c1 * sqrt(Fel / F)) * sqrt(Fel / F)))
+        return F * area
+    for L in (3000, 8000):
+        am(name, 'A572-50', {'Flexural buckling, major axis': pn(am_fe(s['Iy'], s['A'], L)), 'Flexural buckling, minor axis': pn(am_fe(s['Iz'], s['A'], L)), 'Flexural-torsional buckling': pn(am_tf(s, L))},
+           axial=1000, lengthY=L, lengthZ=L, lengthT=L)
 
 
 def channel_ltb(s, L):

@@ -25,12 +25,12 @@ const DIMENSIONS: Record<string, readonly string[]> = {
   box: ['depth', 'width', 'wall'],
   tube: ['depth', 'wall'],
 };
-const COLUMNS = ['name', 'shape', 'depth', 'width', 'web', 'flange', 'wall', 'radius'] as const;
+const COLUMNS = ['name', 'shape', 'depth', 'width', 'web', 'flange', 'bottom width', 'bottom flange', 'wall', 'radius'] as const;
 const MOST = 500;
 
 /**
- * Own shapes from CSV or cells of a spreadsheet: columns name, shape (I, C, T, L, box, tube), depth, width, web, flange, wall, radius, in any
- * order; a dimension is in mm or in, as the header says in brackets or the project has it, or carries its unit. A row that cannot be read stays
+ * Own shapes from CSV or cells of a spreadsheet: columns name, shape (I, C, T, L, box, tube), depth, width, web, flange, bottom width and bottom
+ * flange (of an I whose flanges are unequal), wall, radius, in any order; a dimension is in mm or in, as the header says in brackets or the project has it, or carries its unit. A row that cannot be read stays
  * out and is told.
  */
 export function readOwnShapes(text: string, units: UnitSystem): ReadOwnShapes {
@@ -58,8 +58,10 @@ export function readOwnShapes(text: string, units: UnitSystem): ReadOwnShapes {
         if (!(value > 0)) throw new BadInput(`${name} must be greater than 0`);
         return +value.toFixed(3);
       };
+      const isUnequal = kind === 'I' && [cell('bottom width'), cell('bottom flange')].some((value) => value !== '' && value !== '0');
+      const bottom = isUnequal ? ` bottom ${dimension('bottom width')}x${dimension('bottom flange')}` : '';
       const radius = cell('radius') && cell('radius') !== '0' ? ` r${dimension('radius')}` : '';
-      const designation = `own ${kind} ${DIMENSIONS[kind]!.map(dimension).join('x')}${radius}`;
+      const designation = `own ${kind} ${DIMENSIONS[kind]!.map(dimension).join('x')}${bottom}${radius}`;
       findSection(designation);
       shapes.push({ name: cell('name') || designation, designation });
     } catch (error) {
@@ -75,10 +77,12 @@ export function ownShapesCsv(shapes: readonly OwnShape[]): string {
   const unit = DISPLAY.SI.sectionLength.label;
   const head = COLUMNS.map((name) => (name === 'name' || name === 'shape' ? name : `${name} [${unit}]`));
   const rows = shapes.map(({ name, designation }) => {
-    const [, kind, sizes, radius] = /^own (\w+) ([\d.x]+)(?: r([\d.]+))?$/.exec(designation)!;
+    const [, kind, sizes, bottomWidth, bottomFlange, radius] = /^own (\w+) ([\d.x]+)(?: bottom ([\d.]+)x([\d.]+))?(?: r([\d.]+))?$/.exec(
+      designation,
+    )!;
     const values = sizes!.split('x').map(Number);
     const of = (dimension: string) => values[DIMENSIONS[kind!]!.indexOf(dimension)] ?? '';
-    return [name, kind!, ...['depth', 'width', 'web', 'flange', 'wall'].map(of), radius ?? ''];
+    return [name, kind!, ...['depth', 'width', 'web', 'flange'].map(of), bottomWidth ?? '', bottomFlange ?? '', of('wall'), radius ?? ''];
   });
   return writeCsv([head, ...rows]);
 }

@@ -1,7 +1,19 @@
-export type { AngleShape, BoxShape, ChannelShape, IShape, Product, SectionProperties, Shape, TeeShape, TubeShape } from './shape';
+export type {
+  AngleShape,
+  BoxShape,
+  ChannelShape,
+  IShape,
+  Product,
+  SectionProperties,
+  Shape,
+  TeeShape,
+  TubeShape,
+  UnequalIShape,
+} from './shape';
 export { sectionProperties } from './properties';
 export { catalogue, findSection, isSection, massRatio, STEEL_DENSITY, type Section } from './catalogue';
 export { OWN_EXAMPLE } from './own';
+export { unequalParts, withThinnerFlange, type UnequalParts } from './unequalI';
 export { angleCriticalMoment, anglePrincipal, type AnglePrincipal } from './anglePrincipal';
 export { integrate, plasticModulus } from './slices';
 export { shapeOutlines } from './outline';

@@ -53,6 +53,27 @@ export function shapeOutlines(shape: Shape, pieces = 6): [number, number][][] {
         ],
       ];
     }
+    case 'unequalI': {
+      const { h, b, tf, bBottom, tfBottom, tw } = shape;
+      const [x, y, w, under] = [b / 2, h / 2, tw / 2, bBottom / 2];
+      const [upper, lower] = [-y + tf, y - tfBottom];
+      return [
+        [
+          [-x, -y],
+          [x, -y],
+          [x, upper],
+          [w, upper],
+          [w, lower],
+          [under, lower],
+          [under, y],
+          [-under, y],
+          [-under, lower],
+          [-w, lower],
+          [-w, upper],
+          [-x, upper],
+        ],
+      ];
+    }
     case 'channel': {
       const { h, b, tw, tf, r, taper } = shape;
       const [x, y, f] = [b / 2, h / 2, h / 2 - tf];

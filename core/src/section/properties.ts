@@ -6,6 +6,7 @@ import { integrate } from './slices';
 import type { BoxShape, ChannelShape, IShape, SectionProperties, Shape, TubeShape } from './shape';
 import { tapered } from './tapered';
 import { tee } from './tee';
+import { unequalI } from './unequalI';
 
 function requirePositive(shape: Record<string, unknown>, names: readonly string[]): void {
   for (const name of names) if (!((shape[name] as number) > 0)) throw new BadInput(`${name} must be greater than 0 mm`, name);
@@ -200,6 +201,11 @@ export function sectionProperties(shape: Shape): SectionProperties {
       if (shape.taper) return tapered(shape);
       return shape.outline === 'I' ? iSection(shape) : channel(shape);
     }
+    case 'unequalI':
+      requirePositive(shape as unknown as Record<string, unknown>, ['h', 'b', 'tf', 'bBottom', 'tfBottom', 'tw']);
+      if (shape.h <= shape.tf + shape.tfBottom) throw new BadInput('flanges are deeper than the section', 'h');
+      if (Math.min(shape.b, shape.bBottom) <= shape.tw) throw new BadInput('the web is wider than a flange', 'b');
+      return unequalI(shape);
     case 'tee':
       requirePositive(shape as unknown as Record<string, unknown>, ['h', 'b', 'tw', 'tf']);
       if (!(shape.r >= 0)) throw new BadInput('r must be at least 0 mm', 'r');

@@ -17,6 +17,17 @@ export interface IShape {
   readonly taper?: Taper;
 }
 
+/** Welded I of unequal flanges, each centred on the web: top flange b by tf, bottom flange bBottom by tfBottom, overall depth h, web tw. */
+export interface UnequalIShape {
+  readonly outline: 'unequalI';
+  readonly h: number;
+  readonly b: number;
+  readonly tf: number;
+  readonly bBottom: number;
+  readonly tfBottom: number;
+  readonly tw: number;
+}
+
 /** Channel, web on the left: the same dimensions. */
 export interface ChannelShape {
   readonly outline: 'channel';
@@ -65,7 +76,7 @@ export interface AngleShape {
   readonly toe: number;
 }
 
-export type Shape = IShape | ChannelShape | BoxShape | TubeShape | TeeShape | AngleShape;
+export type Shape = IShape | UnequalIShape | ChannelShape | BoxShape | TubeShape | TeeShape | AngleShape;
 
 /** Section properties about the centroid: y is the major axis (horizontal), z the minor. mm units. */
 export interface SectionProperties {

@@ -97,6 +97,8 @@ describe('honest sheets on drawn inputs', () => {
   ] as const)('%s members of every shape, rolled and written, under forces and moments of either sign', (family, grades, philosophies) => {
     const own = [
       'own I 900x250x6x12',
+      'own I 600x300x12x20 bottom 180x15',
+      'own I 900x200x8x14 bottom 400x20',
       'own I 600x300x5x8',
       'own I 500x400x10x10',
       'own box 400x200x6',

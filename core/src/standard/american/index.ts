@@ -4,7 +4,7 @@ import { padStrength } from './concrete/pad';
 import { imposedReduction } from './reduction';
 import { steelBeam } from './steel/beam';
 import { steelColumn } from './steel/column';
-import { localSlenderness } from './steel/slenderness';
+import { localSlenderness } from './steel/localSlenderness';
 import { steelMember } from './steel/member';
 import { webUnderForce } from './steel/webForce';
 

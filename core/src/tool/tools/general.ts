@@ -50,6 +50,15 @@ const shapeSchema = z.discriminatedUnion('outline', [
     r: radius('root radius'),
   }),
   z.object({
+    outline: z.literal('unequalI').describe('welded I of unequal flanges'),
+    h: size('overall depth'),
+    b: size('width of the top flange'),
+    tf: size('thickness of the top flange'),
+    bBottom: size('width of the bottom flange'),
+    tfBottom: size('thickness of the bottom flange'),
+    tw: size('web'),
+  }),
+  z.object({
     outline: z.literal('channel'),
     h: size('overall depth'),
     b: size('flange width'),
@@ -105,7 +114,8 @@ export const quantityRead = defineTool({
 export const sectionOf = defineTool({
   id: 'section.properties',
   title: 'Section properties from dimensions',
-  summary: 'Area, moduli, second moments, torsion and warping constants of an I, channel, box or tube, root radii included.',
+  summary:
+    'Area, moduli, second moments, torsion and warping constants of an I, also of unequal flanges, channel, box, tee, angle or tube, root radii included.',
   input: z.object({ shape: shapeSchema.describe('outline and dimensions') }),
   kinds: PROPERTY_KINDS,
   example: { shape: { outline: 'I', h: 300, b: 150, tw: 7.1, tf: '10.7 mm', r: 15 } },

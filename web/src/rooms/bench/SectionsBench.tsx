@@ -207,7 +207,7 @@ function OwnShape({ value, commit }: { value: string; commit: (designation: stri
 
 function SectionPage({ section, units }: { section: Section; units: UnitSystem }) {
   const { properties, shape } = section;
-  const isAsymmetric = shape.outline === 'angle' || shape.outline === 'tee' || shape.outline === 'channel';
+  const isAsymmetric = shape.outline === 'angle' || shape.outline === 'tee' || shape.outline === 'channel' || shape.outline === 'unequalI';
   const rows = isAsymmetric ? [...PROPERTIES, ...ASYMMETRIC] : PROPERTIES;
   const grades =
     section.region === 'own'

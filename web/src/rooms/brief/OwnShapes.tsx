@@ -35,8 +35,8 @@ export function OwnShapes({ item, units }: { item: BriefItem; units: UnitSystem 
       <h2 className="label">Own shapes and prices</h2>
       {ownShapes.length === 0 ? (
         <p className="mt-1 text-soft">
-          None. A shape of your own is written by its dimensions, such as {OWN_EXAMPLE}, anywhere a section is asked for; those listed here
-          are also tried when members are sized.
+          None. A shape of your own is written by its dimensions, such as {OWN_EXAMPLE} (with “bottom 180x15” when its flanges are unequal),
+          anywhere a section is asked for; those listed here are also tried when members are sized.
         </p>
       ) : (
         <table className="grid-table mt-1">

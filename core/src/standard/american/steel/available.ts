@@ -1,5 +1,5 @@
 import type { Kind } from '../../../quantity';
-import type { Sheet } from '../../../sheet';
+import type { Check, Sheet } from '../../../sheet';
 import type { Philosophy } from '../../standard';
 
 /** Resistance factor and safety factor of one limit state. */
@@ -53,4 +53,11 @@ export function availableStrength(
     'allowable strength, ASD',
   );
   return nominal / safety.omega;
+}
+
+/** Bending about the major axis, limit state by limit state. */
+export interface Flexure {
+  readonly checks: readonly Check[];
+  /** The least available moment, Nmm; null when a limit state is not proved. */
+  readonly available: number | null;
 }

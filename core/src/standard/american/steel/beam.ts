@@ -2,7 +2,7 @@ import { yieldStrength } from '../../../material';
 import type { Section } from '../../../section';
 import { compare, unproven, type Check, type FailureMode, type Sheet } from '../../../sheet';
 import { requireBasis, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
-import { availableStrength, FLEXURE } from './available';
+import { availableStrength, FLEXURE, type Flexure } from './available';
 import {
   flangeLocalBucklingBox,
   flangeLocalBucklingI,
@@ -21,6 +21,7 @@ import {
   webPlastification,
   webReduction,
 } from './flexureSlender';
+import { unequalBending } from './flexureUnequal';
 import { angleGeometricMoment, anglePrincipalMoments } from './flexureAngle';
 import { angleMoment, teeFlangeBuckling, teeLateralTorsional, teeStemBuckling, teeYielding } from './flexureTee';
 import { shearStrength } from './shear';
@@ -33,12 +34,6 @@ interface Context extends SteelBeamInput {
   /** Moment at which the section yields or its compression flange does, Nmm. */
   readonly Mp: number;
   readonly web: Compactness;
-}
-
-export interface Flexure {
-  readonly checks: readonly Check[];
-  /** The least available moment, Nmm; null when a limit state is not proved. */
-  readonly available: number | null;
 }
 
 /**
@@ -81,6 +76,10 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
   const { section, grade, actions } = input;
   const { combination } = actions;
   const { outline } = section.shape;
+  if (outline === 'unequalI') {
+    sheet?.given('M_r', actions.moment, 'moment', `required flexural strength, ${combination}`);
+    return unequalBending(input, philosophy, sheet);
+  }
   const [E, Fy] = [grade.E, yieldStrength(grade, 1)];
   sheet?.given('M_r', actions.moment, 'moment', `required flexural strength, ${combination}`);
   const local = sheet?.scope('Local slenderness');

@@ -80,12 +80,22 @@ export function shearStrength(section: Section, E: number, Fy: number, sheet?: S
       return { nominal: nominalShear(Fy, Aw, Cv, '(G3-1)', sheet), safety: SHEAR, clause: 'AISC 360-16 G3' };
     }
   }
-  const k = shape.tf + shape.r;
-  const ratio = (shape.h - 2 * k) / shape.tw;
+  const isUnequal = shape.outline === 'unequalI';
+  const k = isUnequal ? 0 : shape.tf + shape.r;
+  const ratio = (isUnequal ? shape.h - shape.tf - shape.tfBottom : shape.h - 2 * k) / shape.tw;
   const Aw = shape.h * shape.tw;
   const clause = 'AISC 360-16 G2.1';
   sheet?.step('A_w', 'd * t_w', { d: shape.h, t_w: shape.tw }, Aw, 'area', 'G2.1');
-  sheet?.step('lambda_w', '(d - 2 * k) / t_w', { d: shape.h, k, t_w: shape.tw }, ratio, 'ratio', 'G2.1');
+  if (isUnequal)
+    sheet?.step(
+      'lambda_w',
+      '(d - t_f - t_fb) / t_w',
+      { d: shape.h, t_f: shape.tf, t_fb: shape.tfBottom, t_w: shape.tw },
+      ratio,
+      'ratio',
+      'G2.1',
+    );
+  else sheet?.step('lambda_w', '(d - 2 * k) / t_w', { d: shape.h, k, t_w: shape.tw }, ratio, 'ratio', 'G2.1');
   const isRolled = shape.outline === 'I' && section.product === 'rolled';
   const stocky = isRolled && ratio <= 2.24 * Math.sqrt(E / Fy);
   if (isRolled)
@@ -122,6 +132,16 @@ export function shearStrengthAcross(section: Section, E: number, Fy: number, she
     sheet?.step('lambda_w', 'b / t', { b: shape.b, t: shape.t }, shape.b / shape.t, 'ratio', 'G3');
     const Cv = bucklingCoefficient(shape.b / shape.t, 1.2, E, Fy, sheet);
     return { nominal: nominalShear(Fy, shape.b * shape.t, Cv, '(G3-1)', sheet), safety: SHEAR, clause: 'AISC 360-16 G3' };
+  }
+  if (shape.outline === 'unequalI') {
+    const { b, tf, bBottom, tfBottom } = shape;
+    const Aw = b * tf + bBottom * tfBottom;
+    const slender = Math.max(b / 2 / tf, bBottom / 2 / tfBottom);
+    const inputs = { b_f: b, t_f: tf, b_fb: bBottom, t_fb: tfBottom };
+    sheet?.step('A_w', 'b_f * t_f + b_fb * t_fb', inputs, Aw, 'area', 'G6');
+    sheet?.step('lambda_w', 'max(b_f / 2 / t_f, b_fb / 2 / t_fb)', inputs, slender, 'ratio', 'G6', 'the more slender of the flanges');
+    const Cv = bucklingCoefficient(slender, 1.2, E, Fy, sheet);
+    return { nominal: nominalShear(Fy, Aw, Cv, '(G6-1)', sheet), safety: SHEAR, clause };
   }
   const flanges = shape.outline === 'tee' ? 1 : 2;
   const part = shape.outline === 'channel' ? shape.b : shape.b / 2;

@@ -1,5 +1,4 @@
-import { yieldStrength, type SteelGrade } from '../../../material';
-import type { Section } from '../../../section';
+import { unequalParts, type Section, type UnequalIShape } from '../../../section';
 import type { Sheet } from '../../../sheet';
 
 export type Compactness = 'compact' | 'noncompact' | 'slender';
@@ -13,7 +12,10 @@ export function recordShape({ shape, designation, region }: Section, sheet: Shee
     give('b_f', shape.b, 'flange width');
     give('t_w', shape.tw, 'web thickness');
     give('t_f', shape.tf, 'flange thickness');
-    give('k', shape.tf + shape.r, 'outer face to toe of fillet');
+    if (shape.outline === 'unequalI') {
+      give('b_fb', shape.bBottom, 'width of the bottom flange');
+      give('t_fb', shape.tfBottom, 'thickness of the bottom flange');
+    } else give('k', shape.tf + shape.r, 'outer face to toe of fillet');
   } else if (shape.outline === 'angle') {
     give('d', shape.h, 'vertical leg');
     give('b', shape.b, 'horizontal leg');
@@ -40,8 +42,31 @@ export interface Element {
   readonly table: string;
 }
 
+/** The top and the bottom flange of a welded I of unequal flanges, AISC 360-16 table B4.1b case 11 with FL = 0.7 Fy. */
+function unequalFlanges(shape: UnequalIShape): readonly [Element, Element] {
+  const kc = flangeHold(unequalParts(shape).hw / shape.tw);
+  const flange = (title: string, width: number, t: number, [w, f]: readonly [string, string]): Element => ({
+    symbol: 'lambda_f',
+    formula: `${w} / 2 / ${f}`,
+    inputs: { [w]: width, [f]: t },
+    ratio: width / 2 / t,
+    title,
+    compact: 0.38,
+    noncompact: 0.95 * Math.sqrt(kc / 0.7),
+    table: 'table B4.1b case 11',
+  });
+  return [
+    flange('top flange', shape.b, shape.tf, ['b_f', 't_f']),
+    flange('bottom flange', shape.bBottom, shape.tfBottom, ['b_fb', 't_fb']),
+  ];
+}
+
 /** Flange of an I or channel in flexure, AISC 360-16 table B4.1b case 10; of a box, case 17; of a tube, case 20. */
 export function flangeInFlexure({ shape, product }: Section): Element {
+  if (shape.outline === 'unequalI') {
+    const [top, bottom] = unequalFlanges(shape);
+    return top.ratio >= bottom.ratio ? top : bottom;
+  }
   if (shape.outline === 'I') {
     const isWelded = product === 'welded';
     const web = (shape.h - 2 * (shape.tf + shape.r)) / shape.tw;
@@ -149,6 +174,17 @@ export function webInFlexure({ shape }: Section): Element | null {
       noncompact: 0.91,
       table: 'table B4.1b case 12',
     };
+  if (shape.outline === 'unequalI')
+    return {
+      symbol: 'lambda_w',
+      formula: '(d - t_f - t_fb) / t_w',
+      inputs: { d: shape.h, t_f: shape.tf, t_fb: shape.tfBottom, t_w: shape.tw },
+      ratio: unequalParts(shape).hw / shape.tw,
+      title: 'web',
+      compact: 3.76,
+      noncompact: 5.7,
+      table: 'table B4.1b case 15',
+    };
   const k = shape.tf + shape.r;
   return {
     symbol: 'lambda_w',
@@ -200,6 +236,24 @@ export function partsInCompression(section: Section): CompressionPart[] {
         { ...flange, noncompact: 0.45, table: 'table B4.1a case 3', width: shape.b, thickness: shape.t, count: 1, ...OTHER },
         { ...web!, noncompact: 0.45, table: 'table B4.1a case 3', width: shape.h, thickness: shape.t, count: 1, ...OTHER },
       ];
+    case 'unequalI': {
+      const noncompact = 0.64 * Math.sqrt(flangeHold(web!.ratio));
+      const [top, bottom] = unequalFlanges(shape);
+      const common = { noncompact, table: 'table B4.1a case 2', count: 2, ...OTHER };
+      return [
+        { ...top, ...common, width: shape.b / 2, thickness: shape.tf },
+        { ...bottom, ...common, width: shape.bBottom / 2, thickness: shape.tfBottom },
+        {
+          ...web!,
+          noncompact: 1.49,
+          table: 'table B4.1a case 5',
+          width: unequalParts(shape).hw,
+          thickness: shape.tw,
+          count: 1,
+          ...STIFFENED,
+        },
+      ];
+    }
     case 'tee':
       return [
         { ...flange, noncompact: 0.56, table: 'table B4.1a case 1', width: shape.b / 2, thickness: shape.tf, count: 2, ...OTHER },
@@ -264,17 +318,4 @@ export function isSlenderInCompression(element: Element, E: number, Fy: number, 
     );
   }
   return slender;
-}
-
-/** Compactness in words, for a section's page. */
-export function localSlenderness(section: Section, grade: SteelGrade): { bending: string; compression: string } {
-  const [E, Fy] = [grade.E, yieldStrength(grade, 1)];
-  const isRound = section.shape.outline === 'tube';
-  const web = webInFlexure(section);
-  const states = [compactness(flangeInFlexure(section), E, Fy, isRound), web ? compactness(web, E, Fy, false) : 'compact'];
-  const isSlender = partsInCompression(section).some((part) => isSlenderInCompression(part, E, Fy, isRound));
-  return {
-    bending: states.includes('slender') ? 'slender' : states.includes('noncompact') ? 'noncompact' : 'compact',
-    compression: isSlender ? 'slender' : 'nonslender',
-  };
 }

@@ -1,5 +1,5 @@
 import { yieldStrength } from '../../../material';
-import type { IShape } from '../../../section';
+import { withThinnerFlange, type IShape } from '../../../section';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { requireBasis, type Philosophy, type WebForceInput } from '../../standard';
 import { availableStrength, WEB_COMPRESSION, WEB_CRIPPLING, WEB_SIDESWAY, WEB_YIELDING } from './available';
@@ -119,10 +119,17 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   const { section, grade, force, bearing, toEnd, combination } = input;
   requireBasis(input.basis, philosophy.basis);
   const name = 'Web under a force through its flange';
-  const { shape } = section;
+  const shape = withThinnerFlange(section.shape);
   if (shape.outline !== 'I')
     return [unproven(name, 'AISC 360-16 J10', 'instability', 'forces through the flange are written for webs of I shapes only', sheet)];
   recordShape(section, sheet);
+  if (section.shape.outline === 'unequalI' && sheet) {
+    sheet.note('The lesser width and thickness of the two flanges count for both: the force may come through either.');
+    sheet.given('d', shape.h, 'sectionLength', 'depth of such an I with the same web');
+    sheet.given('b_f', shape.b, 'sectionLength', 'lesser width of the flanges');
+    sheet.given('t_f', shape.tf, 'sectionLength', 'lesser thickness of the flanges');
+    sheet.given('k', shape.tf, 'sectionLength', 'outer face to the web');
+  }
   const Fy = yieldStrength(grade, 1);
   sheet?.given('F_y', Fy, 'stress', 'specified minimum yield stress', grade.standard);
   sheet?.given('E', grade.E, 'stress', 'modulus of elasticity', 'AISC 360-16');

@@ -1,6 +1,6 @@
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { requireBasis, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
-import type { IShape } from '../../../section';
+import type { IShape, UnequalIShape } from '../../../section';
 import { bendingModulus, bendingResistance, bendingResistanceWithShear, GAMMA_M0 } from './bending';
 import { classify, recordShape, sectionYield, type SectionClass } from './classification';
 import { hasEffectiveSection, outstandReduction } from './effective';
@@ -81,8 +81,9 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
       ),
     );
     if (Math.abs(actions.shear) > 0.5 * VplRd) checks.push(bendingBesideShear(input, McRd, VplRd, fy, sheet));
-  } else if (shape.outline === 'I' || shape.outline === 'channel') {
-    const VbRd = shearBucklingResistance(shape.h - 2 * shape.tf, shape.tw, fy, shear);
+  } else if (shape.outline === 'I' || shape.outline === 'channel' || shape.outline === 'unequalI') {
+    const hw = shape.outline === 'unequalI' ? shape.h - shape.tf - shape.tfBottom : shape.h - 2 * shape.tf;
+    const VbRd = shearBucklingResistance(hw, shape.tw, fy, shear);
     const reason = 'the web is slender: transverse stiffeners are needed at the supports (5.1(2))';
     checks.push(
       compare(
@@ -109,7 +110,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
               'Bending beside shear',
               'EN 1993-1-5 7.1',
               'instability',
-              'a slender web of a channel under more than half its shear resistance: the interaction is written for I and H only',
+              'a slender web under more than half its shear resistance: the interaction is written for I and H of equal flanges only',
               sheet,
             ),
       );
@@ -118,7 +119,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
       unproven('Shear', 'EN 1993-1-5 5', 'instability', 'the walls are slender: shear buckling of hollow shapes is not written yet', shear),
     );
 
-  if (section.product === 'welded' && shape.outline === 'I')
+  if (section.product === 'welded' && (shape.outline === 'I' || shape.outline === 'unequalI'))
     checks.push(flangeInducedBuckling(input, fy, sectionClass, sheet?.scope('Flange-induced buckling')));
 
   const worst = lateralTorsional(actions.segments, input, W, fy);
@@ -237,20 +238,28 @@ function bendingBesideShearBuckling(
 
 /** The web of a welded I keeps its flange from buckling into it, EN 1993-1-5 8: a limit on its slenderness. */
 function flangeInducedBuckling({ section, grade, actions }: SteelBeamInput, fy: number, sectionClass: SectionClass, sheet?: Sheet): Check {
-  const { h, b, tw, tf } = section.shape as IShape;
-  const hw = h - 2 * tf;
+  const shape = section.shape as IShape | UnequalIShape;
+  const { h, tw } = shape;
+  // of unequal flanges the larger one leans harder on the web
+  const isUnequal = shape.outline === 'unequalI';
+  const lower = isUnequal ? shape.tfBottom : shape.tf;
+  const isBottom = isUnequal && shape.bBottom * shape.tfBottom > shape.b * shape.tf;
+  const [b, tf] = isBottom ? [shape.bBottom, shape.tfBottom] : [shape.b, shape.tf];
+  const [width, thickness] = isBottom ? ['b_b', 't_fb'] : ['b', 't_f'];
+  const hw = h - shape.tf - lower;
   const k = sectionClass <= 2 ? 0.4 : 0.55;
   const ratio = hw / tw;
   const limit = ((k * grade.E) / fy) * Math.sqrt((hw * tw) / (b * tf));
   if (sheet) {
     sheet.given('E', grade.E, 'stress', "Young's modulus", 'EN 1993-1-1 3.2.6');
     sheet.given('k', k, 'ratio', sectionClass <= 2 ? 'the plastic moment is used' : 'the elastic moment is used', 'EN 1993-1-5 8(1)');
-    sheet.step('h_w', 'h - 2 * t_f', { h, t_f: tf }, hw, 'sectionLength', 'EN 1993-1-5 8(1)');
+    if (isUnequal) sheet.step('h_w', 'h - t_f - t_fb', { h, t_f: shape.tf, t_fb: lower }, hw, 'sectionLength', 'EN 1993-1-5 8(1)');
+    else sheet.step('h_w', 'h - 2 * t_f', { h, t_f: tf }, hw, 'sectionLength', 'EN 1993-1-5 8(1)');
     sheet.step('s_w', 'h_w / t_w', { h_w: hw, t_w: tw }, ratio, 'ratio', 'EN 1993-1-5 8(1)', 'slenderness of the web');
     sheet.step(
       's_max',
-      'k * E / f_y * sqrt(h_w * t_w / (b * t_f))',
-      { k, E: grade.E, f_y: fy, h_w: hw, t_w: tw, b, t_f: tf },
+      `k * E / f_y * sqrt(h_w * t_w / (${width} * ${thickness}))`,
+      { k, E: grade.E, f_y: fy, h_w: hw, t_w: tw, [width]: b, [thickness]: tf },
       limit,
       'ratio',
       'EN 1993-1-5 (8.1)',

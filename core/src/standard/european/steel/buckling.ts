@@ -17,8 +17,9 @@ export function bucklingCurve(section: Section, axis: Axis): Curve {
   if (shape.outline === 'box' || shape.outline === 'tube') return region === 'own' ? 'c' : 'a';
   if (shape.outline === 'channel' || shape.outline === 'tee') return 'c';
   if (shape.outline === 'angle') return 'b';
-  if (product === 'welded') {
-    if (shape.tf <= 40) return axis === 'y' ? 'b' : 'c';
+  if (product === 'welded' || shape.outline === 'unequalI') {
+    const tf = shape.outline === 'unequalI' ? Math.max(shape.tf, shape.tfBottom) : shape.tf;
+    if (tf <= 40) return axis === 'y' ? 'b' : 'c';
     return axis === 'y' ? 'c' : 'd';
   }
   if (shape.h / shape.b > 1.2) {
@@ -138,7 +139,7 @@ export function generalCriticalForce(Nu: number, Nv: number, NT: number, u0: num
 }
 
 /**
- * Torsional or torsional-flexural buckling resistance of a channel, tee or angle of class 1 to 3, N, EN 1993-1-1 6.3.1.4. Lengths: mm, about
+ * Torsional or torsional-flexural buckling resistance of a channel, tee, angle or I of unequal flanges, of class 1 to 3, N, EN 1993-1-1 6.3.1.4. Lengths: mm, about
  * y, about z and for twisting; of an angle the shorter axis takes the longer of the first two.
  */
 export function torsionalFlexuralBuckling(
@@ -207,7 +208,7 @@ export function torsionalFlexuralBuckling(
       );
     }
   } else {
-    // a channel bends about y as it twists, a tee about z
+    // a channel bends about y as it twists, a tee or an I of unequal flanges about z
     const about = outline === 'channel' ? 'y' : 'z';
     const [I, L, offset] = about === 'y' ? [Iy, lengths.y, shearCentre] : [Iz, lengths.z, shearCentreUp];
     const Nf = (Math.PI ** 2 * E * I) / L ** 2;

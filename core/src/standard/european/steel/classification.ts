@@ -1,5 +1,5 @@
 import { yieldStrength, type SteelGrade } from '../../../material';
-import type { Section } from '../../../section';
+import { unequalParts, type Section, type UnequalIShape } from '../../../section';
 import type { Sheet } from '../../../sheet';
 
 export type SectionClass = 1 | 2 | 3 | 4;
@@ -9,6 +9,7 @@ export type Stress = 'bending' | 'compression' | 'flange';
 /** Thickness that decides the yield strength: the thickest part, EN 1993-1-1 table 3.1. mm */
 export function governingThickness(section: Section): number {
   const { shape } = section;
+  if (shape.outline === 'unequalI') return Math.max(shape.tf, shape.tfBottom, shape.tw);
   return 'tf' in shape ? Math.max(shape.tf, shape.tw) : shape.t;
 }
 
@@ -28,6 +29,8 @@ export interface Part {
   readonly inputs: Record<string, number>;
   readonly limits: readonly [number, number, number];
   readonly squared: boolean;
+  /** The limits as they are written, and what stands in them; left out: they are numbers. */
+  readonly written?: { readonly limits: readonly [string, string, string]; readonly inputs: Record<string, number> };
 }
 
 const OUTSTAND = [9, 10, 14] as const;
@@ -39,7 +42,7 @@ const ANGLE_LEG = [0, 0, 15] as const;
 const ANGLE_BOTH = [0, 0, 11.5] as const;
 
 /** The parts of an outline that may buckle on their own, with their limits of class 1, 2 and 3 as multiples of epsilon. */
-export function parts({ shape }: Section, stress: Stress): Part[] {
+export function parts({ shape, properties }: Section, stress: Stress): Part[] {
   const web = stress === 'bending' ? INTERNAL_BENDING : INTERNAL_COMPRESSION;
   switch (shape.outline) {
     case 'I': {
@@ -65,6 +68,8 @@ export function parts({ shape }: Section, stress: Stress): Part[] {
         },
       ];
     }
+    case 'unequalI':
+      return unequalIParts(shape, properties.cy, stress);
     case 'channel': {
       const { h, b, tw, tf, r } = shape;
       return [
@@ -172,8 +177,69 @@ export function parts({ shape }: Section, stress: Stress): Part[] {
   }
 }
 
+/** Parts of a welded I of unequal flanges: either flange may be the one that is pressed, and the web is looked at both ways. cy: mm. */
+function unequalIParts(shape: UnequalIShape, cy: number, stress: Stress): Part[] {
+  const { h, b, tf, bBottom, tfBottom, tw } = shape;
+  const { hw, plasticAxis } = unequalParts(shape);
+  const flange = (name: string, width: number, t: number, [w, f]: readonly [string, string]): Part => ({
+    name,
+    symbol: `c_f / ${f}`,
+    ratio: (width - tw) / 2 / t,
+    formula: `(${w} - t_w) / 2 / ${f}`,
+    inputs: { [w]: width, t_w: tw, [f]: t },
+    limits: OUTSTAND,
+    squared: false,
+  });
+  const flanges = [
+    flange('outstand of the top flange', b, tf, ['b', 't_f']),
+    flange('outstand of the bottom flange', bBottom, tfBottom, ['b_b', 't_fb']),
+  ];
+  const web = {
+    symbol: 'c_w / t_w',
+    ratio: hw / tw,
+    formula: '(h - t_f - t_fb) / t_w',
+    inputs: { h, t_f: tf, t_fb: tfBottom, t_w: tw },
+    squared: false,
+  };
+  if (stress !== 'bending') return [...flanges, { ...web, name: 'web', limits: INTERNAL_COMPRESSION }];
+  const sides = [
+    ['top', plasticAxis - tf, cy - tf, '(z_p - t_f)', '(h - t_fb - z_c) / (z_c - t_f)'],
+    ['bottom', h - tfBottom - plasticAxis, h - tfBottom - cy, '(h - t_fb - z_p)', '(z_c - t_f) / (h - t_fb - z_c)'],
+  ] as const;
+  const inputs = { h, t_f: tf, t_fb: tfBottom, z_p: plasticAxis, z_c: cy };
+  const webs = sides.map(([side, plastic, elastic, part, edges]): Part => {
+    const alpha = Math.min(1, Math.max(0, plastic / hw));
+    // an axis within the pressed flange leaves no web in compression
+    const psi = elastic > 0 ? -(hw - elastic) / elastic : -Infinity;
+    const share = `(${part} / (h - t_f - t_fb))`;
+    const ratio = `(${edges})`;
+    return {
+      ...web,
+      name: `web, ${side} flange pressed`,
+      limits: [
+        alpha > 0.5 ? 396 / (13 * alpha - 1) : 36 / alpha,
+        alpha > 0.5 ? 456 / (13 * alpha - 1) : 41.5 / alpha,
+        psi > -1 ? 42 / (0.67 + 0.33 * psi) : 62 * (1 - psi) * Math.sqrt(-psi),
+      ],
+      ...(alpha === 0 || psi === -Infinity
+        ? {}
+        : {
+            written: {
+              limits: [
+                alpha > 0.5 ? `396 / (13 * ${share} - 1)` : `36 / ${share}`,
+                alpha > 0.5 ? `456 / (13 * ${share} - 1)` : `41.5 / ${share}`,
+                psi > -1 ? `42 / (0.67 - 0.33 * ${ratio})` : `62 * (1 + ${ratio}) * sqrt(${ratio})`,
+              ],
+              inputs,
+            },
+          }),
+    };
+  });
+  return [...flanges, ...webs];
+}
+
 /** Dimensions of a shape as givens, so that every formula that uses them stands on something. */
-export function recordShape({ shape, designation }: Section, sheet: Sheet | undefined): void {
+export function recordShape({ shape, properties, designation }: Section, sheet: Sheet | undefined): void {
   if (!sheet) return;
   const give = (symbol: string, value: number, meaning: string) => sheet.given(symbol, value, 'sectionLength', meaning, designation);
   if ('tf' in shape) {
@@ -181,7 +247,12 @@ export function recordShape({ shape, designation }: Section, sheet: Sheet | unde
     give('b', shape.b, 'flange width');
     give('t_w', shape.tw, 'web thickness');
     give('t_f', shape.tf, 'flange thickness');
-    give('r', shape.r, 'root radius');
+    if (shape.outline === 'unequalI') {
+      give('b_b', shape.bBottom, 'width of the bottom flange');
+      give('t_fb', shape.tfBottom, 'thickness of the bottom flange');
+      give('z_c', properties.cy, 'centroid below the top face');
+      give('z_p', unequalParts(shape).plasticAxis, 'plastic neutral axis below the top face');
+    } else give('r', shape.r, 'root radius');
   } else if (shape.outline === 'angle') {
     give('h', shape.h, 'vertical leg');
     give('b', shape.b, 'horizontal leg');
@@ -220,10 +291,11 @@ function findClass(section: Section, fy: number, stress: Stress, sheet?: Sheet):
       const symbol = `s_${i + 1}`;
       sheet.step(symbol, part.formula, part.inputs, part.ratio, 'ratio', 'table 5.2', `${part.name}, ${part.symbol}`);
       const power = part.squared ? 'epsilon^2' : 'epsilon';
-      const limit = part.limits[Math.min(found, 3) - 1]!;
+      const index = Math.min(found, 3) - 1;
+      const limit = part.written?.limits[index] ?? part.limits[index]!;
       sheet.branch(
-        `${symbol} <= ${limit} * ${power}`,
-        { [symbol]: part.ratio, epsilon },
+        `${symbol} <= ${limit === Infinity ? 1e9 : limit} * ${power}`,
+        { [symbol]: part.ratio, epsilon, ...part.written?.inputs },
         found <= 3,
         'table 5.2',
         `${part.name} in ${stress}: class ${found}`,

@@ -129,7 +129,7 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
     const NbRd = torsionalBuckling(section, lengths.lengthT, E, G, fy, inner, A);
     row('Torsional buckling', 'EN 1993-1-1 6.3.1.4', 'instability', NbRd, 'N_bRd', inner);
     least = Math.min(least, NbRd);
-  } else if (outline === 'channel' || outline === 'tee' || outline === 'angle') {
+  } else if (outline === 'channel' || outline === 'tee' || outline === 'angle' || outline === 'unequalI') {
     const inner = sheet?.scope('Torsional-flexural buckling');
     const NbRd = torsionalFlexuralBuckling(section, { y: lengths.lengthY, z: lengths.lengthZ, T: lengths.lengthT }, E, G, fy, inner);
     row('Torsional-flexural buckling', 'EN 1993-1-1 6.3.1.4', 'instability', NbRd, 'N_bRd', inner);

@@ -78,10 +78,17 @@ export function criticalMoment(section: Section, L: number, C1: number, E: numbe
 }
 
 /**
- * Elastic critical moment of a tee between two fork supports under its peak moment all along, Nmm. Where the moment varies, the help of a flange in
- * compression is left out, and where it changes its sign, the stem counts as pressed: on the safe side. E, G: MPa.
+ * Elastic critical moment of a tee, or of a welded I of unequal flanges, between two fork supports under its peak moment all along, Nmm. Where the
+ * moment varies, the help of a larger flange in compression is left out, and where it changes its sign, the smaller side counts as pressed: on the
+ * safe side. E, G: MPa.
  */
-export function criticalMomentTee(section: Section, { from, to, peak, quarters }: Segment, E: number, G: number, sheet?: Sheet): number {
+export function criticalMomentAsymmetric(
+  section: Section,
+  { from, to, peak, quarters }: Segment,
+  E: number,
+  G: number,
+  sheet?: Sheet,
+): number {
   const { Iz, It, Iw, zj } = section.properties;
   const L = to - from;
   const isReversed = quarters.some((value) => value * peak < 0);
@@ -89,6 +96,7 @@ export function criticalMomentTee(section: Section, { from, to, peak, quarters }
   // zj is that of a flange on top in compression: sagging. Its help is full only where the moment is the same all along; elsewhere none is counted
   const pressed = peak >= 0 ? zj : -zj;
   const side = isReversed ? -Math.abs(zj) : isUniform ? pressed : Math.min(0, pressed);
+  const isTee = section.shape.outline === 'tee';
   const Ncr = (Math.PI ** 2 * E * Iz) / L ** 2;
   const Mcr = Ncr * (Math.sqrt(Iw / Iz + (G * It) / Ncr + side ** 2) + side);
   if (sheet) {
@@ -100,9 +108,9 @@ export function criticalMomentTee(section: Section, { from, to, peak, quarters }
       side,
       'sectionLength',
       side > 0
-        ? 'asymmetry of the outline, the flange in compression'
+        ? `asymmetry of the outline, the ${isTee ? 'flange' : 'larger flange'} in compression`
         : side < 0
-          ? 'asymmetry of the outline, the stem in compression'
+          ? `asymmetry of the outline, the ${isTee ? 'stem' : 'smaller flange'} in compression`
           : 'the help of the flange in compression is left out',
       section.designation,
     );
@@ -128,6 +136,8 @@ export function criticalMomentTee(section: Section, { from, to, peak, quarters }
  * welded ones, for which it is the general case of 6.3.2.2. Catalogued hollow shapes are hot-finished, own ones taken as cold-formed.
  */
 export function lateralTorsionalCurves({ shape, product, region }: Section): Curves {
+  // of unequal flanges the narrower one tells
+  if (shape.outline === 'unequalI') return { curve: shape.h / Math.min(shape.b, shape.bBottom) <= 2 ? 'c' : 'd', plateau: 0.2, beta: 1 };
   if (shape.outline !== 'I' && shape.outline !== 'box') return { curve: 'd', plateau: 0.4, beta: 0.75 };
   const slender = shape.h / shape.b;
   if (product === 'welded') return { curve: slender <= 2 ? 'c' : 'd', plateau: 0.2, beta: 1 };
@@ -346,12 +356,13 @@ function findBuckling(
     return { reason: `load above the shear centre ${placeOf(segment)}, and no solution of its buckling is at hand` };
   let Mcr: number;
   let C1 = 1;
-  if (outline === 'tee' && !segment.critical) {
+  const isAsymmetric = outline === 'tee' || outline === 'unequalI';
+  if (isAsymmetric && !segment.critical) {
     sheet?.note(`Segment ${placeOf(segment)}, ${heldEnds(segment)}; load at the shear centre.`);
     given();
-    Mcr = criticalMomentTee(section, segment, grade.E, grade.G, sheet);
-  } else if (segment.critical && outline !== 'box' && (segment.freeTip || isHigh || outline === 'tee')) {
-    if (outline !== 'I' && outline !== 'tee')
+    Mcr = criticalMomentAsymmetric(section, segment, grade.E, grade.G, sheet);
+  } else if (segment.critical && outline !== 'box' && (segment.freeTip || isHigh || isAsymmetric)) {
+    if (outline !== 'I' && !isAsymmetric)
       return { reason: 'an overhang or a load above the shear centre is written for I, H and tees only' };
     given();
     const factor = segment.critical(section, grade.E, grade.G);

@@ -31,6 +31,13 @@ export function shearArea(section: Section, sheet?: Sheet): number {
       );
       return Av;
     }
+    case 'unequalI': {
+      const { h, tw, tf, tfBottom } = shape;
+      const web = ETA * (h - tf - tfBottom) * tw;
+      sheet?.given('eta', ETA, 'ratio', 'eta', 'EN 1993-1-5 NA.2.4');
+      sheet?.step('A_v', 'eta * (h - t_f - t_fb) * t_w', { eta: ETA, h, t_f: tf, t_fb: tfBottom, t_w: tw }, web, 'area', '6.2.6(3)d');
+      return web;
+    }
     case 'channel': {
       const { b, tw, tf, r } = shape;
       const Av = A - 2 * b * tf + (tw + r) * tf;
@@ -80,6 +87,12 @@ export function shearAreaAcross(section: Section, sheet?: Sheet): number {
       sheet?.step('A_v', 'A - (h - 2 * t_f) * t_w', { A, h: shape.h, t_f: shape.tf, t_w: shape.tw }, Av, 'area', '6.2.6(3)e');
       return Av;
     }
+    case 'unequalI': {
+      const { h, tw, tf, tfBottom } = shape;
+      const Av = A - (h - tf - tfBottom) * tw;
+      sheet?.step('A_v', 'A - (h - t_f - t_fb) * t_w', { A, h, t_f: tf, t_fb: tfBottom, t_w: tw }, Av, 'area', '6.2.6(3)e');
+      return Av;
+    }
     case 'tee': {
       const Av = shape.b * shape.tf;
       sheet?.step('A_v', 'b * t_f', { b: shape.b, t_f: shape.tf }, Av, 'area', '6.2.6(3)e');
@@ -125,11 +138,14 @@ export function isWebStocky(section: Section, fy: number, sheet?: Sheet): boolea
   if (shape.outline === 'tube' || shape.outline === 'angle' || shape.outline === 'tee') return true;
   const epsilon = Math.sqrt(235 / fy);
   const isBox = shape.outline === 'box';
-  const hw = isBox ? shape.h - 3 * shape.t : shape.h - 2 * shape.tf;
+  const isUnequal = shape.outline === 'unequalI';
+  const hw = isBox ? shape.h - 3 * shape.t : isUnequal ? shape.h - shape.tf - shape.tfBottom : shape.h - 2 * shape.tf;
   const tw = isBox ? shape.t : shape.tw;
   const stocky = hw / tw <= (72 * epsilon) / ETA;
   if (sheet) {
     if (isBox) sheet.step('h_w', 'h - 3 * t', { h: shape.h, t: shape.t }, hw, 'sectionLength', '6.2.6(6)');
+    else if (isUnequal)
+      sheet.step('h_w', 'h - t_f - t_fb', { h: shape.h, t_f: shape.tf, t_fb: shape.tfBottom }, hw, 'sectionLength', '6.2.6(6)');
     else sheet.step('h_w', 'h - 2 * t_f', { h: shape.h, t_f: shape.tf }, hw, 'sectionLength', '6.2.6(6)');
     const web = isBox ? 't' : 't_w';
     sheet.branch(

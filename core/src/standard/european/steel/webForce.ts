@@ -1,4 +1,4 @@
-import type { IShape } from '../../../section';
+import { withThinnerFlange, type IShape } from '../../../section';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { requireBasis, type Philosophy, type WebForceInput } from '../../standard';
 import { GAMMA_M0, GAMMA_M1 } from './bending';
@@ -118,10 +118,16 @@ export function patchResistance(
 export function webUnderForce(input: WebForceInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
   const { section, grade, force, bearing, toEnd, moment, combination } = input;
   requireBasis(input.basis, philosophy.basis);
-  const { shape } = section;
+  const shape = withThinnerFlange(section.shape);
   if (shape.outline !== 'I')
     return [unproven(NAME, 'EN 1993-1-5 6', 'instability', 'forces through the flange are written for webs of I and H only', sheet)];
   recordShape(section, sheet);
+  if (section.shape.outline === 'unequalI' && sheet) {
+    sheet.note('The lesser width and thickness of the two flanges count for both: the force may come through either.');
+    sheet.given('h', shape.h, 'sectionLength', 'depth of such an I with the same web');
+    sheet.given('b', shape.b, 'sectionLength', 'lesser width of the flanges');
+    sheet.given('t_f', shape.tf, 'sectionLength', 'lesser thickness of the flanges');
+  }
   const fy = sectionYield(section, grade, sheet);
   sheet?.given('E', grade.E, 'stress', "Young's modulus", 'EN 1993-1-1 3.2.6');
   const hw = shape.h - 2 * shape.tf;
