@@ -5,8 +5,9 @@ describe('own shapes from CSV', () => {
   it('reads every outline, in any order of columns, with units in the head or the cell', () => {
     const { shapes, faults } = readOwnShapes(
       [
-        'shape,name,depth [mm],width [mm],web,flange,wall,radius',
+        'shape,name,depth [mm],width [mm],web,flange,wall,radius,bottom width,bottom flange [in]',
         'I,PG1,600,250,10,20,,',
+        'I,PG2,600,300,12,20,,,180,0.625',
         'c,,200,80,8 mm,12,,10',
         'L,"Bent, plate",100,75,,,10,8',
         'box,,300,200,,,10,',
@@ -17,6 +18,7 @@ describe('own shapes from CSV', () => {
     expect(faults).toEqual([]);
     expect(shapes).toEqual([
       { name: 'PG1', designation: 'own I 600x250x10x20' },
+      { name: 'PG2', designation: 'own I 600x300x12x20 bottom 180x15.875' },
       { name: 'own C 200x80x8x12 r10', designation: 'own C 200x80x8x12 r10' },
       { name: 'Bent, plate', designation: 'own L 100x75x10 r8' },
       { name: 'own box 300x200x10', designation: 'own box 300x200x10' },

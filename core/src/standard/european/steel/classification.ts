@@ -211,7 +211,7 @@ function unequalIParts(shape: UnequalIShape, cy: number, stress: Stress): Part[]
     const alpha = Math.min(1, Math.max(0, plastic / hw));
     // an axis within the pressed flange leaves no web in compression
     const psi = elastic > 0 ? -(hw - elastic) / elastic : -Infinity;
-    const share = `(${part} / (h - t_f - t_fb))`;
+    const share = `min(1, max(0, ${part} / (h - t_f - t_fb)))`;
     const ratio = `(${edges})`;
     return {
       ...web,
