@@ -573,15 +573,15 @@ for name, grade, L in (('own T 120x160x12x18', 'S275', 2000), ('own T 120x160x12
     even = dict(start=1e6, middle=1e6, end=1e6)
     eu(name, grade, {'Lateral-torsional buckling': mb(s, fy, Wpl, L, critical=critical)}, major=even, unbraced=L)
 
-# welded I of unequal flanges: class by both ways of bending, the same moment all along
-def unequal_class(s, fy):
+# welded I of unequal flanges: class by the flange that is pressed, the same moment all along
+def unequal_class(s, fy, sag):
     e = sqrt(235 / fy)
     hw = s['h'] - s['tf'] - s['t2']
     worst = 1
-    for width, t in ((s['b'], s['tf']), (s['b2'], s['t2'])):
+    for width, t in (((s['b'], s['tf']),) if sag else ((s['b2'], s['t2']),)):
         x = (width - s['tw']) / 2 / t
         worst = max(worst, 1 if x <= 9 * e else 2 if x <= 10 * e else 3 if x <= 14 * e else 4)
-    for plastic_c, elastic_c in ((s['half'] - s['tf'], s['cy'] - s['tf']), (s['h'] - s['t2'] - s['half'], s['h'] - s['t2'] - s['cy'])):
+    for plastic_c, elastic_c in (((s['half'] - s['tf'], s['cy'] - s['tf']),) if sag else ((s['h'] - s['t2'] - s['half'], s['h'] - s['t2'] - s['cy']),)):
         a = min(1, max(0, plastic_c / hw))
         y = -(hw - elastic_c) / elastic_c
         one, two = (1e9, 1e9) if a == 0 else (396 / (13 * a - 1), 456 / (13 * a - 1)) if a > 0.5 else (36 / a, 41.5 / a)
@@ -596,21 +596,22 @@ for name in UNEQUAL:
     for grade in ('S275', 'S355'):
         s = find(name)
         fy = yield_of(grade, s)
-        kind = unequal_class(s, fy)
         hw = s['h'] - s['tf'] - s['t2']
-        if kind < 4:
+        Av = hw * s['tw']
+        for M, L in ((1e6, 3000), (-1e6, 3000), (1e6, 9000), (-1e6, 9000)):
+            kind = unequal_class(s, fy, M > 0)
+            if kind > 3:
+                continue
             W = s['Zy'] if kind <= 2 else s['Wy']
-            Av = hw * s['tw']
-            for M, L in ((1e6, 3000), (-1e6, 3000), (1e6, 9000), (-1e6, 9000)):
-                N = euler(s['Iz'], L)
-                zj = s['zj'] if M > 0 else -s['zj']
-                critical = N * (sqrt(s['Iw'] / s['Iz'] + G * s['It'] / N + zj * zj) + zj)
-                lam = sqrt(W * fy / critical)
-                a = ALPHA['c' if s['h'] / min(s['b'], s['b2']) <= 2 else 'd']
-                e = sqrt(235 / fy)
-                shear = {'Shear': Av * fy / sqrt(3)} if hw / s['tw'] <= 72 * e else {'Shear buckling': min(1, 0.83 / (hw / (86.4 * s['tw'] * e))) * Av * fy / sqrt(3)}
-                eu(name, grade, {'Bending': W * fy, **shear, 'Lateral-torsional buckling': chi(lam, a) * W * fy},
-                   major=dict(start=M, middle=M, end=M), shear=1000, unbraced=L)
+            N = euler(s['Iz'], L)
+            zj = s['zj'] if M > 0 else -s['zj']
+            critical = N * (sqrt(s['Iw'] / s['Iz'] + G * s['It'] / N + zj * zj) + zj)
+            lam = sqrt(W * fy / critical)
+            a = ALPHA['c' if s['h'] / min(s['b'], s['b2']) <= 2 else 'd']
+            e = sqrt(235 / fy)
+            shear = {'Shear': Av * fy / sqrt(3)} if hw / s['tw'] <= 72 * e else {'Shear buckling': min(1, 0.83 / (hw / (86.4 * s['tw'] * e))) * Av * fy / sqrt(3)}
+            eu(name, grade, {'Bending': W * fy, **shear, 'Lateral-torsional buckling': chi(lam, a) * W * fy},
+               major=dict(start=M, middle=M, end=M), shear=1000, unbraced=L)
         # uniform compression
         e = sqrt(235 / fy)
         if max((s['b'] - s['tw']) / 2 / s['tf'], (s['b2'] - s['tw']) / 2 / s['t2']) <= 14 * e and hw / s['tw'] <= 42 * e:

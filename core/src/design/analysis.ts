@@ -276,6 +276,7 @@ export function beamActions(
     combination: combination.name,
     moment: larger(moment.max.value, moment.min.value),
     shear: larger(shear.max.value, shear.min.value),
+    range: [moment.min.value, moment.max.value],
     segments: unbracedSegments(model.beam, model.length, solution),
   };
   return { actions, solution };

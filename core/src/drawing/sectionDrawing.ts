@@ -6,15 +6,23 @@ import { Pencil, type Drawing } from './drawing';
 export function sectionDrawing(section: Section, units: UnitSystem, width: number, height: number): Drawing {
   const pencil = new Pencil();
   const { depth, width: breadth } = section.properties;
-  const scale = Math.min((width - 60) / breadth, (height - 50) / depth);
-  const [cx, cy] = [width / 2 + 12, height / 2 + 8];
+  const { shape } = section;
+  const isUnequal = shape.outline === 'unequalI';
+  const scale = Math.min((width - 60) / breadth, (height - (isUnequal ? 72 : 50)) / depth);
+  const [cx, cy] = [width / 2 + 12, height / 2 + (isUnequal ? 0 : 8)];
   const place = (points: readonly (readonly [number, number])[]): [number, number][] =>
     points.map(([x, y]) => [cx + x * scale, cy + y * scale]);
   const [outer, hole] = shapeOutlines(section.shape);
   pencil.area(place(outer!), 'steel', { pen: 'ink', width: 1 });
   if (hole) pencil.area(place(hole), 'paper', { pen: 'ink', width: 1 });
   const [x, y] = [(breadth * scale) / 2, (depth * scale) / 2];
-  pencil.dimension(cx - x, cx + x, cy - y - 10, formatQuantity(breadth, 'sectionLength', units, { bare: true }));
+  const across = (length: number, at: number) => {
+    const half = (length * scale) / 2;
+    pencil.dimension(cx - half, cx + half, at, formatQuantity(length, 'sectionLength', units, { bare: true }));
+  };
+  across(isUnequal ? shape.b : breadth, cy - y - 10);
+  // a dimension has its number above its line
+  if (isUnequal) across(shape.bBottom, cy + y + 22);
   pencil.dimensionUp(cy - y, cy + y, cx - x - 10, formatQuantity(depth, 'sectionLength', units, { bare: true }));
   return {
     width,

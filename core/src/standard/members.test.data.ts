@@ -976,7 +976,7 @@ export const EUROPEAN_MEMBERS: readonly MemberCase[] = [
       major: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
       shear: 1000,
     },
-    expected: { Bending: 823490000.0, Shear: 1350480.0, 'Lateral-torsional buckling': 714920000.0 },
+    expected: { Bending: 1127740000.0, Shear: 1350480.0, 'Lateral-torsional buckling': 927302000.0 },
   },
   {
     input: {
@@ -1002,7 +1002,7 @@ export const EUROPEAN_MEMBERS: readonly MemberCase[] = [
       major: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
       shear: 1000,
     },
-    expected: { Bending: 823490000.0, Shear: 1350480.0, 'Lateral-torsional buckling': 374873000.0 },
+    expected: { Bending: 1127740000.0, Shear: 1350480.0, 'Lateral-torsional buckling': 425205000.0 },
   },
   {
     input: {
@@ -1093,7 +1093,7 @@ export const EUROPEAN_MEMBERS: readonly MemberCase[] = [
       major: { start: -1000000.0, middle: -1000000.0, end: -1000000.0 },
       shear: 1000,
     },
-    expected: { Bending: 823490000.0, Shear: 1350480.0, 'Lateral-torsional buckling': 714920000.0 },
+    expected: { Bending: 1127740000.0, Shear: 1350480.0, 'Lateral-torsional buckling': 927302000.0 },
   },
   {
     input: {
@@ -1119,7 +1119,7 @@ export const EUROPEAN_MEMBERS: readonly MemberCase[] = [
       major: { start: -1000000.0, middle: -1000000.0, end: -1000000.0 },
       shear: 1000,
     },
-    expected: { Bending: 823490000.0, Shear: 1350480.0, 'Lateral-torsional buckling': 374873000.0 },
+    expected: { Bending: 1127740000.0, Shear: 1350480.0, 'Lateral-torsional buckling': 425205000.0 },
   },
   {
     input: {
@@ -1218,7 +1218,7 @@ export const EUROPEAN_MEMBERS: readonly MemberCase[] = [
       major: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
       shear: 1000,
     },
-    expected: { Bending: 768460000.0, Shear: 1299490.0, 'Lateral-torsional buckling': 646697000.0 },
+    expected: { Bending: 957329000.0, Shear: 1299490.0, 'Lateral-torsional buckling': 773793000.0 },
   },
   {
     input: {
@@ -1244,7 +1244,7 @@ export const EUROPEAN_MEMBERS: readonly MemberCase[] = [
       major: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
       shear: 1000,
     },
-    expected: { Bending: 768460000.0, Shear: 1299490.0, 'Lateral-torsional buckling': 311705000.0 },
+    expected: { Bending: 957329000.0, Shear: 1299490.0, 'Lateral-torsional buckling': 331622000.0 },
   },
   {
     input: {
@@ -1304,7 +1304,7 @@ export const EUROPEAN_MEMBERS: readonly MemberCase[] = [
       major: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
       shear: 1000,
     },
-    expected: { Bending: 1386030000.0, Shear: 1386160.0, 'Lateral-torsional buckling': 1282440000.0 },
+    expected: { Bending: 1793280000.0, Shear: 1386160.0, 'Lateral-torsional buckling': 1605060000.0 },
   },
   {
     input: {
@@ -1330,7 +1330,7 @@ export const EUROPEAN_MEMBERS: readonly MemberCase[] = [
       major: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
       shear: 1000,
     },
-    expected: { Bending: 1386030000.0, Shear: 1386160.0, 'Lateral-torsional buckling': 772175000.0 },
+    expected: { Bending: 1793280000.0, Shear: 1386160.0, 'Lateral-torsional buckling': 882152000.0 },
   },
   {
     input: {
@@ -1356,7 +1356,7 @@ export const EUROPEAN_MEMBERS: readonly MemberCase[] = [
       major: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
       shear: 1000,
     },
-    expected: { Bending: 1804460000.0, 'Shear buckling': 1697610.0, 'Lateral-torsional buckling': 1613670000.0 },
+    expected: { Bending: 2334650000.0, 'Shear buckling': 1697610.0, 'Lateral-torsional buckling': 2008560000.0 },
   },
   {
     input: {
@@ -1382,7 +1382,7 @@ export const EUROPEAN_MEMBERS: readonly MemberCase[] = [
       major: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
       shear: 1000,
     },
-    expected: { Bending: 1804460000.0, 'Shear buckling': 1697610.0, 'Lateral-torsional buckling': 884789000.0 },
+    expected: { Bending: 2334650000.0, 'Shear buckling': 1697610.0, 'Lateral-torsional buckling': 992131000.0 },
   },
   {
     input: {

@@ -43,9 +43,25 @@ export interface BeamActions {
   readonly combination: string;
   readonly moment: number;
   readonly shear: number;
+  /** The least and the largest moment along the beam, sagging positive; left out: either sign may come. */
+  readonly range?: readonly [least: number, most: number];
   /** Segments in which the compression flange is not held along its length. */
   readonly segments: readonly Segment[];
 }
+
+/** Flanges that the moments press somewhere along a beam: what matters where the two are not alike. */
+export function pressedFlanges({ range }: Pick<BeamActions, 'range'>): readonly ('top' | 'bottom')[] {
+  const [least, most] = range ?? [-1, 1];
+  const little = 1e-9 * Math.max(most, -least);
+  const [sags, hogs] = [most > little, least < -little];
+  return sags === hogs ? ['top', 'bottom'] : sags ? ['top'] : ['bottom'];
+}
+
+/** Least and largest moment of a shape. */
+export const rangeOf = ({ start, middle, end, peak }: MomentShape): readonly [number, number] => [
+  Math.min(start, middle, end, peak),
+  Math.max(start, middle, end, peak),
+];
 
 export interface SteelBeamInput {
   readonly section: Section;

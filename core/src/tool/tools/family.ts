@@ -113,6 +113,7 @@ export function familyTools(standard: Standard): Tool[] {
         combination: input.combination,
         moment,
         shear,
+        range: [Math.min(moment, ...(quarters ?? [])), Math.max(moment, ...(quarters ?? []))],
         segments:
           unbraced === 0
             ? []

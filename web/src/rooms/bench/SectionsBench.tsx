@@ -195,8 +195,8 @@ function OwnShape({ value, commit }: { value: string; commit: (designation: stri
         }}
       />
       <p className="text-[12px] text-soft">
-        I, C, T: depth x width x web x flange, and r10 for a root radius; L: legs and thickness; box: depth x width x wall; tube: diameter x
-        wall. Written so it can be used wherever a section is asked for.{' '}
+        I, C, T: depth x width x web x flange, and r10 for a root radius or, of an I, bottom 180x15 for another bottom flange; L: legs and
+        thickness; box: depth x width x wall; tube: diameter x wall. Written so it can be used wherever a section is asked for.{' '}
         <button type="button" className="btn-line" onClick={() => commit(kept)}>
           Show {kept}
         </button>
@@ -229,7 +229,7 @@ function SectionPage({ section, units }: { section: Section; units: UnitSystem }
     >
       <h2>
         <span className="text-[20px] text-oxide">{section.designation}</span>{' '}
-        <span className="font-normal">{formatQuantity(section.mass, 'massPerLength', units)}</span>
+        <span className="font-normal whitespace-nowrap">{formatQuantity(section.mass, 'massPerLength', units)}</span>
       </h2>
       <p className="text-[12.5px] text-soft">
         {section.region === 'own'
@@ -285,6 +285,8 @@ const DIMENSION: Record<string, string> = {
   b: 'Width',
   tw: 'Web',
   tf: 'Flange',
+  bBottom: 'Width of the bottom flange',
+  tfBottom: 'Bottom flange',
   r: 'Root radius',
   t: 'Thickness',
   d: 'Outside diameter',

@@ -1,7 +1,7 @@
 import { yieldStrength } from '../../../material';
 import { unequalParts, type Section, type UnequalIShape } from '../../../section';
 import { compare, unproven, type Check, type FailureMode, type Sheet } from '../../../sheet';
-import type { Philosophy, Segment, SteelBeamInput } from '../../standard';
+import { pressedFlanges, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
 import { availableStrength, FLEXURE, type Flexure } from './available';
 import { momentGradientFactor } from './flexure';
 import { flangeHold, type Compactness } from './slenderness';
@@ -318,10 +318,7 @@ export function unequalBending({ section, grade, actions }: SteelBeamInput, phil
   const { combination, moment, segments } = actions;
   const [E, Fy] = [grade.E, yieldStrength(grade, 1)];
   const shape = section.shape as UnequalIShape;
-  const peaks = [moment, ...segments.map(({ peak }) => peak)].filter((value) => value !== 0);
-  const onlyOne = segments.length > 0 && !segments.some(isReversed);
-  const sides = (['top', 'bottom'] as const).filter((side) => !onlyOne || peaks.some((value) => value > 0 === (side === 'top')));
-  const all = sides.map((side) => pressed(section, side, E, Fy));
+  const all = pressedFlanges(actions).map((side) => pressed(section, side, E, Fy));
   for (const p of all) {
     const reason = outside(p, shape);
     if (reason)

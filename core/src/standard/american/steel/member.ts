@@ -1,6 +1,6 @@
 import { yieldStrength } from '../../../material';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
-import { requireBasis, type Philosophy, type SteelMemberInput } from '../../standard';
+import { rangeOf, requireBasis, type Philosophy, type SteelMemberInput } from '../../standard';
 import { availableStrength, FLEXURE } from './available';
 import { majorBending, majorShear } from './beam';
 import { compression } from './compression';
@@ -86,6 +86,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
         combination,
         moment: Mrx,
         shear,
+        range: rangeOf(major),
         segments:
           B1x === 1
             ? actions.segments

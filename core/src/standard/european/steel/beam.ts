@@ -2,7 +2,7 @@ import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { requireBasis, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
 import type { IShape, UnequalIShape } from '../../../section';
 import { bendingModulus, bendingResistance, bendingResistanceWithShear, GAMMA_M0 } from './bending';
-import { classify, recordShape, sectionYield, type SectionClass } from './classification';
+import { bendingStress, classify, recordShape, sectionYield, type SectionClass } from './classification';
 import { hasEffectiveSection, outstandReduction } from './effective';
 import { placeOf, segmentBuckling } from './lateralTorsional';
 import { isWebStocky, shearArea, shearBucklingResistance, shearResistance } from './shear';
@@ -15,7 +15,7 @@ export function steelBeam({ section, grade, actions, untwisted }: SteelBeamInput
   requireBasis(actions.basis, philosophy.basis);
   recordShape(section, sheet);
   const fy = sectionYield(section, grade, sheet);
-  const sectionClass = classify(section, fy, 'bending', sheet?.scope('Class of the section'));
+  const sectionClass = classify(section, fy, bendingStress(section, actions), sheet?.scope('Class of the section'));
   return majorBending({ section, grade, actions, untwisted }, fy, sectionClass, sheet);
 }
 

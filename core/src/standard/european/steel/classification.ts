@@ -1,10 +1,21 @@
 import { yieldStrength, type SteelGrade } from '../../../material';
 import { unequalParts, type Section, type UnequalIShape } from '../../../section';
 import type { Sheet } from '../../../sheet';
+import { pressedFlanges, type BeamActions } from '../../standard';
 
 export type SectionClass = 1 | 2 | 3 | 4;
-/** bending: about the major axis; flange: of the flange parts alone, for bending about the minor axis of an I. */
-export type Stress = 'bending' | 'compression' | 'flange';
+/**
+ * bending: about the major axis, either way; sagging, hogging: one way, of an I whose flanges are not alike; flange: of the flange parts alone, for
+ * bending about the minor axis of an I.
+ */
+export type Stress = 'bending' | 'sagging' | 'hogging' | 'compression' | 'flange';
+
+/** How a beam's moments bend a section: which way matters only where its flanges are not alike. */
+export function bendingStress({ shape }: Section, actions: Pick<BeamActions, 'range'>): 'bending' | 'sagging' | 'hogging' {
+  if (shape.outline !== 'unequalI') return 'bending';
+  const [first, second] = pressedFlanges(actions);
+  return second ? 'bending' : first === 'top' ? 'sagging' : 'hogging';
+}
 
 /** Thickness that decides the yield strength: the thickest part, EN 1993-1-1 table 3.1. mm */
 export function governingThickness(section: Section): number {
@@ -201,7 +212,7 @@ function unequalIParts(shape: UnequalIShape, cy: number, stress: Stress): Part[]
     inputs: { h, t_f: tf, t_fb: tfBottom, t_w: tw },
     squared: false,
   };
-  if (stress !== 'bending') return [...flanges, { ...web, name: 'web', limits: INTERNAL_COMPRESSION }];
+  if (stress === 'compression' || stress === 'flange') return [...flanges, { ...web, name: 'web', limits: INTERNAL_COMPRESSION }];
   const sides = [
     ['top', plasticAxis - tf, cy - tf, '(z_p - t_f)', '(h - t_fb - z_c) / (z_c - t_f)'],
     ['bottom', h - tfBottom - plasticAxis, h - tfBottom - cy, '(h - t_fb - z_p)', '(z_c - t_f) / (h - t_fb - z_c)'],
@@ -235,7 +246,9 @@ function unequalIParts(shape: UnequalIShape, cy: number, stress: Stress): Part[]
           }),
     };
   });
-  return [...flanges, ...webs];
+  if (stress === 'bending') return [...flanges, ...webs];
+  const i = stress === 'sagging' ? 0 : 1;
+  return [flanges[i]!, webs[i]!];
 }
 
 /** Dimensions of a shape as givens, so that every formula that uses them stands on something. */
@@ -323,9 +336,15 @@ function compressedParts(section: Section): readonly [Part, Part] {
  * of bending and of compression, by the part of it that is compressed. N: compression positive (a tension helps and is left out);
  * shapes without such a web take the class of pure compression, which is never better.
  */
-export function classifyBesideCompression(section: Section, fy: number, N: number, sheet?: Sheet): SectionClass {
+export function classifyBesideCompression(
+  section: Section,
+  fy: number,
+  N: number,
+  sheet?: Sheet,
+  stress: 'bending' | 'sagging' | 'hogging' = 'bending',
+): SectionClass {
   const { shape, properties } = section;
-  if (N <= 0) return classify(section, fy, 'bending', sheet);
+  if (N <= 0) return classify(section, fy, stress, sheet);
   if (shape.outline !== 'I' && shape.outline !== 'box') return classify(section, fy, 'compression', sheet);
   const epsilon = Math.sqrt(235 / fy);
   const [flange, web] = compressedParts(section);

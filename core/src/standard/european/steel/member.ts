@@ -1,9 +1,9 @@
 import type { Section } from '../../../section';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
-import { requireBasis, type Philosophy, type SteelMemberInput } from '../../standard';
+import { rangeOf, requireBasis, type Philosophy, type SteelMemberInput } from '../../standard';
 import { majorBending } from './beam';
 import { sectionInteraction } from './biaxial';
-import { classify, classifyBesideCompression, recordShape, sectionYield, type SectionClass } from './classification';
+import { bendingStress, classify, classifyBesideCompression, recordShape, sectionYield, type SectionClass } from './classification';
 import { compression } from './column';
 import { bendingAndCompression } from './interaction';
 import { minorBendingResistance } from './minor';
@@ -37,7 +37,10 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
 
   const classSheet = sheet?.scope(isPressed ? 'Class beside the compression' : 'Class in bending');
   if (isPressed) classSheet?.given('N_Ed', axial, 'force', `design compression, ${combination}`);
-  const sectionClass = isBent || minor.peak !== 0 ? classifyBesideCompression(section, fy, Math.max(0, axial), classSheet) : 1;
+  const sectionClass =
+    isBent || minor.peak !== 0
+      ? classifyBesideCompression(section, fy, Math.max(0, axial), classSheet, bendingStress(section, { range: rangeOf(major) }))
+      : 1;
   if (isBent)
     checks.push(
       ...majorBending(
@@ -45,7 +48,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
           section,
           grade,
           untwisted,
-          actions: { basis: actions.basis, combination, moment: major.peak, shear, segments: actions.segments },
+          actions: { basis: actions.basis, combination, moment: major.peak, shear, range: rangeOf(major), segments: actions.segments },
         },
         fy,
         sectionClass,
