@@ -1,7 +1,9 @@
+import { execFile } from 'node:child_process';
 import { mkdtempSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { promisify } from 'node:util';
 import { build } from 'vite';
 import type * as Bundled from '../bench/computed';
 import type { Figure } from '../bench/figure';
@@ -14,10 +16,11 @@ type Computed = typeof Bundled;
 
 /**
  * The computation as the worker runs it: bundled. Files that are read one by one, as the tests are, call through more layers and say
- * nothing of the application.
+ * nothing of the application. @returns the file
  */
-async function computed(): Promise<Computed> {
+async function bundle(): Promise<string> {
   const folder = mkdtempSync(join(tmpdir(), 'plinth-bench-'));
+  process.once('exit', () => rmSync(folder, { recursive: true, force: true }));
   await build({
     root: ROOT,
     configFile: false,
@@ -28,15 +31,17 @@ async function computed(): Promise<Computed> {
   const file = readdirSync(folder).find((name) => /^computed\.m?js$/.test(name))!;
   const code = join(folder, 'computed.mjs');
   renameSync(join(folder, file), code);
-  try {
-    return (await import(pathToFileURL(code).href)) as Computed;
-  } finally {
-    rmSync(folder, { recursive: true, force: true });
-  }
+  return code;
 }
 
-const ofComputation = (name: keyof Computed) => async () => (await (bundled ??= computed()))[name]();
-let bundled: Promise<Computed> | undefined;
+/** Each in a process of its own: what one leaves in the memory is nothing to the next. */
+const ofComputation = (name: keyof Computed) => async () => {
+  const url = pathToFileURL(await (bundled ??= bundle())).href;
+  const run = `import(${JSON.stringify(url)}).then(async (benches) => console.log(JSON.stringify(await benches[${JSON.stringify(name)}]())))`;
+  const { stdout } = await promisify(execFile)(process.execPath, ['--max-old-space-size=4096', '-e', run]);
+  return JSON.parse(stdout) as Figure;
+};
+let bundled: Promise<string> | undefined;
 
 const BENCHES: Readonly<Record<string, () => Figure | Promise<Figure>>> = {
   'beam.solve': ofComputation('beamSolve'),

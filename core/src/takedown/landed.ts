@@ -91,12 +91,14 @@ export class Split {
   #shares: readonly (readonly number[])[] | undefined = undefined;
 
   /**
-   * @param lever places of the two supports, mm; null: another way
+   * @param a place of the first of two supports, mm, between which the lever shares; NaN: another way
+   * @param b place of the second, mm
    * @param solved share of each arrival, support by support; null: another way
    */
   constructor(
     readonly arrivals: readonly Landed[],
-    readonly lever: { readonly a: number; readonly b: number } | null,
+    readonly a: number,
+    readonly b: number,
     readonly solved: readonly (readonly number[])[] | null,
   ) {}
 
@@ -106,10 +108,10 @@ export class Split {
   }
 
   private found(): (readonly number[])[] {
-    const { arrivals, lever } = this;
+    const { arrivals } = this;
     const whole = arrivals.map(({ shape }) => shapeForce(shape));
-    if (!lever) return [whole];
-    const second = arrivals.map(({ shape }) => leverShare(shape, lever));
+    if (Number.isNaN(this.a)) return [whole];
+    const second = arrivals.map(({ shape }) => leverShare(shape, this));
     return [whole.map((force, i) => force - second[i]!), second];
   }
 }
@@ -203,7 +205,7 @@ export function receivedLedger(message: MemberLedger): MemberLedger {
   const splits = new Map<Plain<Split>, Split>();
   const splitOf = (split: Plain<Split>) => {
     let known = splits.get(split);
-    if (!known) splits.set(split, (known = new Split(arrivals, split.lever, split.solved)));
+    if (!known) splits.set(split, (known = new Split(arrivals, split.a, split.b, split.solved)));
     return known;
   };
   const leaves = rest.leaves.map(

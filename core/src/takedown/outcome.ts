@@ -105,7 +105,7 @@ class Calculation {
 
   /** All that arrives leaves in one place. */
   private whole(to: string | null, holdsDown: boolean): Left[] {
-    return [new Left(to, 0, this.carried, new Split(this.arrivals, null, null), 0, holdsDown)];
+    return [new Left(to, 0, this.carried, new Split(this.arrivals, NaN, NaN, null), 0, holdsDown)];
   }
 
   private ground(): Left[] {
@@ -238,7 +238,7 @@ class Calculation {
         farShares[i] = leverShare(shape, lever);
         nearShares[i] = shapeForce(shape) - farShares[i]!;
       }
-      return { shares: BOTH, parts: null, split: new Split(arrivals, lever, null) };
+      return { shares: BOTH, parts: null, split: new Split(arrivals, lever.a, lever.b, null) };
     }
     const spans = spansBetween(
       supports.map((support) => support.at),
@@ -247,7 +247,7 @@ class Calculation {
     const solved = (shares: readonly (readonly number[])[], parts: Parts | null) => ({
       shares,
       parts,
-      split: new Split(arrivals, null, shares),
+      split: new Split(arrivals, NaN, NaN, shares),
     });
     if (spans.length <= 1) return solved(byColumn(unitReactions(supports, hinges, length, arrivals), supports.length), null);
     const pieces = arrivals.map((arrival) => piecesOn(spans, arrival.shape));
@@ -334,7 +334,7 @@ class Calculation {
         'Continue what carries it under the whole wall.',
         astray,
       );
-    const split = new Split(this.arrivals, null, shares);
+    const split = new Split(this.arrivals, NaN, NaN, shares);
     return stretches.map(({ by, from }, j) => new Left(by, from, sumOf(this.arrivals, shares[j]!), split, j, false));
   }
 

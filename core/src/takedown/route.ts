@@ -106,7 +106,8 @@ export class Route<S extends Stop<S>> {
       if (!inLoop) for (const target of targets) if (level < target.level) target.level = level;
     for (const { inLoop, level, depth, targets } of walked)
       if (!inLoop) for (const target of targets) if (level === target.level && depth >= target.depth) target.depth = depth + 1;
-    this.order = walked.sort(compare);
+    walked = inOrder(walked);
+    this.order = walked;
     this.ids = walked.map(({ id }) => id);
     // filled from the back, in lists of their exact size
     for (const stop of all) stop.waiting = 0;
@@ -200,6 +201,18 @@ export class Route<S extends Stop<S>> {
     this.ids = ids;
     return touched;
   }
+}
+
+/** Sorts level by level: the members of one are few enough to be at hand all at once. */
+function inOrder<S extends Stop<S>>(stops: readonly S[]): S[] {
+  const byLevel = new Map<number, S[]>();
+  for (const stop of stops) {
+    const list = byLevel.get(stop.level);
+    if (list) list.push(stop);
+    else byLevel.set(stop.level, [stop]);
+  }
+  const levels = [...byLevel.keys()].sort((a, b) => b - a);
+  return levels.flatMap((level) => byLevel.get(level)!.sort(compare));
 }
 
 /** Members so that each comes after its givers; those of a ring whose rings are not known yet, and what waits for them, are missing. */
