@@ -1,6 +1,6 @@
 import { yieldStrength, type SteelGrade } from '../../../material';
 import type { Section } from '../../../section';
-import { unequalCompactness } from './flexureUnequal';
+import { unequalCompactness } from './unequalStrengths';
 import { compactness, flangeInFlexure, isSlenderInCompression, partsInCompression, webInFlexure, type Compactness } from './slenderness';
 
 function inFlexure(section: Section, E: number, Fy: number): readonly Compactness[] {
