@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { findSection } from '../section';
 import { findTool, runTool } from '../tool';
-import type { Check } from '../sheet';
+import { checksOf, measured } from './measured.test.data';
 import { AMERICAN_COMBINED, AMERICAN_MEMBERS, BRITISH_MEMBERS, EUROPEAN_MEMBERS, type MemberCase } from './members.test.data';
 
 /** Outlines of many corners, and six digits. */
@@ -9,17 +9,6 @@ const TOLERANCE = 0.001;
 
 const label = ({ input, expected }: MemberCase, i: number) =>
   [`${i + 1}: ${String(input['section'])}, ${Object.keys(expected).join(', ')}`, { input, expected }] as const;
-
-function checksOf(family: string, input: object): readonly Check[] {
-  return runTool(findTool(`${family}.steel.member`), input).checks;
-}
-
-/** What a check is measured by: its capacity, or its demand where that is a sum of ratios. */
-function measured(checks: readonly Check[], name: string): number {
-  const check = checks.find((candidate) => candidate.name === name);
-  if (!check) throw new Error(`no check "${name}" among ${checks.map((c) => `${c.name} (${c.verdict})`).join(', ')}`);
-  return (check.kind === 'ratio' ? check.demand : check.capacity) ?? Number.NaN;
-}
 
 describe('European members, against values computed apart', () => {
   it.each(EUROPEAN_MEMBERS.map(label))('%s', (_, { input, expected }) => {
