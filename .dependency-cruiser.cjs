@@ -20,7 +20,7 @@ const roomRules = ROOMS.slice(0, -1).map((room, i) => ({
   name: `core-${room}-looks-only-up`,
   severity: 'error',
   // tests may take what they need from anywhere in the core
-  from: { path: `^core/src/${room}/`, pathNot: '\\.test\\.ts$' },
+  from: { path: `^core/src/${room}/`, pathNot: '\\.test(\\.data)?\\.ts$' },
   to: { path: `^core/src/(${ROOMS.slice(i + 1).join('|')})/` },
 }));
 
@@ -31,7 +31,7 @@ module.exports = {
     {
       name: 'core-is-pure',
       severity: 'error',
-      from: { path: '^core/src', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/src', pathNot: '\\.test(\\.data)?\\.ts$' },
       to: { dependencyTypes: ['core', 'npm'], pathNot: '^node_modules/(zod|mathjs)/' },
     },
     { name: 'api-knows-only-core', severity: 'error', from: { path: '^api/src' }, to: { path: '^(server|web)/' } },
@@ -40,7 +40,7 @@ module.exports = {
     {
       name: 'rooms-have-one-door',
       severity: 'error',
-      from: { path: '^core/src/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/src/([^/]+)/', pathNot: '\\.test(\\.data)?\\.ts$' },
       to: { path: '^core/src/([^/]+)/', pathNot: ['^core/src/$1/', '^core/src/[^/]+/index\\.ts$'] },
     },
     ...roomRules,

@@ -169,6 +169,9 @@ describe('the bench', () => {
     expect(page).toContain('S355');
     await browser.type('A shape of your own', 'own T 150x200x8x12');
     await browser.waitForText('[aria-label="Section own T 150x200x8x12"]', 'Centroid below the top');
+    await browser.type('A shape of your own', 'own I 600x300x12x20 bottom 180x15');
+    const girder = await browser.waitForText('[aria-label="Section own I 600x300x12x20 bottom 180x15"]', 'Width of the bottom flange');
+    expect(girder).toMatch(/Width of the bottom flange\s+180\.0 mm/);
   });
 
   it('an address that names what is not there stands on what is', async () => {

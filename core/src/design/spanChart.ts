@@ -100,7 +100,14 @@ export function chartChecks(
     freeTip: false,
     tensionFlangeHeld: false,
   };
-  const actions: BeamActions = { basis: philosophy.basis, combination: name, moment, shear, range: [0, moment], segments: isHeld ? [] : [segment] };
+  const actions: BeamActions = {
+    basis: philosophy.basis,
+    combination: name,
+    moment,
+    shear,
+    range: [0, moment],
+    segments: isHeld ? [] : [segment],
+  };
   checks.push(...standard.steelBeam({ section, grade, actions }, philosophy, sheet?.scope('Strength')));
   const E = standard.youngsModulus(grade);
   const EI = E * section.properties.Iy;
