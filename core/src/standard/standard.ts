@@ -57,11 +57,14 @@ export function pressedFlanges({ range }: Pick<BeamActions, 'range'>): readonly 
   return sags === hogs ? ['top', 'bottom'] : sags ? ['top'] : ['bottom'];
 }
 
-/** Least and largest moment of a shape. */
-export const rangeOf = ({ start, middle, end, peak }: MomentShape): readonly [number, number] => [
-  Math.min(start, middle, end, peak),
-  Math.max(start, middle, end, peak),
-];
+/** Least and largest moment of a shape, on the parabola through its start, middle and end. */
+export function rangeOf(shape: MomentShape): readonly [least: number, most: number] {
+  const { start, middle, end, peak } = shape;
+  const bend = 2 * (start - 2 * middle + end);
+  const turn = (3 * start - 4 * middle + end) / (2 * bend);
+  const turned = turn > 0 && turn < 1 ? momentAt(shape, turn) : start;
+  return [Math.min(start, middle, end, peak, turned), Math.max(start, middle, end, peak, turned)];
+}
 
 export interface SteelBeamInput {
   readonly section: Section;

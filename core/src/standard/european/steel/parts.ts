@@ -1,4 +1,4 @@
-import { unequalParts, type Section, type UnequalIShape } from '../../../section';
+import { unequalParts, type IShape, type Section, type UnequalIShape } from '../../../section';
 
 /**
  * bending: about the major axis, either way; sagging, hogging: one way, of an I whose flanges are not alike; flange: of the flange parts alone, for
@@ -26,22 +26,27 @@ const TUBE = [50, 70, 90] as const;
 const ANGLE_LEG = [0, 0, 15] as const;
 const ANGLE_BOTH = [0, 0, 11.5] as const;
 
+/** Half a flange of an I or tee, clear of web and fillet. */
+function outstandFlange({ b, tw, tf, r }: Pick<IShape, 'b' | 'tw' | 'tf' | 'r'>): Part {
+  return {
+    name: 'outstand flange',
+    symbol: 'c_f / t_f',
+    ratio: (b - tw - 2 * r) / 2 / tf,
+    formula: '(b - t_w - 2 * r) / 2 / t_f',
+    inputs: { b, t_w: tw, r, t_f: tf },
+    limits: OUTSTAND,
+    squared: false,
+  };
+}
+
 /** The parts of an outline that may buckle on their own, with their limits of class 1, 2 and 3 as multiples of epsilon. */
 export function parts({ shape, properties }: Section, stress: Stress): Part[] {
   const web = stress === 'bending' ? INTERNAL_BENDING : INTERNAL_COMPRESSION;
   switch (shape.outline) {
     case 'I': {
-      const { h, b, tw, tf, r } = shape;
+      const { h, tw, tf, r } = shape;
       return [
-        {
-          name: 'outstand flange',
-          symbol: 'c_f / t_f',
-          ratio: (b - tw - 2 * r) / 2 / tf,
-          formula: '(b - t_w - 2 * r) / 2 / t_f',
-          inputs: { b, t_w: tw, r, t_f: tf },
-          limits: OUTSTAND,
-          squared: false,
-        },
+        outstandFlange(shape),
         {
           name: 'web',
           symbol: 'c_w / t_w',
@@ -102,17 +107,9 @@ export function parts({ shape, properties }: Section, stress: Stress): Part[] {
       ];
     }
     case 'tee': {
-      const { h, b, tw, tf, r } = shape;
+      const { h, tw, tf, r } = shape;
       return [
-        {
-          name: 'outstand flange',
-          symbol: 'c_f / t_f',
-          ratio: (b - tw - 2 * r) / 2 / tf,
-          formula: '(b - t_w - 2 * r) / 2 / t_f',
-          inputs: { b, t_w: tw, r, t_f: tf },
-          limits: OUTSTAND,
-          squared: false,
-        },
+        outstandFlange(shape),
         {
           name: 'stem, taken as wholly in compression,',
           symbol: 'c_w / t_w',
