@@ -128,3 +128,26 @@ describe('torsional buckling of columns, E4-2', () => {
     expect(off(checks.find((check) => check.name === 'Torsional buckling')!.capacity! / KIP, 0.9 * Pn)).toBeLessThan(1e-9);
   });
 });
+
+describe('a tee whose moments are of both signs', () => {
+  const section = findSection('WT8X25');
+  const checksOf = (moment: number, range: readonly [number, number]) =>
+    american.steelBeam(
+      { section, grade: a992, actions: { basis: lrfd.basis, combination: 't', moment, shear: 0, range, segments: [] } },
+      lrfd,
+    );
+  it('is checked for the smaller one as if it came alone', () => {
+    const both = checksOf(10e6, [-8e6, 10e6]);
+    const [sags, hogs] = [checksOf(10e6, [0, 10e6]), checksOf(-8e6, [-8e6, 0])];
+    const find = (checks: typeof both, name: string) => checks.find((check) => check.name === name)!;
+    expect(sags.some(({ name }) => name.includes('tem'))).toBe(false);
+    expect(find(both, 'Stem local buckling')).toMatchObject({ demand: 8e6, capacity: find(hogs, 'Stem local buckling').capacity });
+    expect(find(both, 'Bending, yielding, where the stem is pressed')).toMatchObject({
+      demand: 8e6,
+      capacity: find(hogs, 'Bending, yielding').capacity,
+    });
+    expect(find(both, 'Bending, yielding')).toMatchObject({ demand: 10e6, capacity: find(sags, 'Bending, yielding').capacity });
+    // the other way round the flange of the smaller moment is looked at
+    expect(checksOf(-10e6, [-10e6, 8e6]).map(({ name }) => name)).toContain('Bending, yielding, where the flange is pressed');
+  });
+});

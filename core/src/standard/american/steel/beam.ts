@@ -1,7 +1,7 @@
 import { yieldStrength } from '../../../material';
 import type { Section } from '../../../section';
 import { compare, unproven, type Check, type FailureMode, type Sheet } from '../../../sheet';
-import { requireBasis, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
+import { pressedFlanges, requireBasis, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
 import { availableStrength, FLEXURE, type Flexure } from './available';
 import {
   flangeLocalBucklingBox,
@@ -96,14 +96,11 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
     };
   const checks: Check[] = [];
   let available: number | null = Infinity;
-  const add = (name: string, clause: string, mode: FailureMode, Mn: number, symbol: string, inner?: Sheet) => {
+  const add = (name: string, clause: string, mode: FailureMode, Mn: number, symbol: string, inner?: Sheet, demand = actions.moment) => {
     const capacity = availableStrength(Mn, FLEXURE, philosophy, { nominal: symbol, available: 'M_c' }, 'moment', inner);
     available = Math.min(available ?? Infinity, capacity);
     checks.push(
-      compare(
-        { name, clause, mode, kind: 'moment', demand: actions.moment, demandSymbol: 'M_r', capacity, capacitySymbol: 'M_c', combination },
-        inner,
-      ),
+      compare({ name, clause, mode, kind: 'moment', demand, demandSymbol: 'M_r', capacity, capacitySymbol: 'M_c', combination }, inner),
     );
   };
 
@@ -159,6 +156,27 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
     if (!sagging) add('Stem local buckling', 'AISC 360-16 F9.4', 'instability', teeStemBuckling(section, E, Fy, inner), 'M_n', inner);
     else if (flange !== 'compact')
       add('Flange local buckling', 'AISC 360-16 F9.3', 'instability', teeFlangeBuckling(section, flange, Mp, E, Fy, inner), 'M_n', inner);
+    // the smaller moment of the other sign may press the weaker side
+    if (actions.range && pressedFlanges(actions).length === 2) {
+      const other = actions.range[sagging ? 0 : 1];
+      const where = sagging ? 'where the stem is pressed' : 'where the flange is pressed';
+      const turned = (title: string) => {
+        const scope = sheet?.scope(title);
+        scope?.given('M_r', other, 'moment', `required flexural strength of the other sign, ${combination}`);
+        return scope;
+      };
+      const yields = turned(`Bending, yielding, ${where}`);
+      const My = teeYielding(section, !sagging, Fy, yields);
+      add(`Bending, yielding, ${where}`, 'AISC 360-16 F9.1', 'ductile', My, 'M_p', yields, other);
+      const buckles = turned(sagging ? 'Stem local buckling' : 'Flange local buckling');
+      buckles?.given('M_p', My, 'moment', 'from above');
+      if (sagging)
+        add('Stem local buckling', 'AISC 360-16 F9.4', 'instability', teeStemBuckling(section, E, Fy, buckles), 'M_n', buckles, other);
+      else if (flange !== 'compact') {
+        const Mn = teeFlangeBuckling(section, flange, My, E, Fy, buckles);
+        add('Flange local buckling', 'AISC 360-16 F9.3', 'instability', Mn, 'M_n', buckles, other);
+      }
+    }
   }
 
   let worst: { segment: Segment; ratio: number } | undefined;
