@@ -1,15 +1,26 @@
 import { defineConfig } from 'vitest/config';
 
+const properties = ['scripts/properties.setup.ts'];
+
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', include: ['core/src/**/*.test.ts', 'api/src/**/*.test.ts'], environment: 'node', testTimeout: 60_000 } },
-      { test: { name: 'web', include: ['web/src/**/*.test.ts'], environment: 'node' } },
+      {
+        test: {
+          name: 'core',
+          include: ['core/src/**/*.test.ts', 'api/src/**/*.test.ts'],
+          environment: 'node',
+          setupFiles: properties,
+          testTimeout: 60_000,
+        },
+      },
+      { test: { name: 'web', include: ['web/src/**/*.test.ts'], environment: 'node', setupFiles: properties } },
       {
         test: {
           name: 'server',
           include: ['server/src/**/*.test.ts'],
           environment: 'node',
+          setupFiles: properties,
           testTimeout: 30_000,
           hookTimeout: 60_000,
           fileParallelism: false,

@@ -1,4 +1,5 @@
 import { spawnSync } from 'node:child_process';
+import { randomInt } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -51,10 +52,36 @@ function vitest(project: string, filter: readonly string[], environment: NodeJS.
   }
 }
 
+const HUNTS = 10;
+
+/** The property tests over and over, each time from another seed, until one fails. */
+function hunt([times, ...filter]: readonly string[], count: Count): void {
+  const wanted = Number(times ?? HUNTS);
+  if (!Number.isInteger(wanted) || wanted < 1)
+    throw new Plain(`Write how often to hunt, then a part of a file's name: ./plinth test hunt ${HUNTS}`);
+  const files = spawnSync('git', ['grep', '-l', 'fast-check', '--', 'core/src/*.test.ts', 'api/src/*.test.ts'], {
+    cwd: ROOT,
+    encoding: 'utf8',
+  })
+    .stdout.split('\n')
+    .filter((file) => file !== '' && (filter.length === 0 || filter.some((part) => file.includes(part))));
+  for (let i = 0; i < wanted && count.failed === 0; i++) {
+    const seed = randomInt(2 ** 31);
+    console.log(`hunt ${i + 1} of ${wanted}, PLINTH_SEED=${seed}`);
+    vitest('core', files, { PLINTH_SEED: String(seed) }, count);
+  }
+}
+
 main(async () => {
   const [wanted, ...filter] = process.argv.slice(2);
+  if (wanted === 'hunt') {
+    const found: Count = { passed: 0, failed: 0 };
+    hunt(filter, found);
+    console.log(`${found.passed} passed, ${found.failed} failed`);
+    return found.failed === 0 && found.passed > 0 ? 0 : 1;
+  }
   if (wanted !== undefined && !PARTS.includes(wanted as Part))
-    throw new Plain(`There is no part "${wanted}"; parts are ${PARTS.join(', ')}.`);
+    throw new Plain(`There is no part "${wanted}"; parts are ${PARTS.join(', ')}, and hunt.`);
   const does = (part: Part) => wanted === undefined || wanted === part;
   const count: Count = { passed: 0, failed: 0 };
 

@@ -52,9 +52,21 @@ describe('an envelope', () => {
       fc.property(fc.array(set, { minLength: 1, maxLength: 3 }), (sets) => {
         const together = uses(forced('envelope', sets).checks);
         for (const [name, use] of Object.entries(uses(forced('sets', sets).checks)))
-          if (use) expect(together[name]! / use, name).toBeGreaterThan(0.995);
+          if (use) expect(together[name]! / use, name).toBeGreaterThan(1 - 1e-9);
       }),
-      { numRuns: 60 },
+      {
+        numRuns: 120,
+        // the section is worst at an axial force between the ends of the range: its exponent for the minor axis grows with it
+        examples: [
+          [
+            [
+              { axial: 544e3, major: none, minor: none, shear: 0 },
+              { axial: 0, major: none, minor: none, shear: 0 },
+              { axial: 514e3, major: { ...none, start: -16e6 }, minor: { ...none, end: -3.125e6 }, shear: 0 },
+            ],
+          ],
+        ],
+      },
     );
     const { assumptions } = forced('envelope', [bent, pressed]);
     expect(assumptions.map(({ text }) => text).join()).toContain('they need not occur together');

@@ -116,10 +116,21 @@ interface NamedForces {
 
 const constant = (value: number): ThreeMoments => ({ start: value, middle: value, end: value });
 
-/** Steps from the greatest to the least axial force of an envelope. */
-const BETWEEN = 8;
+/** Steps from the greatest to the least axial force of an envelope: with n steps a smooth worst case is missed by some 0.3/n^2 of it at most. */
+const BETWEEN = 64;
 
-/** Every pairing of the greatest and least of axial force and both moments over rows of peaks, with the largest shears. */
+/**
+ * Axial forces that an envelope is tried with, greatest first, N: its ends, steps between them, and those of the rows themselves. An interaction
+ * need not be worst at an end of the range: the exponent 5n of EN 1993-1-1 6.2.9.1 grows with the axial force.
+ */
+function axialsOf(rows: readonly ForceSet[]): number[] {
+  const own = rows.map(({ axial }) => axial);
+  const [most, least] = [Math.max(...own), Math.min(...own)];
+  const steps = Array.from({ length: BETWEEN + 1 }, (_, i) => most + ((least - most) * i) / BETWEEN);
+  return [...new Set([...own, ...(most === least ? [] : steps)])].sort((a, b) => b - a);
+}
+
+/** Every pairing of axial forces between the greatest and the least with the greatest and least of both moments, with the largest shears. */
 function corners(rows: readonly ForceSet[]): NamedForces[] {
   const signs = (of: (row: ForceSet) => ThreeMoments) => {
     const all = rows.flatMap((row) => [of(row).start, of(row).middle, of(row).end]);
@@ -129,13 +140,12 @@ function corners(rows: readonly ForceSet[]): NamedForces[] {
   const [shear, shearAcross, torsion] = (['shear', 'shearAcross', 'torsion'] as const).map((name) =>
     largest(rows.map((row) => row[name])),
   ) as [number, number, number];
-  const [most, least] = [Math.max(...rows.map(({ axial }) => axial)), Math.min(...rows.map(({ axial }) => axial))];
-  // an interaction need not be worst at an end of the range: places between are tried too
-  const axials = most === least ? [most] : Array.from({ length: BETWEEN + 1 }, (_, i) => most + ((least - most) * i) / BETWEEN);
+  const axials = axialsOf(rows);
+  const share = (axial: number) => `${Math.round((100 * (axials[0]! - axial)) / (axials[0]! - axials.at(-1)!))} % of the way to the least`;
   return axials.flatMap((axial, i) =>
     signs((row) => row.major).flatMap((major) =>
       signs((row) => row.minor).map((minor) => ({
-        name: `envelope: ${i === 0 ? 'greatest' : i === axials.length - 1 ? 'least' : `${i} of ${BETWEEN} of the way to the least`} axial force, ${major < 0 ? 'hogging' : 'sagging'}${minor === 0 ? '' : `, minor axis ${minor < 0 ? 'negative' : 'positive'}`}`,
+        name: `envelope: ${i === 0 ? 'greatest' : i === axials.length - 1 ? 'least' : share(axial)} axial force, ${major < 0 ? 'hogging' : 'sagging'}${minor === 0 ? '' : `, minor axis ${minor < 0 ? 'negative' : 'positive'}`}`,
         clause: 'peaks taken together',
         forces: { axial, major: constant(major), minor: constant(minor), shear, shearAcross, torsion },
       })),

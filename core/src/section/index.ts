@@ -15,6 +15,7 @@ export { catalogue, findSection, isSection, massRatio, STEEL_DENSITY, type Secti
 export { OWN_EXAMPLE } from './own';
 export { unequalParts, withThinnerFlange, type UnequalParts } from './unequalI';
 export { angleCriticalMoment, anglePrincipal, type AnglePrincipal } from './anglePrincipal';
+export { plasticHalves } from './tee';
 export { integrate, plasticModulus } from './slices';
 export { shapeOutlines } from './outline';
 export * from './builtUp';

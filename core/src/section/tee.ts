@@ -3,6 +3,12 @@ import { about } from './principal';
 import { plasticModulus } from './slices';
 import type { SectionProperties, TeeShape } from './shape';
 
+/** Where half of a tee's area lies above, below its top face, mm, and its plastic modulus about that axis, mm3. */
+export function plasticHalves({ h, b, tw, tf, r }: TeeShape): { readonly axis: number; readonly modulus: number } {
+  const filletAt = (from: number) => (from >= 0 && from < r ? r - Math.sqrt(r * r - (r - from) ** 2) : 0);
+  return plasticModulus((z) => (z < tf ? b : tw + 2 * filletAt(z - tf)), h, [tf, tf + r]);
+}
+
 /** Properties of a tee, flange on top, mm units. Its shear centre lies where flange and stem meet. */
 export function tee({ h, b, tw, tf, r }: TeeShape): SectionProperties {
   const f = fillet(r);
@@ -17,8 +23,7 @@ export function tee({ h, b, tw, tf, r }: TeeShape): SectionProperties {
     stem * tw * (tf + stem / 2 - cy) ** 2 +
     2 * (f.second + f.area * (below - cy) ** 2);
   const Iz = (tf * b ** 3 + stem * tw ** 3) / 12 + 2 * (f.second + f.area * (tw / 2 + f.centroid) ** 2);
-  const filletAt = (from: number) => (from >= 0 && from < r ? r - Math.sqrt(r * r - (r - from) ** 2) : 0);
-  const across = plasticModulus((z) => (z < tf ? b : tw + 2 * filletAt(z - tf)), h, [tf, tf + r]);
+  const across = plasticHalves({ outline: 'tee', h, b, tw, tf, r });
   const Wplz = (tf * b ** 2) / 4 + (stem * tw ** 2) / 4 + 2 * f.area * (tw / 2 + f.centroid);
   const alpha = -0.042 + 0.2204 * (tw / tf) + 0.1355 * (r / tf) - 0.0865 * ((r * tw) / tf ** 2) - 0.0725 * (tw / tf) ** 2;
   const D = ((tf + r) ** 2 + (r + 0.25 * tw) * tw) / (2 * r + tf);

@@ -4,6 +4,7 @@ import type { IShape, UnequalIShape } from '../../../section';
 import { bendingModulus, bendingResistance, bendingResistanceWithShear, GAMMA_M0 } from './bending';
 import { bendingStress, classify, recordShape, sectionYield, type SectionClass } from './classification';
 import { hasEffectiveSection, outstandReduction } from './effective';
+import { isTeeOfSlenderStem } from './effectiveTee';
 import { placeOf, segmentBuckling } from './lateralTorsional';
 import { isWebStocky, shearArea, shearBucklingResistance, shearResistance } from './shear';
 
@@ -24,7 +25,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
   const { section, grade, actions } = input;
   const { combination } = actions;
   const checks: Check[] = [];
-  if (sectionClass === 4 && !hasEffectiveSection(section))
+  if (sectionClass === 4 && !hasEffectiveSection(section) && !isTeeOfSlenderStem(section, fy))
     return [
       unproven(
         'Bending',

@@ -139,8 +139,8 @@ export function generalCriticalForce(Nu: number, Nv: number, NT: number, u0: num
 }
 
 /**
- * Torsional or torsional-flexural buckling resistance of a channel, tee, angle or I of unequal flanges, of class 1 to 3, N, EN 1993-1-1 6.3.1.4. Lengths: mm, about
- * y, about z and for twisting; of an angle the shorter axis takes the longer of the first two.
+ * Torsional or torsional-flexural buckling resistance of a channel, tee, angle or I of unequal flanges, N, EN 1993-1-1 6.3.1.4. Lengths: mm,
+ * about y, about z and for twisting; of an angle the shorter axis takes the longer of the first two. Aeff: mm2, in class 4.
  */
 export function torsionalFlexuralBuckling(
   section: Section,
@@ -149,6 +149,7 @@ export function torsionalFlexuralBuckling(
   G: number,
   fy: number,
   sheet?: Sheet,
+  Aeff = section.properties.A,
 ): number {
   const { A, Iy, Iz, Iu, Iv, It, Iw, shearCentre, shearCentreUp, principal } = section.properties;
   const { outline } = section.shape;
@@ -161,12 +162,13 @@ export function torsionalFlexuralBuckling(
     sheet.given('I_w', Iw, 'warpingConstant', 'warping constant', section.designation);
     sheet.given('G', G, 'stress', 'shear modulus', 'EN 1993-1-1 3.2.6');
     sheet.given('L_T', lengths.T, 'length', 'length between restraints against twisting');
+    sheet.given('A_g', A, 'area', 'gross area', section.designation);
     sheet.given('y_s', shearCentre, 'sectionLength', 'shear centre from the centroid, along y', section.designation);
     sheet.given('z_s', shearCentreUp, 'sectionLength', 'shear centre from the centroid, along z', section.designation);
     sheet.step(
       'i_0',
-      'sqrt((I_y + I_z) / A + y_s^2 + z_s^2)',
-      { I_y: Iy, I_z: Iz, A, y_s: shearCentre, z_s: shearCentreUp },
+      'sqrt((I_y + I_z) / A_g + y_s^2 + z_s^2)',
+      { I_y: Iy, I_z: Iz, A_g: A, y_s: shearCentre, z_s: shearCentreUp },
       i0,
       'sectionLength',
       'EN 1993-1-3 (6.33b)',
@@ -234,7 +236,7 @@ export function torsionalFlexuralBuckling(
     Ncr = Math.min(joined, NT);
     sheet?.step('N_cr', 'min(N_crTF, N_crT)', { N_crTF: joined, N_crT: NT }, Ncr, 'force', '6.3.1.4(2)');
   }
-  return bucklingResistance(A, fy, Ncr, bucklingCurve(section, 'z'), sheet);
+  return bucklingResistance(Aeff, fy, Ncr, bucklingCurve(section, 'z'), sheet);
 }
 
 /** Buckling resistance from an elastic critical force, N, EN 1993-1-1 6.3.1.1. A: mm2, effective in class 4; fy: MPa. */

@@ -1,5 +1,5 @@
 import { yieldStrength, type SteelGrade } from '../../../material';
-import { unequalParts, type Section } from '../../../section';
+import { plasticHalves, unequalParts, type Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import { pressedFlanges, type BeamActions } from '../../standard';
 import { parts, type Part, type Stress } from './parts';
@@ -8,7 +8,7 @@ export type SectionClass = 1 | 2 | 3 | 4;
 
 /** How a beam's moments bend a section: which way matters only where its flanges are not alike. */
 export function bendingStress({ shape }: Section, actions: Pick<BeamActions, 'range'>): 'bending' | 'sagging' | 'hogging' {
-  if (shape.outline !== 'unequalI') return 'bending';
+  if (shape.outline !== 'unequalI' && shape.outline !== 'tee') return 'bending';
   const [first, second] = pressedFlanges(actions);
   return second ? 'bending' : first === 'top' ? 'sagging' : 'hogging';
 }
@@ -43,10 +43,15 @@ export function recordShape({ shape, properties, designation }: Section, sheet: 
       give('z_c', properties.cy, 'centroid below the top face');
       give('z_p', unequalParts(shape).plasticAxis, 'plastic neutral axis below the top face');
     } else give('r', shape.r, 'root radius');
+    if (shape.outline === 'tee') {
+      give('z_c', properties.cy, 'centroid below the top face');
+      give('z_p', plasticHalves(shape).axis, 'plastic neutral axis below the top face');
+    }
   } else if (shape.outline === 'angle') {
     give('h', shape.h, 'vertical leg');
     give('b', shape.b, 'horizontal leg');
     give('t', shape.t, 'thickness');
+    give('r', shape.r, 'root radius');
   } else if (shape.outline === 'box') {
     give('h', shape.h, 'overall depth');
     give('b', shape.b, 'overall width');

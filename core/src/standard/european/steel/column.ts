@@ -2,10 +2,11 @@ import { compare, unproven, verdictOf, type Check, type Sheet } from '../../../s
 import { type SteelGrade } from '../../../material';
 import type { Section } from '../../../section';
 import { requireBasis, type Philosophy, type SteelColumnInput } from '../../standard';
-import { GAMMA_M0 } from './bending';
+import { GAMMA_M0, GAMMA_M1 } from './bending';
 import { bucklingCurve, flexuralBuckling, torsionalBuckling, torsionalFlexuralBuckling } from './buckling';
 import { classify, recordShape, sectionYield } from './classification';
 import { effectiveArea, hasEffectiveSection } from './effective';
+import { shiftedSection, shifts } from './shifted';
 import { nominalMoments } from './simpleConstruction';
 import { tensionChecks } from './tension';
 
@@ -29,7 +30,7 @@ export interface Compression {
   readonly resistances: { readonly y: number; readonly z: number; readonly least: number } | null;
 }
 
-/** Compression of the section and its buckling, EN 1993-1-1 6.2.4, 6.3.1: flexural, torsional, torsional-flexural; class 4 of I and box. */
+/** Compression of the section and its buckling, EN 1993-1-1 6.2.4, 6.3.1: flexural, torsional, torsional-flexural; class 4 of all but tubes. */
 export function compression(input: CompressionInput, sheet?: Sheet): Compression {
   return sheet ? compressionOnSheet(input, sheet) : compressionAgain(input);
 }
@@ -69,7 +70,7 @@ function compressionAgain(input: CompressionInput): Compression {
 
 function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths }: CompressionInput, sheet?: Sheet): Compression {
   const sectionClass = classify(section, fy, 'compression', sheet?.scope('Class in compression'));
-  if (sectionClass === 4 && !hasEffectiveSection(section))
+  if (sectionClass === 4 && !hasEffectiveSection(section) && !shifts(section))
     return {
       A: null,
       resistances: null,
@@ -78,7 +79,7 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
           'Flexural buckling',
           'EN 1993-1-1 6.3.1',
           'instability',
-          `${section.designation} is of class 4 in compression in ${grade.id}: its effective area would move the centroid, which is not written`,
+          `${section.designation} is of class 4 in compression in ${grade.id}: EN 1993-1-1 leaves such a tube to EN 1993-1-6, shells, which is not written`,
           sheet,
         ),
       ],
@@ -90,8 +91,12 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
   sheet?.given('E', E, 'stress', "Young's modulus", 'EN 1993-1-1 3.2.6');
   const checks: Check[] = [];
   let A = section.properties.A;
+  /** Area at the most pressed fibre, where the effective centroid is not that of the gross section. */
+  let atFibre = A;
   if (sectionClass === 4) {
-    A = effectiveArea(section, fy, sheet?.scope('Effective area'));
+    const inner = sheet?.scope('Effective area');
+    if (hasEffectiveSection(section)) atFibre = A = effectiveArea(section, fy, inner);
+    else ({ area: A, atFibre } = shiftedSection(section, fy, inner));
     // what follows is written with the effective area in the place of A
     sheet?.given('A', A, 'area', 'effective area, from above', 'EN 1993-1-1 (6.11), (6.48)');
   }
@@ -131,11 +136,76 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
     least = Math.min(least, NbRd);
   } else if (outline === 'channel' || outline === 'tee' || outline === 'angle' || outline === 'unequalI') {
     const inner = sheet?.scope('Torsional-flexural buckling');
-    const NbRd = torsionalFlexuralBuckling(section, { y: lengths.lengthY, z: lengths.lengthZ, T: lengths.lengthT }, E, G, fy, inner);
+    const NbRd = torsionalFlexuralBuckling(section, { y: lengths.lengthY, z: lengths.lengthZ, T: lengths.lengthT }, E, G, fy, inner, A);
     row('Torsional-flexural buckling', 'EN 1993-1-1 6.3.1.4', 'instability', NbRd, 'N_bRd', inner);
     least = Math.min(least, NbRd);
   }
+  if (atFibre < A * (1 - 1e-9)) {
+    const squashed = sheet?.scope('Compression beside the shift of the centroid');
+    squashed?.given('A_N', atFibre, 'area', 'area at the most pressed fibre, from above', 'EN 1993-1-1 (6.44)');
+    squashed?.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+    const NeRd = (atFibre * fy) / GAMMA_M0;
+    squashed?.step('N_eRd', 'A_N * f_y / gamma_M0', { A_N: atFibre, f_y: fy, gamma_M0: GAMMA_M0 }, NeRd, 'force', '(6.44)');
+    row('Compression beside the shift of the centroid', 'EN 1993-1-1 6.2.9.3', 'ductile', NeRd, 'N_eRd', squashed);
+    const bent = sheet?.scope('Buckling beside the shift of the centroid');
+    const [I, L] = isAngle
+      ? [section.properties.Iv, Math.max(lengths.lengthY, lengths.lengthZ)]
+      : outline === 'channel'
+        ? [Iz, lengths.lengthZ]
+        : [Iy, lengths.lengthY];
+    least = bucklingBesideShift({ A, atFibre, I, L, E, fy, Nb: least }, bent);
+    row('Buckling beside the shift of the centroid', 'EN 1993-1-1 6.3.1.1(2)', 'instability', least, 'N_R', bent);
+  }
   return { checks, A, resistances: { y, z, least } };
+}
+
+interface ShiftedStrut {
+  /** Effective area and that at the most pressed fibre, mm2. */
+  readonly A: number;
+  readonly atFibre: number;
+  /** Gross second moment, mm4, and buckling length, mm, of bending by the shift; of an angle those of its weakest axis. */
+  readonly I: number;
+  readonly L: number;
+  readonly E: number;
+  readonly fy: number;
+  /** Least buckling resistance without the shift, N. */
+  readonly Nb: number;
+}
+
+/**
+ * Buckling resistance of a class 4 strut whose effective centroid is not that of the gross section, N, EN 1993-1-1 6.3.1.1(2). The moment N e_N is the same all along
+ * and grows by the secant of elastic second-order theory; it is added to the share of the buckling resistance, which has the member's imperfections.
+ */
+export function bucklingBesideShift({ A, atFibre, I, L, E, fy, Nb }: ShiftedStrut, sheet?: Sheet): number {
+  const Ncr = (Math.PI ** 2 * E * I) / L ** 2;
+  const share = (N: number) => N / Nb + (N * (1 / atFibre - 1 / A) * GAMMA_M1) / (fy * Math.cos((Math.PI / 2) * Math.sqrt(N / Ncr)));
+  let [low, high] = [0, Math.min(Nb, Ncr)];
+  // it grows with N from nothing to 1 or beyond
+  for (let i = 0; i < 200 && high - low > 1e-13 * high; i += 1) {
+    const middle = (low + high) / 2;
+    if (share(middle) < 1) low = middle;
+    else high = middle;
+  }
+  if (sheet) {
+    sheet.note(
+      'The factors of 6.3.3 are written for doubly symmetric shapes. Here the moment of the shift, the same all along the length, grows by the secant of elastic theory and is added to the share of the least buckling resistance: on the safe side. The force is taken to act at the centroid of the gross section.',
+    );
+    sheet.given('N_bRd', Nb, 'force', 'least buckling resistance, from above');
+    sheet.given('A_N', atFibre, 'area', 'area at the most pressed fibre, from above', 'EN 1993-1-1 (6.44)');
+    sheet.given('I', I, 'secondMoment', 'gross, about the axis that the shift bends');
+    sheet.given('L_cr', L, 'length', 'buckling length about that axis');
+    sheet.given('gamma_M1', GAMMA_M1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+    sheet.step('N_cr', 'pi^2 * E * I / L_cr^2', { E, I, L_cr: L }, Ncr, 'force', '6.3.1.2(1)', 'elastic critical force');
+    sheet.given('N_R', low, 'force', 'force with which the equation below is fulfilled', '6.3.1.1(2)');
+    sheet.branch(
+      'abs(N_R / N_bRd + N_R * (1 / A_N - 1 / A) * gamma_M1 / (f_y * cos(pi / 2 * sqrt(N_R / N_cr))) - 1) <= 0.000001',
+      { N_R: low, N_bRd: Nb, A_N: atFibre, A, gamma_M1: GAMMA_M1, f_y: fy, N_cr: Ncr },
+      true,
+      '6.3.1.1(2)',
+      'buckling and the moment of the shift together are used in full',
+    );
+  }
+  return low;
 }
 
 /**

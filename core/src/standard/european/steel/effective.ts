@@ -18,7 +18,7 @@ export function bucklingFactor(psi: number): number {
 }
 
 /** What plate slenderness is made of: width over thickness, strength, buckling factor, EN 1993-1-5 4.4(2). */
-function plateSlenderness(ratio: number, epsilon: number, k: number): number {
+export function plateSlenderness(ratio: number, epsilon: number, k: number): number {
   return ratio / (28.4 * epsilon * Math.sqrt(k));
 }
 
@@ -99,7 +99,7 @@ function flangeReduction({ flange, formulas }: Plates, epsilon: number, sheet?: 
 }
 
 /** Prints a reduction: 1 where the part is stocky. */
-function printReduction(
+export function printReduction(
   symbol: string,
   of: string,
   slenderness: number,

@@ -170,8 +170,10 @@ function minorClassBeside({ shape }: Section, minorClass: SectionClass, sectionC
   return Math.max(minorClass, sectionClass) as SectionClass;
 }
 
-/** Class in bending about the minor axis: of the flanges of an I or channel, of the whole shape otherwise. */
+/** Class in bending about the minor axis: of the flanges of an I or tee, of an angle's legs, of the whole shape as if all of it were pressed otherwise. */
 function minorAxisClass({ section }: SteelMemberInput, fy: number) {
-  if (section.shape.outline === 'I') return classify(section, fy, 'flange');
+  const { outline } = section.shape;
+  if (outline === 'I' || outline === 'tee') return classify(section, fy, 'flange');
+  if (outline === 'angle') return classify(section, fy, 'bending');
   return classify(section, fy, 'compression');
 }

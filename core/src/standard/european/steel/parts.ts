@@ -1,8 +1,16 @@
-import { unequalParts, type IShape, type Section, type UnequalIShape } from '../../../section';
+import {
+  plasticHalves,
+  unequalParts,
+  type AngleShape,
+  type IShape,
+  type Section,
+  type TeeShape,
+  type UnequalIShape,
+} from '../../../section';
 
 /**
- * bending: about the major axis, either way; sagging, hogging: one way, of an I whose flanges are not alike; flange: of the flange parts alone, for
- * bending about the minor axis of an I.
+ * bending: about the major axis, either way; sagging, hogging: one way, of a tee or an I whose flanges are not alike; flange: of the flange parts
+ * alone, for bending about the minor axis of an I or tee.
  */
 export type Stress = 'bending' | 'sagging' | 'hogging' | 'compression' | 'flange';
 
@@ -22,7 +30,8 @@ const OUTSTAND = [9, 10, 14] as const;
 const INTERNAL_COMPRESSION = [33, 38, 42] as const;
 const INTERNAL_BENDING = [72, 83, 124] as const;
 const TUBE = [50, 70, 90] as const;
-/** Angles are used elastically here: class 3 at best, table 5.2 sheet 3. */
+/** Angles are used elastically here: class 3 at best. In compression table 5.2 sheet 3, in bending the outstands of sheet 2. */
+const ANGLE_BENT = [0, 0, 14] as const;
 const ANGLE_LEG = [0, 0, 15] as const;
 const ANGLE_BOTH = [0, 0, 11.5] as const;
 
@@ -106,44 +115,10 @@ export function parts({ shape, properties }: Section, stress: Stress): Part[] {
         },
       ];
     }
-    case 'tee': {
-      const { h, tw, tf, r } = shape;
-      return [
-        outstandFlange(shape),
-        {
-          name: 'stem, taken as wholly in compression,',
-          symbol: 'c_w / t_w',
-          ratio: (h - tf - r) / tw,
-          formula: '(h - t_f - r) / t_w',
-          inputs: { h, t_f: tf, r, t_w: tw },
-          limits: OUTSTAND,
-          squared: false,
-        },
-      ];
-    }
-    case 'angle': {
-      const { h, b, t } = shape;
-      return [
-        {
-          name: 'longer leg',
-          symbol: 'h / t',
-          ratio: Math.max(h, b) / t,
-          formula: 'max(h, b) / t',
-          inputs: { h, b, t },
-          limits: ANGLE_LEG,
-          squared: false,
-        },
-        {
-          name: 'both legs',
-          symbol: '(b + h) / (2 t)',
-          ratio: (b + h) / (2 * t),
-          formula: '(b + h) / (2 * t)',
-          inputs: { b, h, t },
-          limits: ANGLE_BOTH,
-          squared: false,
-        },
-      ];
-    }
+    case 'tee':
+      return teeParts(shape, properties.cy, stress);
+    case 'angle':
+      return angleParts(shape, stress);
     case 'tube':
       return [
         {
@@ -220,4 +195,98 @@ function unequalIParts(shape: UnequalIShape, cy: number, stress: Stress): Part[]
   if (stress === 'bending') return [...flanges, ...webs];
   const i = stress === 'sagging' ? 0 : 1;
   return [flanges[i]!, webs[i]!];
+}
+
+/** Parts of an angle: its legs under compression, or either leg as an outstand that is pressed all over, which no bending exceeds. */
+function angleParts({ h, b, t, r }: AngleShape, stress: Stress): Part[] {
+  if (stress !== 'compression') {
+    const longer = Math.max(h, b);
+    return [
+      {
+        name: 'longer leg',
+        symbol: 'c / t',
+        ratio: (longer - t - r) / t,
+        formula: '(max(h, b) - t - r) / t',
+        inputs: { h, b, t, r },
+        limits: ANGLE_BENT,
+        squared: false,
+      },
+    ];
+  }
+  return [
+    {
+      name: 'longer leg',
+      symbol: 'h / t',
+      ratio: Math.max(h, b) / t,
+      formula: 'max(h, b) / t',
+      inputs: { h, b, t },
+      limits: ANGLE_LEG,
+      squared: false,
+    },
+    {
+      name: 'both legs',
+      symbol: '(b + h) / (2 t)',
+      ratio: (b + h) / (2 * t),
+      formula: '(b + h) / (2 * t)',
+      inputs: { b, h, t },
+      limits: ANGLE_BOTH,
+      squared: false,
+    },
+  ];
+}
+
+/**
+ * Parts of a tee, flange on top. Sagging presses the flange, and of the stem what lies above the neutral axis: an outstand whose tip is in tension.
+ * Hogging presses the tip. Table 5.2 sheet 2 with the buckling factors of EN 1993-1-5 table 4.2. cy: mm.
+ */
+function teeParts(shape: TeeShape, cy: number, stress: Stress): Part[] {
+  const { h, tw, tf, r } = shape;
+  const c = h - tf - r;
+  const stem = { symbol: 'c_w / t_w', ratio: c / tw, formula: '(h - t_f - r) / t_w', inputs: { h, t_f: tf, r, t_w: tw }, squared: false };
+  const flange = outstandFlange(shape);
+  if (stress === 'compression') return [flange, { ...stem, name: 'stem', limits: OUTSTAND }];
+  if (stress === 'flange') return [flange];
+  const axis = plasticHalves(shape).axis;
+  const inputs = { h, t_f: tf, r, z_p: axis, z_c: cy };
+  const sagging = (): Part[] => {
+    const alpha = Math.min(1, (axis - tf - r) / c);
+    // ratio of edge stresses, of the tip to the root, where the root is pressed
+    const isPressed = cy > tf + r;
+    const psi = isPressed ? Math.max(-1, -(h - cy) / (cy - tf - r)) : -1;
+    const k = psi >= 0 ? 0.578 / (psi + 0.34) : 1.7 - 5 * psi + 17.1 * psi ** 2;
+    const part = '(z_p - t_f - r) / (h - t_f - r)';
+    const written = 'max(-1, -(h - z_c) / (z_c - t_f - r))';
+    const plastic = (limit: number) => (alpha > 0 ? limit / alpha ** 1.5 : Infinity);
+    return [
+      flange,
+      {
+        ...stem,
+        name: 'stem, flange pressed',
+        limits: [plastic(9), plastic(10), isPressed ? 21 * Math.sqrt(k) : Infinity],
+        ...(alpha > 0 && isPressed
+          ? {
+              written: {
+                limits: [`9 / (${part})^1.5`, `10 / (${part})^1.5`, `21 * sqrt(1.7 - 5 * ${written} + 17.1 * ${written}^2)`] as const,
+                inputs,
+              },
+            }
+          : {}),
+      },
+    ];
+  };
+  const hogging = (): Part => {
+    const alpha = Math.min(1, (h - axis) / c);
+    const psi = Math.max(-3, -(cy - tf - r) / (h - cy));
+    const part = 'min(1, (h - z_p) / (h - t_f - r))';
+    const written = 'max(-3, -(z_c - t_f - r) / (h - z_c))';
+    return {
+      ...stem,
+      name: 'stem, its tip pressed',
+      limits: [9 / alpha, 10 / alpha, 21 * Math.sqrt(0.57 - 0.21 * psi + 0.07 * psi ** 2)],
+      written: { limits: [`9 / ${part}`, `10 / ${part}`, `21 * sqrt(0.57 - 0.21 * ${written} + 0.07 * ${written}^2)`], inputs },
+    };
+  };
+  if (stress === 'sagging') return sagging();
+  if (stress === 'hogging') return [hogging()];
+  return [...sagging(), hogging()];
 }
