@@ -751,6 +751,117 @@ for name in ('WT9X25', 'WT8X13', 'WT12X27.5', 'WT4X15.5', 'WT6X32.5', 'own T 150
             M = 1e6 if sag else -1e6
             eu(name, grade, {'Bending': W * fy}, major=dict(start=M, middle=M, end=M))
 
+# bending about the minor axis with slender flanges (EN 1993-1-5 table 4.2, no stress at the web), tees whose vertical axis is the stronger one, angles,
+# and a large shear across
+def minor_modulus(s, fy):
+    e = sqrt(235 / fy)
+    h, b, tw, tf, r = (s[x] for x in ('h', 'b', 'tw', 'tf', 'r'))
+    c = (b - tw - 2 * r) / 2
+    g = (1 - rho_out(c / tf / (28.4 * e * sqrt(0.57)))) * c
+    loops, _ = outline(s)
+    left = [sum(v) for v in zip(*(moments(loop) for loop in loops))]
+    for y in ((h - tf,) if s['k'] == 'T' else (0, h - tf)):
+        if g > 0:
+            left = [u - v for u, v in zip(left, moments([(b - g, y), (b, y), (b, y + tf), (b - g, y + tf)]))]
+    x = left[2] / left[0]
+    return (left[4] - left[0] * x * x) / max(b - g - x, x)
+
+
+for name, grade in (('own I 400x400x10x10', 'S355'), ('own I 600x500x12x12', 'S275'), ('own T 150x300x10x8', 'S355'), ('own I 200x400x10x30', 'S275'), ('WT6X32.5', 'S275'), ('WT9X25', 'S355'), ('WT4X15.5', 'S355')):
+    s = find(name)
+    fy = yield_of(grade, s)
+    e = sqrt(235 / fy)
+    f = (s['b'] - s['tw'] - 2 * s['r']) / 2 / s['tf']
+    W = s['Zz'] if f <= 10 * e else s['Wz'] if f <= 14 * e else minor_modulus(s, fy)
+    for L in (1500, 6000):
+        want = {'Bending, minor axis': W * fy}
+        if s['Iz'] > s['Iy']:
+            critical = sqrt(euler(s['Iy'], L) * (G * s['It'] + pi * pi * E * s['Iw'] / L**2))
+            want['Lateral-torsional buckling, minor axis'] = mb(s, fy, W, L, critical=critical)
+        eu(name, grade, want, minor=dict(start=1e5, middle=1e5, end=1e5), lengthY=L, lengthZ=L, lengthT=L)
+for name in ('L 150x75x15', 'L 100x100x12', 'L 200x150x18'):
+    s = find(name)
+    fy = yield_of('S355', s)
+    p = about_principal(s)
+    for L in (1500, 9000):
+        lam = sqrt(p['Wu'] * fy / angle_mcr(s, p, L, 1.0, E))
+        phi = 0.5 * (1 + ALPHA['d'] * (lam - 0.4) + 0.75 * lam**2)
+        x = 1.0 if lam <= 0.4 else min(1, 1 / lam**2, 1 / (phi + sqrt(phi**2 - 0.75 * lam**2)))
+        eu(name, 'S355', {'Lateral-torsional buckling, minor axis': 1 / (p['cv'] / (x * p['Wu'] * fy) + p['cu'] / (p['Wv'] * fy))}, minor=dict(start=1e5, middle=1e5, end=1e5), lengthY=L, lengthZ=L, lengthT=L)
+for name, share in (('UC 203x203x60', 0.8), ('HEB 200', 0.95), ('PFC 200x90x30', 0.6)):
+    s = find(name)
+    fy = yield_of('S275', s)
+    V = share * (s['A'] - (s['h'] - 2 * s['tf']) * s['tw']) * fy / sqrt(3)
+    eu(name, 'S275', {'Bending beside shear, minor axis': (1 - (2 * share - 1) ** 2) * s['Zz'] * fy}, minor=dict(start=1e5, middle=1e5, end=1e5), shearAcross=V)
+
+# bending and compression of shapes without two axes of symmetry: stresses added up in the section, (6.2) and (6.44); between restraints the shares of the
+# least resistances, the moments grown as a uniform one would be under the least critical force
+for name, grade, N, My, Mz, Ly, Lz, LT, unbraced in (
+    ('L 100x100x12', 'S275', 60e3, 1.5e6, 0.0, 2000, 2000, 2000, 2000),
+    ('L 150x150x12', 'S355', 150e3, 3e6, 1e6, 2500, 2500, 2500, 2500),
+    ('L 200x100x15', 'S275', 100e3, 2e6, 2e6, 3000, 2000, 2000, 3000),
+    ('WT9X25', 'S355', 200e3, 8e6, 0.0, 3000, 3000, 3000, 0),
+    ('WT9X25', 'S355', 200e3, -8e6, 2e6, 3000, 2000, 3000, 0),
+    ('WT6X32.5', 'S275', 300e3, 5e6, 4e6, 2500, 2500, 2500, 0),
+    ('own T 120x200x15x20', 'S275', 250e3, 4e6, 0.0, 4000, 2000, 2000, 0),
+    ('PFC 200x90x30', 'S275', 200e3, 20e6, 2e6, 3000, 3000, 3000, 0),
+    ('PFC 260x90x35', 'S355', 300e3, 40e6, 0.0, 4000, 2000, 2000, 0),
+    ('own I 600x300x12x20 bottom 180x15', 'S275', 900e3, 200e6, 0.0, 6000, 3000, 3000, 0),
+):
+    s = find(name)
+    fy = yield_of(grade, s)
+    e = sqrt(235 / fy)
+    flex = {'z': euler(s['Iv'], max(Ly, Lz))} if s['k'] == 'L' else {'y': euler(s['Iy'], Ly), 'z': euler(s['Iz'], Lz)}
+    TF = tf_force(s, Ly, Lz, LT)
+    A, fibre = s['A'], 1 / s['A']
+    if s['k'] == 'L':
+        pressed = 3 if max(s['h'], s['b']) / s['t'] <= 15 * e and (s['h'] + s['b']) / 2 / s['t'] <= 11.5 * e else 4
+    else:
+        outs = {'T': lambda: ((s['b'] - s['tw'] - 2 * s['r']) / 2 / s['tf'], (s['h'] - s['tf'] - s['r']) / s['tw']), 'C': lambda: ((s['b'] - s['tw'] - s['r']) / s['tf'],),
+                'U': lambda: ((s['b'] - s['tw']) / 2 / s['tf'], (s['b2'] - s['tw']) / 2 / s['t2'])}[s['k']]()
+        x = max(outs)
+        pressed = 1 if x <= 9 * e else 2 if x <= 10 * e else 3 if x <= 14 * e else 4
+        if s['k'] in 'CU':
+            web = (s['h'] - 2 * s['tf'] - 2 * s['r']) / s['tw'] if s['k'] == 'C' else (s['h'] - s['tf'] - s['t2']) / s['tw']
+            pressed = max(pressed, 1 if web <= 33 * e else 2 if web <= 38 * e else 3 if web <= 42 * e else 4)
+    if pressed == 4:
+        A, fibre = effective_corner(s, fy)
+    if s['k'] == 'U':
+        curves = {'y': 'b', 'z': 'c'}
+        Nb = min([chi(sqrt(A * fy / v), ALPHA[curves[i]]) * A * fy for i, v in flex.items()] + [chi(sqrt(A * fy / TF), ALPHA['c']) * A * fy])
+    else:
+        Nb = min([nb(s, fy, v, i, A) for i, v in flex.items()] + [nb(s, fy, TF, 'z', A)])
+    if pressed == 4 and fibre > 1.0000001 / A:
+        I, L = (s['Iv'], max(Ly, Lz)) if s['k'] == 'L' else (s['Iz'], Lz) if s['k'] == 'C' else (s['Iy'], Ly)
+        Nb = shifted_strut(s, fy, Nb, I, L, A, fibre)
+    growth = 1 / cos(pi / 2 * sqrt(N / min([TF] + list(flex.values()))))
+    if s['k'] == 'L':
+        p = about_principal(s)
+        lam = sqrt(p['Wu'] * fy / angle_mcr(s, p, unbraced, 1.0, E))
+        phi = 0.5 * (1 + ALPHA['d'] * (lam - 0.4) + 0.75 * lam**2)
+        x = 1.0 if lam <= 0.4 else min(1, 1 / lam**2, 1 / (phi + sqrt(phi**2 - 0.75 * lam**2)))
+        Mu, Mv = abs(My) * p['cu'] + abs(Mz) * p['cv'], abs(My) * p['cv'] + abs(Mz) * p['cu']
+        section_sum = N * fibre / fy + Mu / (p['Wu'] * fy) + Mv / (p['Wv'] * fy)
+        bent = Mu / (x * p['Wu'] * fy) + Mv / (p['Wv'] * fy)
+    else:
+        if pressed == 4:
+            Wy = min(s['Wy'], tee_modulus(s, fy, My > 0))
+            f = (s['b'] - s['tw'] - 2 * s['r']) / 2 / s['tf']
+            Wz = s['Wz'] if f <= 14 * e else minor_modulus(s, fy)
+        else:
+            Wy, Wz = (s['Zy'], s['Zz']) if pressed < 3 else (s['Wy'], s['Wz'])
+        section_sum = N * fibre / fy + abs(My) / (Wy * fy) + abs(Mz) / (Wz * fy)
+        Mzr = Wz * fy
+        if s['k'] == 'T' and s['Iz'] > s['Iy']:
+            f = (s['b'] - s['tw'] - 2 * s['r']) / 2 / s['tf']
+            alone = s['Zz'] if f <= 10 * e else s['Wz'] if f <= 14 * e else minor_modulus(s, fy)
+            L = max(Ly, Lz, LT)
+            Mzr = min(Mzr, mb(s, fy, alone, L, critical=sqrt(euler(s['Iy'], L) * (G * s['It'] + pi * pi * E * s['Iw'] / L**2))))
+        bent = abs(My) / (Wy * fy) + abs(Mz) / Mzr
+    even = lambda m: dict(start=m, middle=m, end=m)
+    eu(name, grade, {'Section in bending and axial force': section_sum, 'Bending and compression of the member': N / Nb + growth * bent},
+       axial=N, major=even(My), minor=even(Mz), lengthY=Ly, lengthZ=Lz, lengthT=LT, unbraced=unbraced, throughShearCentre=True)
+
 # torsion of hollow sections, 6.2.7 and (6.1)
 for name, grade, T, N, My, Mz, V, Vy in (
     ('SHS 150x150x8', 'S355H', 20e6, 200e3, 15e6, 5e6, 60e3, 0.0),
@@ -1133,6 +1244,16 @@ for name in ('own tube 400x5', 'own tube 300x10'):
         am(name, 'A992', {'Bending, yielding': s['Zy'] * FYA}, major=flat(1e6))
 s = find('own box 500x200x7')
 am('own box 500x200x7', 'A992', {'Web local buckling': min(s['Zy'] * FYA, s['Zy'] * FYA - (s['Zy'] - s['Wy']) * FYA * (0.305 * (500 - 21) / 7 * sqrt(FYA / EA) - 0.738))}, major=flat(1e6))
+
+# tees bent across their stem: F12 with the stresses of F6.2 and of lateral-torsional buckling where that axis is the stronger one
+for name in ('WT9X25', 'WT4X15.5', 'WT6X32.5', 'WT12X27.5', 'own T 150x300x10x12', 'own T 150x300x10x7'):
+    s = find(name)
+    root = sqrt(EA / FYA)
+    lf = s['b'] / 2 / s['tf']
+    F = FYA if lf <= 0.38 * root else FYA - 0.3 * FYA * (lf - 0.38 * root) / (0.62 * root) if lf <= root else 0.69 * EA / lf**2
+    for L in (1500, 8000):
+        best = min(F, sqrt(pi * pi * EA * s['Iy'] / L**2 * (GA * s['It'] + pi * pi * EA * s['Iw'] / L**2)) / s['Wz']) if s['Iz'] > s['Iy'] else F
+        am(name, 'A992', {'Bending, minor axis': best * s['Wz']}, minor=flat(1e5), lengthY=L, lengthZ=L, lengthT=L)
 
 # H1 with B1, LRFD
 COMBINED = []

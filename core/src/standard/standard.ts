@@ -57,6 +57,11 @@ export function pressedFlanges({ range }: Pick<BeamActions, 'range'>): readonly 
   return sags === hogs ? ['top', 'bottom'] : sags ? ['top'] : ['bottom'];
 }
 
+/** Whether bending about the axis called minor is bending about the stronger one, so that an open shape may lean over. Tubes never do. */
+export function bucklesSideways({ shape, properties }: Section): boolean {
+  return shape.outline !== 'tube' && properties.Iz > properties.Iy * (1 + 1e-6);
+}
+
 /** Least and largest moment of a shape, on the parabola through its start, middle and end. */
 export function rangeOf(shape: MomentShape): readonly [least: number, most: number] {
   const { start, middle, end, peak } = shape;

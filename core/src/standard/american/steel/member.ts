@@ -110,18 +110,12 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
   let Mcy: number | null = Infinity;
   if (minor.peak !== 0) {
     const scope = sheet?.scope('Bending about the minor axis');
-    const found = minorMoment(section, E, Fy, input.lengthT, scope);
-    if (!found) {
+    // a tee leans over about its other axis, an angle twists
+    const Lb = section.shape.outline === 'tee' ? Math.max(input.lengthY, input.lengthT) : input.lengthT;
+    const found = minorMoment(section, E, grade.G, Fy, Lb, scope);
+    if ('reason' in found) {
       Mcy = null;
-      checks.push(
-        unproven(
-          'Bending, minor axis',
-          'AISC 360-16 F',
-          'instability',
-          `bending of ${section.designation} about its minor axis is not written`,
-          scope,
-        ),
-      );
+      checks.push(unproven('Bending, minor axis', 'AISC 360-16 F', 'instability', `${section.designation}: ${found.reason}`, scope));
     } else {
       Mcy = availableStrength(found.Mn, FLEXURE, philosophy, { nominal: 'M_n', available: 'M_cy' }, 'moment', scope);
       scope?.given('M_ry', Mry, 'moment', `required moment, ${combination}${B1y > 1 ? ', amplified' : ''}`);

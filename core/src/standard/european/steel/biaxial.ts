@@ -2,9 +2,12 @@ import { anglePrincipal, type Section } from '../../../section';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import type { MemberActions } from '../../standard';
 import { GAMMA_M0 } from './bending';
-import type { SectionClass } from './classification';
+import { classify, type SectionClass } from './classification';
 import { effectiveArea, effectiveModulus, hasEffectiveSection } from './effective';
+import { effectiveMinorModulus } from './effectiveMinor';
+import { teeEffectiveModulus } from './effectiveTee';
 import { minorBendingResistance } from './minor';
+import { shiftedSection, shifts } from './shifted';
 
 const CLAUSE = 'EN 1993-1-1 6.2.9';
 const NAME = 'Section in bending and axial force';
@@ -73,7 +76,7 @@ interface Input {
   /** Of the parts in compression when it bends about its minor axis. */
   readonly minorClass: SectionClass;
   readonly fy: number;
-  /** Yield strength beside a large shear along the depth: (1 - rho) fy; fy where the shear is small. MPa */
+  /** Yield strength beside a large shear along the depth or across it: (1 - rho) fy; fy where the shear is small. MPa */
   readonly reducedYield: number;
 }
 
@@ -86,16 +89,15 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
   const { combination, axial, major, minor } = actions;
   const { A, Wply, Wplz, Wely, Welz } = section.properties;
   const { outline } = section.shape;
-  if (sectionClass === 4 && !hasEffectiveSection(section))
+  const isTee = outline === 'tee';
+  if (sectionClass === 4 && !hasEffectiveSection(section) && !isTee)
     return unproven(
       NAME,
       CLAUSE,
       'ductile',
-      `${section.designation} is of class 4 beside this axial force: its effective section is not written`,
+      `${section.designation} is of class 4 in bending: its effective section is not written`,
       sheet,
     );
-  if (sectionClass === 4 && minorClass === 4 && minor.peak !== 0 && outline === 'I')
-    return unproven(NAME, CLAUSE, 'ductile', 'bending about the minor axis with slender flanges is not written', sheet);
   const compared = (demand: number, clause: string = CLAUSE) =>
     compare(
       { name: NAME, clause, mode: 'ductile', kind: 'ratio', demand, demandSymbol: 'R', capacity: 1, capacitySymbol: 'R_max', combination },
@@ -119,24 +121,29 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
     sheet.given('R_max', 1, 'ratio', 'at most');
     sheet.note('The largest moments and the axial force are taken at one place.');
   }
-  if (sectionClass === 4)
+  if (sectionClass === 4 && !isTee)
     return compared(effectiveStresses({ section, actions, sectionClass, minorClass, fy, reducedYield }, sheet), 'EN 1993-1-1 6.2.9.3');
-  const Npl = (A * f) / GAMMA_M0;
+  const area = axial > 0 && shifts(section) && classify(section, fy, 'compression') === 4 ? atFibre(section, fy, sheet) : A;
+  const Npl = (area * f) / GAMMA_M0;
   const isPlastic = sectionClass <= 2 && (outline === 'I' || outline === 'box' || outline === 'tube');
   if (!isPlastic) {
     const plastic = sectionClass <= 2 && outline !== 'angle';
     if (outline === 'angle' && (minor.peak !== 0 || actions.segments.length > 0))
-      return compared(angleStresses({ section, actions, sectionClass, minorClass, fy, reducedYield }, Npl, sheet), 'EN 1993-1-1 6.2.1(7)');
-    const [Wy, Wz] = plastic ? [Wply, Wplz] : [Wely, Welz];
+      return compared(angleStresses({ section, actions, sectionClass, minorClass, fy, reducedYield }, area, sheet), 'EN 1993-1-1 6.2.1(7)');
+    const isSlender = isTee && sectionClass === 4;
+    const Wy = plastic ? Wply : isSlender ? teeEffectiveModulus(section, fy, sheet?.scope('Effective modulus, major axis')) : Wely;
+    const isThin = isTee && minorClass === 4;
+    const Wz = plastic ? Wplz : isThin ? effectiveMinorModulus(section, fy, sheet?.scope('Effective modulus, minor axis')) : Welz;
     const sum = N / Npl + Math.abs(major.peak) / ((Wy * f) / GAMMA_M0) + Math.abs(minor.peak) / ((Wz * f) / GAMMA_M0);
     if (sheet) {
-      sheet.given('A', A, 'area', 'area', section.designation);
-      sheet.given('W_y', Wy, 'sectionModulus', plastic ? 'plastic, major axis' : 'elastic, major axis', section.designation);
-      sheet.given('W_z', Wz, 'sectionModulus', plastic ? 'plastic, minor axis' : 'elastic, minor axis', section.designation);
+      if (area === A) sheet.given('A', A, 'area', 'area', section.designation);
+      const kind = (isEffective: boolean) => (plastic ? 'plastic' : isEffective ? 'effective, from above' : 'elastic');
+      sheet.given('W_y', Wy, 'sectionModulus', `${kind(isSlender)}, major axis`, section.designation);
+      sheet.given('W_z', Wz, 'sectionModulus', `${kind(isThin)}, minor axis`, section.designation);
       sheet.step(
         'R',
         'gamma_M0 * (N_Ed / (A * f) + abs(M_y) / (W_y * f) + abs(M_z) / (W_z * f))',
-        { gamma_M0: GAMMA_M0, N_Ed: N, A, f, M_y: major.peak, W_y: Wy, M_z: minor.peak, W_z: Wz },
+        { gamma_M0: GAMMA_M0, N_Ed: N, A: area, f, M_y: major.peak, W_y: Wy, M_z: minor.peak, W_z: Wz },
         sum,
         'ratio',
         '(6.2)',
@@ -185,6 +192,13 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
   return compared(sum);
 }
 
+/** Area at the most pressed fibre of a class 4 shape whose centroid moves, mm2, recorded as A, (6.44). */
+function atFibre(section: Section, fy: number, sheet?: Sheet): number {
+  const found = shiftedSection(section, fy, sheet?.scope('Effective area')).atFibre;
+  sheet?.given('A', found, 'area', 'area at the most pressed fibre, from above', 'EN 1993-1-1 (6.44)');
+  return found;
+}
+
 /** Stresses of a class 4 section added up, (6.44): effective area in compression, effective moduli in bending; the centroid of an I or box stays. */
 function effectiveStresses({ section, actions, minorClass, fy, reducedYield: f }: Input, sheet?: Sheet): number {
   const { axial, major, minor } = actions;
@@ -211,14 +225,14 @@ function effectiveStresses({ section, actions, minorClass, fy, reducedYield: f }
   return sum;
 }
 
-/** Stresses of an angle that bends freely: both moments about both principal axes, the largest of each added up. Npl: N. */
-function angleStresses({ section, actions, reducedYield: f }: Input, Npl: number, sheet?: Sheet): number {
+/** Stresses of an angle that bends freely: both moments about both principal axes, the largest of each added up. A: mm2, in class 4 that at the most pressed corner. */
+function angleStresses({ section, actions, reducedYield: f }: Input, A: number, sheet?: Sheet): number {
   const { Wu, Wv, alongU, alongV } = anglePrincipal(section);
   const [N, My, Mz] = [Math.abs(actions.axial), Math.abs(actions.major.peak), Math.abs(actions.minor.peak)];
   const [Mu, Mv] = [My * alongU + Mz * alongV, My * alongV + Mz * alongU];
-  const sum = N / Npl + (GAMMA_M0 * Mu) / (Wu * f) + (GAMMA_M0 * Mv) / (Wv * f);
+  const sum = GAMMA_M0 * (N / (A * f) + Mu / (Wu * f) + Mv / (Wv * f));
   if (sheet) {
-    sheet.given('A', section.properties.A, 'area', 'area', section.designation);
+    if (A === section.properties.A) sheet.given('A', A, 'area', 'area', section.designation);
     sheet.given('W_u', Wu, 'sectionModulus', 'elastic modulus, major principal axis');
     sheet.given('W_v', Wv, 'sectionModulus', 'elastic modulus, minor principal axis');
     sheet.given(
@@ -235,7 +249,7 @@ function angleStresses({ section, actions, reducedYield: f }: Input, Npl: number
     sheet.step(
       'R',
       'gamma_M0 * (N_Ed / (A * f) + M_u / (W_u * f) + M_v / (W_v * f))',
-      { gamma_M0: GAMMA_M0, N_Ed: N, A: section.properties.A, f, M_u: Mu, W_u: Wu, M_v: Mv, W_v: Wv },
+      { gamma_M0: GAMMA_M0, N_Ed: N, A, f, M_u: Mu, W_u: Wu, M_v: Mv, W_v: Wv },
       sum,
       'ratio',
       '(6.2)',

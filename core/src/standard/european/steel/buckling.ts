@@ -138,19 +138,31 @@ export function generalCriticalForce(Nu: number, Nv: number, NT: number, u0: num
   return (low + high) / 2;
 }
 
+/** Lengths of a strut, mm: about y, about z and for twisting. */
+interface Lengths {
+  readonly y: number;
+  readonly z: number;
+  readonly T: number;
+}
+
 /**
- * Torsional or torsional-flexural buckling resistance of a channel, tee, angle or I of unequal flanges, N, EN 1993-1-1 6.3.1.4. Lengths: mm,
- * about y, about z and for twisting; of an angle the shorter axis takes the longer of the first two. Aeff: mm2, in class 4.
+ * Torsional or torsional-flexural buckling resistance of a channel, tee, angle or I of unequal flanges, N, EN 1993-1-1 6.3.1.4. Aeff: mm2, in class 4.
  */
 export function torsionalFlexuralBuckling(
   section: Section,
-  lengths: { readonly y: number; readonly z: number; readonly T: number },
+  lengths: Lengths,
   E: number,
   G: number,
   fy: number,
   sheet?: Sheet,
   Aeff = section.properties.A,
 ): number {
+  const Ncr = torsionalFlexuralCritical(section, lengths, E, G, sheet);
+  return bucklingResistance(Aeff, fy, Ncr, bucklingCurve(section, 'z'), sheet);
+}
+
+/** Its elastic critical force, N; of an angle the shorter axis takes the longer of the lengths of bending. */
+export function torsionalFlexuralCritical(section: Section, lengths: Lengths, E: number, G: number, sheet?: Sheet): number {
   const { A, Iy, Iz, Iu, Iv, It, Iw, shearCentre, shearCentreUp, principal } = section.properties;
   const { outline } = section.shape;
   const i0 = Math.sqrt((Iy + Iz) / A + shearCentre ** 2 + shearCentreUp ** 2);
@@ -236,7 +248,7 @@ export function torsionalFlexuralBuckling(
     Ncr = Math.min(joined, NT);
     sheet?.step('N_cr', 'min(N_crTF, N_crT)', { N_crTF: joined, N_crT: NT }, Ncr, 'force', '6.3.1.4(2)');
   }
-  return bucklingResistance(Aeff, fy, Ncr, bucklingCurve(section, 'z'), sheet);
+  return Ncr;
 }
 
 /** Buckling resistance from an elastic critical force, N, EN 1993-1-1 6.3.1.1. A: mm2, effective in class 4; fy: MPa. */

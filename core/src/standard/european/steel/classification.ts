@@ -116,7 +116,7 @@ function compressedParts(section: Section): readonly [Part, Part] {
 /**
  * Class of an I, H or box bent about its major axis beside a compression, EN 1993-1-1 table 5.2: the web's limits lie between those
  * of bending and of compression, by the part of it that is compressed. N: compression positive (a tension helps and is left out);
- * shapes without such a web take the class of pure compression, which is never better.
+ * shapes without such a web take the class of pure compression, which is never better; where that is 4, that of bending, elastic at best.
  */
 export function classifyBesideCompression(
   section: Section,
@@ -127,7 +127,15 @@ export function classifyBesideCompression(
 ): SectionClass {
   const { shape, properties } = section;
   if (N <= 0) return classify(section, fy, stress, sheet);
-  if (shape.outline !== 'I' && shape.outline !== 'box') return classify(section, fy, 'compression', sheet);
+  if (shape.outline !== 'I' && shape.outline !== 'box') {
+    const pressed = classify(section, fy, 'compression', sheet?.scope('In compression'));
+    if (pressed < 4 || shape.outline === 'tube') return pressed;
+    // (6.44): the effective area of compression alone beside the moduli of bending alone, elastic at best
+    sheet?.note(
+      'The section is of class 4 in compression: its effective area stands beside the moduli of bending alone, elastic at best, (6.44).',
+    );
+    return Math.max(3, classify(section, fy, stress, sheet?.scope('In bending'))) as SectionClass;
+  }
   const epsilon = Math.sqrt(235 / fy);
   const [flange, web] = compressedParts(section);
   const c = shape.outline === 'I' ? shape.h - 2 * shape.tf - 2 * shape.r : shape.h - 3 * shape.t;

@@ -1,7 +1,7 @@
 import type { Section } from '../../../section';
 import type { SteelGrade } from '../../../material';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
-import type { MemberActions, MomentShape, Segment } from '../../standard';
+import { bucklesSideways, type MemberActions, type MomentShape, type Segment } from '../../standard';
 import { bendingModulus } from './bending';
 import { bucklingCurve, reductionFactor } from './buckling';
 import type { SectionClass } from './classification';
@@ -169,6 +169,11 @@ interface Input {
   readonly Mcz: number | null;
 }
 
+/** Whether 6.3.3 with Annex B is written for an outline: doubly symmetric sections. */
+export function hasAnnexB({ shape }: Section): boolean {
+  return shape.outline === 'I' || shape.outline === 'box' || shape.outline === 'tube';
+}
+
 /** Members in bending and compression, EN 1993-1-1 6.3.3 with Annex B: (6.61) and (6.62), for I, H and rectangular hollow shapes. */
 export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
   const { section, grade, actions, fy, sectionClass, Mcz } = input;
@@ -176,9 +181,9 @@ export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
   const names = ['Bending and compression, major axis', 'Bending and compression, minor axis'] as const;
   const open = (reason: string) => [unproven(names[0], CLAUSE, 'instability', reason, sheet)];
   const { outline } = section.shape;
-  if (outline !== 'I' && outline !== 'box' && outline !== 'tube')
-    return open('6.3.3 with Annex B is for uniform doubly symmetric sections; other shapes in bending and compression are not written');
   if (sectionClass === 4 && !hasEffectiveSection(section)) return open('class 4 in bending and compression is written for I and box only');
+  if (minor.peak !== 0 && bucklesSideways(section))
+    return open('the axis called minor is the stronger one: 6.3.3 is written for members that buckle about the other');
   if (minor.peak !== 0 && Mcz === null) return open('bending about the minor axis is not proved');
   const { Iy, Iz } = section.properties;
   // table 6.7, class 4: of a doubly symmetric section the centroid stays, so that no moment is added
@@ -271,16 +276,17 @@ function ofSegment(segment: Segment): MomentShape {
 }
 
 /** The segment with the least buckling resistance for its moment; in words, when one is not proved; null without segments. */
-function worstSegment(
+export function worstSegment(
   section: Section,
   grade: SteelGrade,
   segments: readonly Segment[],
   W: number,
   fy: number,
+  untwisted = false,
 ): { readonly segment: Segment; readonly MbRd: number } | string | null {
   let worst: { segment: Segment; MbRd: number; ratio: number } | null = null;
   for (const segment of segments) {
-    const found = segmentBuckling(section, grade, segment, W, fy, false);
+    const found = segmentBuckling(section, grade, segment, W, fy, untwisted);
     if ('reason' in found) return found.reason;
     const ratio = Math.abs(segment.peak) / found.MbRd;
     if (!worst || ratio > worst.ratio) worst = { segment, MbRd: found.MbRd, ratio };

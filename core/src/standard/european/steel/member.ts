@@ -5,8 +5,10 @@ import { majorBending } from './beam';
 import { sectionInteraction } from './biaxial';
 import { bendingStress, classify, classifyBesideCompression, recordShape, sectionYield, type SectionClass } from './classification';
 import { compression } from './column';
-import { bendingAndCompression } from './interaction';
+import { bendingAndCompression, hasAnnexB } from './interaction';
+import { amplifiedSum } from './amplified';
 import { minorBendingResistance } from './minor';
+import { minorBuckling } from './minorBuckling';
 import { isWebStocky, shearArea, shearAreaAcross, shearResistance } from './shear';
 import { tensionChecks } from './tension';
 import { torsionChecks } from './torsion';
@@ -26,14 +28,13 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
   const isPressed = axial > 0;
   const isBent = major.peak !== 0 || shear !== 0;
 
-  if (isPressed)
-    checks.push(
-      ...compression(
-        { section, grade, fy, axial, combination, lengthY: input.lengthY, lengthZ: input.lengthZ, lengthT: input.lengthT },
-        sheet?.scope('Compression'),
-      ).checks,
-    );
-  else if (axial < 0) checks.push(...tensionChecks(section, grade, fy, -axial, netArea, combination, sheet?.scope('Tension')));
+  const { lengthY, lengthZ, lengthT } = input;
+  let Nb: number | null = null;
+  if (isPressed) {
+    const found = compression({ section, grade, fy, axial, combination, lengthY, lengthZ, lengthT }, sheet?.scope('Compression'));
+    checks.push(...found.checks);
+    Nb = found.resistances?.least ?? null;
+  } else if (axial < 0) checks.push(...tensionChecks(section, grade, fy, -axial, netArea, combination, sheet?.scope('Tension')));
 
   const classSheet = sheet?.scope(isPressed ? 'Class beside the compression' : 'Class in bending');
   if (isPressed) classSheet?.given('N_Ed', axial, 'force', `design compression, ${combination}`);
@@ -58,6 +59,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
 
   // in bending about the minor axis the web of an I or channel bears nearly no stress: the flange's own class
   const minorClass = minorAxisClass(input, fy);
+  const beside = minorClassBeside(section, minorClass, sectionClass);
   const across = minor.peak !== 0 || shearAcross !== 0 ? sheet?.scope('Bending about the minor axis') : undefined;
   const Mcz = minor.peak === 0 ? null : minorBendingResistance(section, minorClass, fy, across);
   if (minor.peak !== 0) {
@@ -87,6 +89,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
           ),
     );
   }
+  let acrossRatio = 0;
   if (shearAcross !== 0) {
     across?.given('gamma_M0', 1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
     across?.given('V_y', shearAcross, 'force', `largest shear across, ${combination}`);
@@ -107,16 +110,14 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
         across,
       ),
     );
-    if (Math.abs(shearAcross) > 0.5 * Vpl && minor.peak !== 0)
-      checks.push(
-        unproven(
-          'Bending beside shear, minor axis',
-          'EN 1993-1-1 6.2.8',
-          'ductile',
-          'more than half of the shear resistance across is used: the interaction about the minor axis is not written',
-          across,
-        ),
-      );
+    acrossRatio = Math.abs(shearAcross) / Vpl;
+    if (acrossRatio > 0.5 && Mcz !== null) checks.push(minorBesideShear(minor.peak, shearAcross, Mcz, Vpl, combination, across));
+  }
+  let Mz = Mcz;
+  if (Mcz !== null) {
+    const found = minorBuckling({ section, grade, fy, minor, combination, Mcz, L: Math.max(lengthY, lengthZ, lengthT) }, across);
+    checks.push(...found);
+    for (const { capacity } of found) Mz = capacity === null || Mz === null ? null : Math.min(Mz, capacity);
   }
 
   checks.push(...torsionChecks(section, fy, actions, actions.torsion ? sheet?.scope('Torsion') : undefined));
@@ -125,7 +126,8 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
   if (kinds >= 2) {
     const Vpl = shearResistance(shearArea(section), fy);
     const ratio = Math.abs(shear) / Vpl;
-    const rho = ratio > 0.5 ? (2 * ratio - 1) ** 2 : 0;
+    const worst = Math.max(ratio, acrossRatio);
+    const rho = worst > 0.5 ? (2 * worst - 1) ** 2 : 0;
     if (ratio > 0.5 && !isWebStocky(section, fy))
       checks.push(
         unproven(
@@ -144,29 +146,64 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
         ),
       );
   }
-  if (isPressed && (major.peak !== 0 || minor.peak !== 0))
-    checks.push(
-      ...bendingAndCompression(
-        {
-          section,
-          grade,
-          actions,
-          fy,
-          lengthY: input.lengthY,
-          lengthZ: input.lengthZ,
-          sectionClass,
-          // table 6.7: both moduli by the class of the section beside its compression
-          Mcz: Mcz === null ? null : minorBendingResistance(section, minorClassBeside(section, minorClass, sectionClass), fy),
-        },
-        sheet?.scope('Bending and compression of the member'),
-      ),
-    );
+  if (isPressed && (major.peak !== 0 || minor.peak !== 0)) {
+    const inner = sheet?.scope('Bending and compression of the member');
+    const common = { section, grade, actions, fy, lengthY, lengthZ, sectionClass };
+    if (hasAnnexB(section))
+      // table 6.7: both moduli by the class of the section beside its compression
+      checks.push(...bendingAndCompression({ ...common, Mcz: Mcz === null ? null : minorBendingResistance(section, beside, fy) }, inner));
+    else {
+      const least = Mz === null ? null : minorBendingResistance(section, beside, fy);
+      checks.push(
+        ...amplifiedSum(
+          { ...common, lengthT, untwisted: untwisted === true, Nb, Mz: Mz === null || least === null ? null : Math.min(Mz, least) },
+          inner,
+        ),
+      );
+    }
+  }
   return checks;
+}
+
+/** Bending about the minor axis beside a large shear across, EN 1993-1-1 6.2.8: the whole section with the reduced yield strength (6.29). */
+function minorBesideShear(M: number, V: number, Mcz: number, Vpl: number, combination: string, sheet?: Sheet): Check {
+  const inner = sheet?.scope('Bending beside shear, minor axis');
+  const rho = ((2 * Math.abs(V)) / Vpl - 1) ** 2;
+  const MvRd = Math.max(0, 1 - rho) * Mcz;
+  inner?.given('M_z', M, 'moment', `largest moment, ${combination}`);
+  inner?.given('M_czRd', Mcz, 'moment', 'bending resistance, minor axis, from above');
+  inner?.given('V_y', V, 'force', `largest shear across, ${combination}`);
+  inner?.given('V_plRd', Vpl, 'force', 'shear resistance across, from above');
+  inner?.step('rho', '(2 * abs(V_y) / V_plRd - 1)^2', { V_y: V, V_plRd: Vpl }, rho, 'ratio', '6.2.8(3)');
+  inner?.step(
+    'M_vzRd',
+    'max(0, 1 - rho) * M_czRd',
+    { rho, M_czRd: Mcz },
+    MvRd,
+    'moment',
+    '(6.29)',
+    'the whole section reduced: on the safe side',
+  );
+  return compare(
+    {
+      name: 'Bending beside shear, minor axis',
+      clause: 'EN 1993-1-1 6.2.8',
+      mode: 'ductile',
+      kind: 'moment',
+      demand: M,
+      demandSymbol: 'M_z',
+      capacity: MvRd,
+      capacitySymbol: 'M_vzRd',
+      combination,
+    },
+    inner,
+  );
 }
 
 /** Class about the minor axis beside a compression: of an I whose web alone is slender the elastic section counts, for the web bears next to nothing of it. */
 function minorClassBeside({ shape }: Section, minorClass: SectionClass, sectionClass: SectionClass): SectionClass {
-  if (sectionClass === 4 && minorClass < 4 && shape.outline === 'I') return 3;
+  // and the flange of a tee is no more slender for a stem that is
+  if (sectionClass === 4 && minorClass < 4 && (shape.outline === 'I' || shape.outline === 'tee')) return 3;
   return Math.max(minorClass, sectionClass) as SectionClass;
 }
 

@@ -1,0 +1,99 @@
+import { angleCriticalMoment, anglePrincipal, type Section } from '../../../section';
+import type { SteelGrade } from '../../../material';
+import { compare, unproven, type Check, type Sheet } from '../../../sheet';
+import { bucklesSideways, type MemberActions } from '../../standard';
+import { GAMMA_M0 } from './bending';
+import { lateralTorsionalResistance } from './lateralTorsional';
+
+const NAME = 'Lateral-torsional buckling, minor axis';
+const CLAUSE = 'EN 1993-1-1 6.3.2';
+
+interface Input {
+  readonly section: Section;
+  readonly grade: SteelGrade;
+  readonly fy: number;
+  readonly minor: MemberActions['minor'];
+  readonly combination: string;
+  /** Bending resistance of the section about the minor axis, Nmm. */
+  readonly Mcz: number;
+  /** Length between restraints against twisting and against bending about the other axis, the longer, mm. */
+  readonly L: number;
+}
+
+/**
+ * Lateral-torsional buckling of a member bent about the axis called minor, where that is the stronger one (a tee of a broad flange), and of
+ * angles, whose vertical axis is no principal axis, EN 1993-1-1 6.3.2. Uniform moment. Nothing where it cannot occur.
+ */
+export function minorBuckling(input: Input, sheet?: Sheet): Check[] {
+  const { section, minor, combination } = input;
+  const { outline } = section.shape;
+  if (outline !== 'angle' && !bucklesSideways(section)) return [];
+  const inner = sheet?.scope(NAME);
+  if (outline === 'channel')
+    return [unproven(NAME, CLAUSE, 'instability', 'of a channel whose vertical axis is the stronger one it is not written', inner)];
+  inner?.given('M_z', minor.peak, 'moment', `largest moment, ${combination}`);
+  const MbRd = outline === 'angle' ? angleBuckling(input, inner) : symmetricBuckling(input, inner);
+  const demand = { demand: minor.peak, demandSymbol: 'M_z', capacity: MbRd, capacitySymbol: 'M_bRd', combination };
+  return [compare({ name: NAME, clause: CLAUSE, mode: 'instability', kind: 'moment', ...demand }, inner)];
+}
+
+/** Of a shape that is the same on both sides of that axis: it leans over about the other one. */
+function symmetricBuckling({ section, grade, fy, Mcz, L }: Input, sheet?: Sheet): number {
+  const { Iy, It, Iw } = section.properties;
+  const { E, G } = grade;
+  const Mcr = (Math.PI / L) * Math.sqrt(E * Iy * (G * It + (Math.PI ** 2 * E * Iw) / L ** 2));
+  const W = (Mcz * GAMMA_M0) / fy;
+  if (sheet) {
+    sheet.note(
+      'The axis called minor is the stronger one here: the member may buckle about the other. Uniform moment, load at the shear centre.',
+    );
+    sheet.given('I_y', Iy, 'secondMoment', 'about the other axis', section.designation);
+    sheet.given('I_T', It, 'torsionConstant', 'torsion constant', section.designation);
+    sheet.given('I_w', Iw, 'warpingConstant', 'warping constant', section.designation);
+    sheet.given('E', E, 'stress', "Young's modulus", 'EN 1993-1-1 3.2.6');
+    sheet.given('G', G, 'stress', 'shear modulus', 'EN 1993-1-1 3.2.6');
+    sheet.given('L', L, 'length', 'the longer of the lengths for bending about the other axis and for twisting');
+    sheet.given('W_y', W, 'sectionModulus', 'modulus that the bending resistance above has');
+    sheet.step(
+      'M_cr',
+      'pi / L * sqrt(E * I_y * (G * I_T + pi^2 * E * I_w / L^2))',
+      { L, E, I_y: Iy, G, I_T: It, I_w: Iw },
+      Mcr,
+      'moment',
+      '6.3.2.2(2); elastic theory',
+      'elastic critical moment',
+    );
+  }
+  return lateralTorsionalResistance(section, W, fy, Mcr, 1, sheet);
+}
+
+/** Of an angle: its part about the major principal axis may buckle, the ratios about both axes add up to 1. */
+function angleBuckling({ section, grade, fy, L }: Input, sheet?: Sheet): number {
+  const { Wu, Wv, alongU, alongV } = anglePrincipal(section);
+  const Mcr = angleCriticalMoment(section, L, 1, grade.E);
+  const inner = sheet?.scope('About the major principal axis');
+  inner?.given('W_y', Wu, 'sectionModulus', 'elastic modulus, major principal axis');
+  inner?.given('L', L, 'length', 'the longer of the lengths for bending and for twisting');
+  inner?.given('M_cr', Mcr, 'moment', 'elastic critical moment, uniform moment, the longer leg pressed', 'AISC 360-16 (F10-4)');
+  const MbU = lateralTorsionalResistance(section, Wu, fy, Mcr, 1, inner);
+  const MV = (Wv * fy) / GAMMA_M0;
+  const MbRd = 1 / (alongV / MbU + alongU / MV);
+  if (sheet) {
+    sheet.given('M_bu', MbU, 'moment', 'buckling resistance, major principal axis, from above');
+    sheet.given('W_v', Wv, 'sectionModulus', 'elastic modulus, minor principal axis');
+    sheet.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+    sheet.step('M_v', 'W_v * f_y / gamma_M0', { W_v: Wv, f_y: fy, gamma_M0: GAMMA_M0 }, MV, 'moment', '6.2.5(2)');
+    sheet.given('c_u', alongV, 'ratio', 'part of the moment about the major principal axis', 'statics');
+    sheet.given('c_v', alongU, 'ratio', 'part about the minor', 'statics');
+    sheet.step(
+      'M_bRd',
+      '1 / (c_u / M_bu + c_v / M_v)',
+      { c_u: alongV, M_bu: MbU, c_v: alongU, M_v: MV },
+      MbRd,
+      'moment',
+      '6.2.1(7)',
+      'the ratios about both axes add up to 1',
+    );
+  }
+  return MbRd;
+}
