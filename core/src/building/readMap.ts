@@ -60,6 +60,25 @@ export class MapView<S, V> extends ReadMap<V> {
   }
 }
 
+/** The values of a map that stays as it is, in order, and the place of each. */
+interface Listed {
+  readonly values: readonly unknown[];
+  readonly places: ReadonlyMap<string, number>;
+}
+
+const listed = new WeakMap<ReadonlyMap<string, unknown>, Listed>();
+
+function listOf(map: ReadonlyMap<string, unknown>): Listed {
+  let known = listed.get(map);
+  if (!known) {
+    const places = new Map<string, number>();
+    let n = 0;
+    for (const id of map.keys()) places.set(id, n++);
+    listed.set(map, (known = { values: [...map.values()], places }));
+  }
+  return known;
+}
+
 /** After so many changes a map is written out again. */
 const WRITTEN_OUT = 256;
 
@@ -119,10 +138,17 @@ class PatchedMap<V> extends ReadMap<V> {
     this.added.forEach((value, id) => look(value, id, this));
   }
 
+  /** Thousands are read with every edit, of which a few are others than last time. */
   override values(): MapIterator<V> {
-    const values: V[] = [];
-    this.forEach((value) => values.push(value));
-    return values.values() as unknown as MapIterator<V>;
+    const { values, places } = listOf(this.base);
+    let list = values.slice() as V[];
+    this.replaced.forEach((value, id) => (list[places.get(id)!] = value));
+    if (this.gone.size > 0) {
+      const away = new Set([...this.gone].map((id) => places.get(id)!));
+      list = list.filter((_, n) => !away.has(n));
+    }
+    this.added.forEach((value) => list.push(value));
+    return list.values() as unknown as MapIterator<V>;
   }
 
   protected *each(): Generator<[string, V], undefined> {

@@ -15,8 +15,8 @@ import { weighPanel } from './panels';
 import { Plumb } from './plumb';
 import { primaryLoads } from './primary';
 import { compare, Route } from './route';
-import { areaLoadsOf, sameAreas, sameBearing, sameLists, sameLoads, sameMaps, type Bearers } from './same';
-import { BookShelf } from './shelf';
+import { areaLoadsOf, sameAreas, sameBearing, sameLists, sameLoads, otherValues, type Bearers } from './same';
+import { BookShelf, type Neighbourhood } from './shelf';
 import { Slot } from './slot';
 
 /** Combinations in which lifting of supports is judged; they come from the family. */
@@ -50,6 +50,8 @@ class Memory {
   buildUps: ReadonlyMap<string, unknown> = new Map();
   last: Building | null = null;
   routed = false;
+  /** Beams with loads of build-ups along them. */
+  readonly withStrips = new Set<Slot>();
   /** Members with loose ends. */
   readonly withEnds = new Set<Slot>();
 }
@@ -146,7 +148,7 @@ export class TakedownEngine {
 
   /** Members as they are now; a changed one is stale, and so are those that hand something to it. @returns what tells on the route */
   private readMembers(building: Building): { moved: Set<Slot>; gone: Slot[] } {
-    const { slots, shelf, last, withEnds } = this.memory;
+    const { slots, shelf, last, withEnds, withStrips } = this.memory;
     const moved = new Set<Slot>();
     const gone: Slot[] = [];
     readNodes(
@@ -156,8 +158,11 @@ export class TakedownEngine {
       (node) => {
         const { id } = node;
         let slot = slots.get(id);
-        if (!slot) {
-          slots.set(id, (slot = new Slot(node, shelf.place(id))));
+        const isNew = !slot;
+        if (!slot) slots.set(id, (slot = new Slot(node, shelf.place(id, neighbourhood(node)))));
+        if (node.kind === 'beam' && node.body.strips.length > 0) withStrips.add(slot);
+        else if (!isNew) withStrips.delete(slot);
+        if (isNew) {
           this.stale.push(slot);
           // the first route is made from nothing
           if (last) moved.add(slot);
@@ -165,6 +170,10 @@ export class TakedownEngine {
         }
         const old = slot.node;
         slot.node = node;
+        if (!sameNeighbourhood(old, node)) {
+          slot.entry.remove();
+          slot.entry = shelf.place(id, neighbourhood(node));
+        }
         this.makeStale(slot);
         for (const giver of slot.givers) this.makeStale(giver);
         if (old.mark !== node.mark || old.kind !== node.kind || elevationOf(building, old) !== elevationOf(building, node)) moved.add(slot);
@@ -174,6 +183,7 @@ export class TakedownEngine {
     for (const slot of gone) {
       slots.delete(slot.id);
       withEnds.delete(slot);
+      withStrips.delete(slot);
       slot.entry.remove();
     }
     for (const slot of gone) {
@@ -220,13 +230,15 @@ export class TakedownEngine {
   /** Weighs panels of the levels that were touched, or of all when a build-up changed; members on which that tells become stale. */
   private weighPanels(building: Building, touched: readonly LevelState[], panels: string[]): void {
     const { memory } = this;
-    const moved = !sameMaps(building.buildUps, memory.buildUps);
+    const others = otherValues(memory.buildUps, building.buildUps);
+    const moved = others.size > 0;
     memory.buildUps = building.buildUps;
     const areas = areaLoadsOf(building);
     const changed = !sameAreas(areas, memory.areas);
     memory.areas = areas;
     for (const level of moved || changed ? memory.levels.all() : touched) {
       let weighedAny = touched.includes(level);
+      if (!weighedAny && !changed && !level.lays(others)) continue;
       for (const panel of level.panels) {
         const { id, body, weight } = panel;
         const on = areas.size === 0 ? NONE : (areas.get(id) ?? NONE);
@@ -234,14 +246,13 @@ export class TakedownEngine {
         panel.weight = weighPanel(building, panel, on, this.reach);
         memory.sharings.set(id, panel.sharing);
         panels.push(id);
-        panel.entry ??= memory.shelf.place(`panel ${id}`);
+        panel.entry ??= memory.shelf.place(`panel ${id}`, body);
         panel.entry.set(panel.weight.book);
         weighedAny = true;
       }
       if (weighedAny) for (const id of level.layPanels()) this.makeStale(memory.slots.get(id));
     }
-    if (moved)
-      for (const slot of memory.slots.values()) if (slot.node.kind === 'beam' && slot.node.body.strips.length > 0) this.makeStale(slot);
+    if (moved) for (const slot of memory.withStrips) this.makeStale(slot);
   }
 
   /** Who hands to whom now, and the order that follows; members that hand on otherwise, or get otherwise, become stale. */
@@ -433,6 +444,16 @@ export class TakedownEngine {
 /** One takedown of a building, without memory. @param lifting combinations in which lifting is judged */
 export function takeDown(building: Building, lifting: LiftingRules): Takedown {
   return new TakedownEngine(lifting).run(building);
+}
+
+/** Beams and walls change with their level, what stands on a point with what stands above it. */
+function neighbourhood({ body, place }: Node): Neighbourhood {
+  return 'at' in place ? place : { level: 'level' in body ? body.level : '' };
+}
+
+function sameNeighbourhood(a: Node, b: Node): boolean {
+  const [one, two] = [neighbourhood(a), neighbourhood(b)];
+  return 'at' in one ? 'at' in two && one.at.x === two.at.x && one.at.y === two.at.y : 'level' in two && one.level === two.level;
 }
 
 const CAN_LIFT: ReadonlySet<MemberLedger['kind']> = new Set(['beam', 'footing', 'stripFooting']);

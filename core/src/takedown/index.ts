@@ -26,7 +26,7 @@ export {
   type Source,
   type Takedown,
 } from './ledger';
-export { receivedLedger } from './landed';
+export { packLedgers, unpackLedger, type PackedLedgers } from './packed';
 export { why, type Cause } from './why';
 export { piecesOn, spansBetween, type SpanPiece } from './span';
 export { floorsByArrival, floorsOn, type FloorLoad } from './floors';

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { assemble } from '../building';
 import { ebbwickSailLoft, tallowOf, tallowWharf } from '../exchange';
 
-import { receivedLedger, shapeForce, takeDown, type MemberLedger } from '.';
+import { packLedgers, shapeForce, takeDown, unpackLedger, type MemberLedger } from '.';
 
 const takedowns = { Ebbwick: ebbwickSailLoft(), 'a block': tallowWharf(tallowOf(300)) };
 
@@ -20,7 +20,9 @@ describe.each(Object.entries(takedowns))('ledgers of %s', (_, items) => {
 
   it('come out of a message as they went in', () => {
     expect(members.size).toBeGreaterThan(20);
-    for (const ledger of members.values()) expect(read(receivedLedger(structuredClone(ledger)))).toEqual(read(ledger));
+    const all = [...members.values()];
+    const packed = structuredClone(packLedgers(all));
+    all.forEach((ledger, i) => expect(read(unpackLedger(packed, i))).toEqual(read(ledger)));
   });
   it('name every arrival differently', () => {
     const ids = [...members.values()].flatMap(({ arrivals }) => arrivals.map(({ id }) => id));

@@ -1,4 +1,4 @@
-import { Carried, sumOf } from './carried';
+import { type Carried, sumOf } from './carried';
 import type { Arrival, ByCase, Leave, MemberLedger, Source } from './ledger';
 import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
 
@@ -183,33 +183,4 @@ export function totalCarried(arrivals: readonly Landed[]): Carried {
     arrivals,
     arrivals.map(({ shape }) => shapeForce(shape)),
   );
-}
-
-/** A thing without what is made when it is asked for: as a message from a worker leaves it. */
-type Plain<T> = { readonly [K in keyof T]: T[K] };
-
-/**
- * A ledger that came in a message from a worker: messages carry what a thing holds and not what it makes when it is asked.
- * @param message what became of a ledger of a takedown on the way
- */
-export function receivedLedger(message: MemberLedger): MemberLedger {
-  const { id, kind, mark, inLoop, transfer, ...rest } = message as Plain<KeptLedger>;
-  const carried = ({ mask, values, pressed }: Plain<Carried>) => new Carried(mask, values, pressed);
-  const arrivals = rest.arrivals.map((arrival): Landed => {
-    const { on, from, label, shape } = arrival;
-    const load = carried(arrival.carried);
-    if ('leave' in arrival) return new Handed(on, from, label, (arrival as Handed).leave, shape, load);
-    const { part, source } = arrival as Brought;
-    return new Brought(on, from, part, label, source, shape, load);
-  });
-  const splits = new Map<Plain<Split>, Split>();
-  const splitOf = (split: Plain<Split>) => {
-    let known = splits.get(split);
-    if (!known) splits.set(split, (known = new Split(arrivals, split.a, split.b, split.solved)));
-    return known;
-  };
-  const leaves = rest.leaves.map(
-    ({ to, at, carried: load, split, place, holdsDown }) => new Left(to, at, carried(load), splitOf(split), place, holdsDown),
-  );
-  return new KeptLedger(id, kind, mark, inLoop, arrivals, leaves, transfer, null);
 }

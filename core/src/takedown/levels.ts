@@ -19,6 +19,7 @@ export class LevelState {
   readonly doubts: readonly LooseEnd[];
   /** Parts of its supports that are as they were. */
   readonly kept: ReadonlySet<unknown>;
+  #buildUps: ReadonlySet<string> | undefined = undefined;
 
   constructor(
     readonly plan: LevelPlan,
@@ -30,6 +31,13 @@ export class LevelState {
     this.panelEnds = old?.panelEnds ?? NONE;
     this.doubts = supports.doubts === old?.supports.doubts ? old.doubts : supports.doubts.map(doubtEnd);
     this.kept = new Set(old && [old.supports.beams, old.supports.posts, old.supports.walls]);
+  }
+
+  /** Does a panel have one of these build-ups? */
+  lays(buildUps: ReadonlySet<string>): boolean {
+    this.#buildUps ??= new Set(this.panels.map(({ body }) => body.buildUp));
+    for (const id of buildUps) if (this.#buildUps.has(id)) return true;
+    return false;
   }
 
   /** Gathers what its panels put on members. @returns members to which that is news */

@@ -53,8 +53,11 @@ export function sameBearing(a: Bearers, b: Bearers): boolean {
   return true;
 }
 
-export function sameMaps(a: ReadonlyMap<string, unknown>, b: ReadonlyMap<string, unknown>): boolean {
-  if (a.size !== b.size) return false;
-  for (const [id, value] of a) if (b.get(id) !== value) return false;
-  return true;
+/** Names under which two maps have not the same. */
+export function otherValues(a: ReadonlyMap<string, unknown>, b: ReadonlyMap<string, unknown>): ReadonlySet<string> {
+  const names = new Set<string>();
+  if (a === b) return names;
+  for (const [id, value] of a) if (b.get(id) !== value) names.add(id);
+  for (const [id, value] of b) if (a.get(id) !== value) names.add(id);
+  return names;
 }

@@ -1,3 +1,4 @@
+import type { PlanPoint } from '../building';
 import { BalanceTable, type BalanceBook } from './balance';
 import type { CaseBalance } from './ledger';
 
@@ -6,6 +7,26 @@ const FAN_BITS = 2;
 const FAN = 1 << FAN_BITS;
 const STEPS = 5;
 const SHELVES = FAN ** STEPS;
+/** What stands on one level is on so many shelves, so that an edit of a storey touches few. */
+const LEVEL_SHELVES = 16;
+
+/** Which shelf: things that change together lie together. */
+export type Neighbourhood = { readonly level: string } | { readonly at: PlanPoint };
+
+function hashOf(name: string): number {
+  let hash = 0;
+  for (let i = 0; i < name.length; i += 1) hash = (hash * 31 + name.charCodeAt(i)) | 0;
+  return hash;
+}
+
+function rowOf(hash: number, near: Neighbourhood): number {
+  if ('at' in near) {
+    const mixed = Math.imul(Math.round(near.at.x) + Math.imul(Math.round(near.at.y), 31), 0x9e3779b1);
+    return mixed >>> (32 - FAN_BITS * STEPS);
+  }
+  const level = Math.imul(hashOf(near.level), 0x9e3779b1) >>> (32 - FAN_BITS * STEPS);
+  return (level & -LEVEL_SHELVES) | (hash & (LEVEL_SHELVES - 1));
+}
 
 /** The place of one member's or panel's books. */
 export class BookEntry {
@@ -15,6 +36,7 @@ export class BookEntry {
   constructor(
     readonly name: string,
     readonly hash: number,
+    readonly row: number,
     private readonly shelves: BookShelf,
   ) {}
 
@@ -40,7 +62,7 @@ function order(a: BookEntry, b: BookEntry): number {
 
 /**
  * The books of all members and panels on some thousand shelves, added up shelf by shelf and then four sums at a time, so that a change
- * adds up again only what it touches. The sum follows from the names and the books alone: it does not depend on how it came about, to
+ * adds up again only what it touches. The sum follows from the names, places and books alone: it does not depend on how it came about, to
  * the last digit.
  */
 export class BookShelf {
@@ -52,12 +74,11 @@ export class BookShelf {
   private readonly sums = Array.from({ length: STEPS + 1 }, (_, step) => new BalanceTable(SHELVES >> (FAN_BITS * step)));
   private readonly stale = Array.from({ length: STEPS + 1 }, (_, step) => new Uint8Array(SHELVES >> (FAN_BITS * step)));
 
-  /** A place for books of that name, which must be new. */
-  place(name: string): BookEntry {
-    let hash = 0;
-    for (let i = 0; i < name.length; i += 1) hash = (hash * 31 + name.charCodeAt(i)) | 0;
-    const entry = new BookEntry(name, hash, this);
-    const row = hash & (SHELVES - 1);
+  /** A place for books of that name, which must be new: where it stands on plan, or on which level. */
+  place(name: string, near: Neighbourhood): BookEntry {
+    const hash = hashOf(name);
+    const row = rowOf(hash, near);
+    const entry = new BookEntry(name, hash, row, this);
     const shelf = this.shelves[row]!;
     if (shelf.length > 0 && order(shelf[shelf.length - 1]!, entry) > 0) this.mixed[row] = 1;
     shelf.push(entry);
@@ -65,14 +86,13 @@ export class BookShelf {
   }
 
   remove(entry: BookEntry): void {
-    const shelf = this.shelves[entry.hash & (SHELVES - 1)]!;
+    const shelf = this.shelves[entry.row]!;
     const at = shelf.indexOf(entry);
     if (at >= 0) shelf.splice(at, 1);
     this.makeStale(entry);
   }
 
-  makeStale({ hash }: BookEntry): void {
-    const row = hash & (SHELVES - 1);
+  makeStale({ row }: BookEntry): void {
     for (let step = 0; step <= STEPS; step += 1) this.stale[step]![row >> (FAN_BITS * step)] = 1;
   }
 

@@ -28,7 +28,8 @@ export class Slot extends Stop<Slot> {
 
   constructor(
     public node: Node,
-    readonly entry: BookEntry,
+    /** Its books. */
+    public entry: BookEntry,
   ) {
     super(node.id);
   }

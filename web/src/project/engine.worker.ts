@@ -1,10 +1,11 @@
-import { expose } from 'comlink';
+import { expose, transfer } from 'comlink';
 import {
   BadInput,
   compareRevisions,
   contextOf,
   groupMember,
   memberDiagrams,
+  packLedgers,
   PlinthError,
   ProjectEngine,
   rationalise,
@@ -24,6 +25,7 @@ import {
   type GroupMember,
   type Item,
   type MemberDiagrams,
+  type PackedLedgers,
   type ProjectResult,
   type ReactionSchedule,
   type RecordedAssumption,
@@ -50,7 +52,7 @@ export interface ComputedChange extends Omit<Computed, 'takedown' | 'members' | 
   readonly takedown: Omit<Takedown, 'members' | 'bearers' | 'panels' | 'order'> & {
     /** Null where it is as it was. */
     readonly order: Takedown['order'] | null;
-    readonly members: Delta<ValueOf<Takedown['members']>>;
+    readonly members: { readonly packed: PackedLedgers; readonly gone: readonly string[] };
     readonly bearers: Delta<ValueOf<Takedown['bearers']>>;
     readonly panels: Delta<ValueOf<Takedown['panels']>>;
   };
@@ -157,11 +159,13 @@ function change(
   const redesigned = compareAll ? null : news.redesigned;
   const order = takedown.order === sentOrder ? null : takedown.order;
   sentOrder = takedown.order;
+  const ledgers = deltaOf(sent.members, takedown.members, touched);
+  const packed = packLedgers(ledgers.set.map(([, ledger]) => ledger));
   const reply: ComputedChange = {
     takedown: {
       ...takedown,
       order,
-      members: deltaOf(sent.members, takedown.members, touched),
+      members: { packed, gone: ledgers.gone },
       bearers: deltaOf(sent.bearers, takedown.bearers, touched),
       panels: deltaOf(sent.panels, takedown.panels, everywhere ? null : loadsToo ? panels : []),
     },
@@ -175,7 +179,7 @@ function change(
     restsElsewhere: touched,
   };
   compareAll = false;
-  return reply;
+  return transfer(reply, [packed.numbers.buffer]);
 }
 
 /** The engine beside the screen: it holds the project as computed last and answers questions about it. */

@@ -1,3 +1,4 @@
+import { assemble, ebbwickSailLoft, packLedgers, takeDown } from '@plinth/core';
 import { describe, expect, it } from 'vitest';
 import type { ComputedChange, Delta } from './engine.worker';
 import { HeldResult } from './held';
@@ -5,8 +6,10 @@ import { HeldResult } from './held';
 const none: Delta<never> = { set: [], gone: [] };
 const design = (mark: string) => ({ mark }) as never;
 
-function change(more: Partial<Omit<ComputedChange, 'takedown'>> & { order?: readonly string[] } = {}): ComputedChange {
-  const { order, ...rest } = more;
+type Ledgers = ComputedChange['takedown']['members'];
+
+function change(more: Partial<Omit<ComputedChange, 'takedown'>> & { order?: readonly string[]; ledgers?: Ledgers } = {}): ComputedChange {
+  const { order, ledgers, ...rest } = more;
   return {
     takedown: {
       cases: [],
@@ -15,7 +18,7 @@ function change(more: Partial<Omit<ComputedChange, 'takedown'>> & { order?: read
       horizontal: [],
       plumb: [],
       order: order ?? null,
-      members: none,
+      members: ledgers ?? { packed: packLedgers([]), gone: [] },
       bearers: none,
       panels: none,
     },
@@ -67,5 +70,19 @@ describe('what the screen holds of a result', () => {
     held.take(change({ restsElsewhere: ['B2'] }));
     expect(held.show().restsElsewhere).toBeNull();
     expect([...held.show().restsElsewhere!]).toEqual([]);
+  });
+  it('makes a ledger when somebody asks for it, once, and another only when another comes', () => {
+    const [one, two] = [...takeDown(assemble(ebbwickSailLoft()), () => []).members.values()];
+    const held = new HeldResult();
+    held.take(change({ ledgers: { packed: packLedgers([one!, two!]), gone: [] } }));
+    const first = held.show().computed.takedown.members;
+    const shown = first.get(one!.id)!;
+    expect(shown.sum).toEqual(one!.sum);
+    held.take(change({ ledgers: { packed: packLedgers([two!]), gone: [] } }));
+    const second = held.show().computed.takedown.members;
+    expect(second).not.toBe(first);
+    expect(second.get(one!.id)).toBe(shown);
+    held.take(change({ ledgers: { packed: packLedgers([]), gone: [one!.id] } }));
+    expect([...held.show().computed.takedown.members.keys()]).toEqual([two!.id]);
   });
 });

@@ -1,4 +1,4 @@
-import { MapView, receivedLedger } from '@plinth/core';
+import { MapView, unpackLedger, type MemberLedger, type PackedLedgers } from '@plinth/core';
 import type { Computed, ComputedChange, Delta } from './engine.worker';
 
 /** A keyed part of a result. */
@@ -7,9 +7,6 @@ class HeldMap<V> {
   /** Another one after each change, though what stands behind it is always the same. */
   view = this.look();
 
-  /** @param received what a value is, that came in a message */
-  constructor(private readonly received: (message: V) => V = (message) => message) {}
-
   private look(): ReadonlyMap<string, V> {
     return new MapView(this.map, (value: V) => value);
   }
@@ -17,7 +14,30 @@ class HeldMap<V> {
   take({ set, gone }: Delta<V>): void {
     if (set.length + gone.length > 0) this.view = this.look();
     for (const id of gone) this.map.delete(id);
-    for (const [id, value] of set) this.map.set(id, this.received(value));
+    for (const [id, value] of set) this.map.set(id, value);
+  }
+}
+
+/** A ledger that came, and once somebody has asked for it what it is. */
+interface Received {
+  readonly packed: PackedLedgers;
+  readonly place: number;
+  ledger: MemberLedger | null;
+}
+
+/** The ledgers: of the hundreds that come with an edit only those are made that are looked at. */
+class HeldLedgers {
+  private readonly map = new Map<string, Received>();
+  view = this.look();
+
+  private look(): ReadonlyMap<string, MemberLedger> {
+    return new MapView(this.map, (received: Received) => (received.ledger ??= unpackLedger(received.packed, received.place)));
+  }
+
+  take({ packed, gone }: ComputedChange['takedown']['members']): void {
+    if (packed.ids.length + gone.length > 0) this.view = this.look();
+    for (const id of gone) this.map.delete(id);
+    packed.ids.forEach((id, place) => this.map.set(id, { packed, place, ledger: null }));
   }
 }
 
@@ -29,7 +49,7 @@ type Takedown = Computed['takedown'];
  * reading what it was given.
  */
 export class HeldResult {
-  private readonly ledgers = new HeldMap<ValueOf<Takedown['members']>>(receivedLedger);
+  private readonly ledgers = new HeldLedgers();
   private readonly bearers = new HeldMap<ValueOf<Takedown['bearers']>>();
   private readonly panels = new HeldMap<ValueOf<Takedown['panels']>>();
   private readonly members = new HeldMap<ValueOf<Computed['members']>>();
