@@ -12,7 +12,8 @@ import { sharePanel, sharePatch } from './panel/sharePanel';
 import { intensityOf } from './intensity';
 import type { BookEntry } from './shelf';
 import { clipShape } from './shape';
-import { lineFinder, type Finder, type LevelPlan } from './support/levelPlan';
+import { lineFinder, type Finder } from './support/finder';
+import type { LevelPlan } from './support/levelPlan';
 import type { Segment } from './support/line';
 
 /** What a panel puts on members, and what that adds to the balance. */

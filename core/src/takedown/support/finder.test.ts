@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { lineFinder } from './levelPlan';
+import { lineFinder } from './finder';
 import { segment } from './line';
 
 const number = fc.integer({ min: -20_000, max: 20_000 });

@@ -1,5 +1,6 @@
 import type { Beam, Column, Footing, Hanger, StripFooting, Wall } from '../../building';
-import { lineFinder, pointFinder, type Finder, type LevelPlan, type OnLine, type OnPoint } from './levelPlan';
+import { lineFinder, pointFinder, type Finder } from './finder';
+import type { LevelPlan, OnLine, OnPoint } from './levelPlan';
 
 /** Searches over one level. */
 export interface LevelFinders {
