@@ -30,6 +30,7 @@ import {
   type UnitSystem,
   type Brief,
   type SymbolKinds,
+  shapeInFull,
 } from '@plinth/core';
 import { typesetStep } from './mathematics';
 
@@ -388,7 +389,7 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
           return [
             String(numbersOf(takedown).get(id) || '—'),
             member.mark,
-            member.section ?? '—',
+            member.section ? shapeInFull(building.brief, member.section) : '—',
             member.governing?.name ?? member.reason ?? '',
             member.governing?.utilisation?.toFixed(2) ?? '—',
             member.verdict,
@@ -432,7 +433,11 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
     const sheet = sheetFor(result, id);
     if (!sheet) continue;
     content.push(
-      heading(`${(member ?? footing)!.mark}${member?.section ? `  ${member.section} ${member.grade}` : ''}`, 2, { pageBreak: 'before' }),
+      heading(
+        `${(member ?? footing)!.mark}${member?.section ? `  ${shapeInFull(building.brief, member.section)} ${member.grade}` : ''}`,
+        2,
+        { pageBreak: 'before' },
+      ),
     );
     const beam = building.beams.get(id);
     if (member && beam?.section && member.results.length) {

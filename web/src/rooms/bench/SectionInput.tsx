@@ -30,7 +30,9 @@ export function SectionInput({
           <option key={designation} value={designation} />
         ))}
       </datalist>
-      <p className="mt-0.5 text-[11.5px] text-soft">of the catalogue, or your own: {OWN_EXAMPLE}</p>
+      <p className="mt-0.5 text-[11.5px] text-soft">
+        of the catalogue, or your own: {OWN_EXAMPLE}, with “bottom 180x15” when its flanges are unequal
+      </p>
     </div>
   );
 }

@@ -46,7 +46,9 @@ export function BuildUps({ units }: { units: UnitSystem }) {
     );
   return (
     <section className="mt-8 mb-10 max-w-5xl" aria-label="Load build-ups">
-      <h2 className="label">Load build-ups, {unitLabel('areaLoad', units)}</h2>
+      <h2 className="label">
+        Load build-ups <span className="unit">[{unitLabel('areaLoad', units)}]</span>
+      </h2>
       {items.length === 0 ? (
         <p className="mt-1 text-soft">
           None yet. A build-up is what a floor or roof weighs, layer by layer, and what stands on it; strips of beams refer to it.

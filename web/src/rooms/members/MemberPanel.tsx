@@ -9,6 +9,7 @@ import {
   senseOf,
   senseOfColumn,
   storeyHeight,
+  shapeInFull,
 } from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
 import { CheckField } from '../../parts/fields';
@@ -56,7 +57,7 @@ export function MemberPanel() {
   return (
     <SidePanel label={`Member ${member.mark}`}>
       <PanelHead mark={member.mark} what={beam ? `${beam.role}, ${formatQuantity(planLength(beam), 'length', units)}` : 'column'}>
-        {member.section ? `${member.section} · ${member.grade}` : member.reason}
+        {member.section ? `${shapeInFull(brief, member.section)} · ${member.grade}` : member.reason}
       </PanelHead>
       {truss ? null : (
         <div className="mt-2 flex items-start gap-3">

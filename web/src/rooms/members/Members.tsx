@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { formatQuantity, levelNameOf, memberSchedule, numbersOf, unitLabel, type VerdictWord } from '@plinth/core';
+import { formatQuantity, levelNameOf, memberSchedule, numbersOf, shapeName, unitLabel, type VerdictWord } from '@plinth/core';
 import { StateWord, UtilisationBar } from '../../parts/Ladder';
 import { LongTable } from '../../parts/LongTable';
 import { saveText } from '../../parts/saveText';
@@ -280,7 +280,11 @@ function Row({
       </td>
       <td className="text-soft">{levelNameOf(building, member.id)}</td>
       <td className="whitespace-nowrap">
-        {member.section ?? <span className="text-soft">{building.beams.get(member.id)?.role === 'truss' ? 'truss' : '—'}</span>}
+        {member.section ? (
+          <span title={member.section}>{shapeName(building.brief, member.section)}</span>
+        ) : (
+          <span className="text-soft">{building.beams.get(member.id)?.role === 'truss' ? 'truss' : '—'}</span>
+        )}
       </td>
       {sheet ? null : <td className="text-soft">{member.grade ?? ''}</td>}
       <td className="num">

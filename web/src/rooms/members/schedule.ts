@@ -1,4 +1,4 @@
-import { levelNameOf, type Building, type MemberDesign, type MemberLedger } from '@plinth/core';
+import { levelNameOf, shapeName, type Building, type MemberDesign, type MemberLedger } from '@plinth/core';
 
 export interface MemberRow {
   readonly member: MemberDesign;
@@ -37,7 +37,9 @@ export function scheduleEntries(building: Building, rows: readonly MemberRow[], 
         ? levelIdOf(building, row.member.id)
         : by === 'role'
           ? roleOf(building, row)
-          : (row.member.section ?? 'no section yet');
+          : row.member.section
+            ? shapeName(building.brief, row.member.section)
+            : 'no section yet';
     const group = groups.get(key);
     if (group) group.push(row);
     else groups.set(key, [row]);

@@ -153,7 +153,7 @@ function Differences({
       </table>
       {items.length > 200 ? <p className="text-soft">and {items.length - 200} more</p> : null}
       <h4 className="label mt-3">
-        Reactions moved by more than {percent} %, unfactored, {unitLabel('force', units)}
+        Reactions moved by more than {percent} %, unfactored <span className="unit">[{unitLabel('force', units)}]</span>
       </h4>
       {reactions.length === 0 ? <p className="text-soft">None of {looked}.</p> : null}
       {reactions.length > 0 ? (

@@ -1,6 +1,15 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useLocation } from 'react-router';
-import { allAssumptions, caseLabel, formatQuantity, numbersOf, STANDARDS, unitLabel, type RecordedAssumption } from '@plinth/core';
+import {
+  allAssumptions,
+  caseLabel,
+  formatQuantity,
+  numbersOf,
+  shapeName,
+  STANDARDS,
+  unitLabel,
+  type RecordedAssumption,
+} from '@plinth/core';
 import { StateWord } from '../../parts/Ladder';
 import { LongTable } from '../../parts/LongTable';
 import { LooseEndList } from './LooseEndList';
@@ -40,7 +49,9 @@ export function PackageRoom() {
       </p>
 
       <section className="mt-5 max-w-4xl" aria-label="Balance">
-        <h2 className="label">Balance, {unitLabel('force', units)}</h2>
+        <h2 className="label">
+          Balance <span className="unit">[{unitLabel('force', units)}]</span>
+        </h2>
         <table className="grid-table">
           <thead>
             <tr>
@@ -119,6 +130,7 @@ export function PackageRoom() {
             const memberId = listed[index]!;
             const design = (computed.members.get(memberId) ?? computed.footings.get(memberId))!;
             const pad = computed.footings.get(memberId);
+            const section = computed.members.get(memberId)?.section;
             return (
               <tr key={memberId} ref={measure} data-index={index}>
                 <td className="num text-soft">{numbersOf(computed.takedown).get(memberId) || '—'}</td>
@@ -128,7 +140,9 @@ export function PackageRoom() {
                     ? pad.width
                       ? `${formatQuantity(pad.width, 'length', units, { figures: 3, bare: true })} × ${formatQuantity(pad.length, 'length', units, { figures: 3 })}`
                       : '—'
-                    : ((design as { section: string | null }).section ?? '—')}
+                    : section
+                      ? shapeName(brief, section)
+                      : '—'}
                 </td>
                 <td>{design.governing?.name ?? design.reason}</td>
                 <td className="text-soft">{design.governing?.clause}</td>

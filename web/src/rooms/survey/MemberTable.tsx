@@ -12,6 +12,7 @@ import {
   type Beam,
   type Item,
   type Kind,
+  shapeName,
 } from '@plinth/core';
 import { QuantityField, SelectField, TextField } from '../../parts/fields';
 import { useItems, useProject, useView } from '../../project/context';
@@ -276,7 +277,11 @@ function Cells({ item }: { item: Member }) {
           {bothEnds(body)}
           <td className="num">{formatQuantity(planLength(body), 'length', units, { bare: true })}</td>
           <td className="whitespace-nowrap">
-            {body.section ?? <span className="text-soft">{body.role === 'truss' ? 'truss' : 'to be sized'}</span>}
+            {body.section ? (
+              <span title={body.section}>{shapeName(building.brief, body.section)}</span>
+            ) : (
+              <span className="text-soft">{body.role === 'truss' ? 'truss' : 'to be sized'}</span>
+            )}
           </td>
           <td className="whitespace-nowrap">
             <RestsOn id={item.id} />
@@ -304,7 +309,15 @@ function Cells({ item }: { item: Member }) {
               />
             </td>
           ))}
-          {item.kind === 'column' ? <td>{body.section ?? <span className="text-soft">to be sized</span>}</td> : null}
+          {item.kind === 'column' ? (
+            <td>
+              {body.section ? (
+                <span title={body.section}>{shapeName(building.brief, body.section)}</span>
+              ) : (
+                <span className="text-soft">to be sized</span>
+              )}
+            </td>
+          ) : null}
           <td className="w-40">
             <TakenBy item={item} kinds={item.kind === 'column' ? ['beam', 'column', 'wall', 'footing', 'stripFooting'] : ['beam']} />
           </td>

@@ -96,8 +96,10 @@ export function SurveyRoom() {
     <>
       <div className="flex min-w-0 flex-1 flex-col">
         <div className="flex items-baseline gap-2 px-4 pt-1.5">
-          <h1 className="min-w-0 truncate text-[17px] font-bold">
-            Survey <span className="ml-2 text-[13px] font-normal text-soft">plan of {levelName}</span>
+          <h1 className="min-w-0 truncate text-[17px] font-bold" title={`Survey, plan of ${levelName}`}>
+            <span className="sr-only">Survey, </span>
+            <span className="text-[13px] font-normal text-soft">plan of </span>
+            {levelName}
           </h1>
           <span className="flex-1" />
           <LevelSteps shown={shown} over={over} under={under} />

@@ -68,7 +68,9 @@ export function PanelForm({ item }: { item: Of<'panel'> }) {
       ) : null}
 
       <section aria-label="Who takes it">
-        <h3 className="label">Who takes it [{unitLabel('floorArea', units)}]</h3>
+        <h3 className="label">
+          Who takes it <span className="unit">[{unitLabel('floorArea', units)}]</span>
+        </h3>
         <table className="grid-table">
           <tbody>
             {[...taken].map(([member, size]) => (
