@@ -862,6 +862,26 @@ for name, grade, N, My, Mz, Ly, Lz, LT, unbraced in (
     eu(name, grade, {'Section in bending and axial force': section_sum, 'Bending and compression of the member': N / Nb + growth * bent},
        axial=N, major=even(My), minor=even(Mz), lengthY=Ly, lengthZ=Lz, lengthT=LT, unbraced=unbraced, throughShearCentre=True)
 
+# angles of class 4 in bending: legs as long as they are effective in uniform compression; critical moments of the whole angle
+for name, grade in (('L 150x150x10', 'S355'), ('L 120x120x8', 'S355'), ('L 200x100x10', 'S355'), ('L 200x150x12', 'S355'), ('L 100x50x6', 'S355')):
+    s = find(name)
+    fy = yield_of(grade, s)
+    e = sqrt(235 / fy)
+    assert (max(s['h'], s['b']) - s['t'] - s['r']) / s['t'] > 14 * e, name
+    legs = [rho_out(x / s['t'] / (28.4 * e * sqrt(0.43))) * x for x in (s['h'], s['b'])]
+    q = properties(dict(k='L', h=legs[0], b=legs[1], t=s['t'], r=s['r'], toe=0.0, product='rolled'))
+    p, pq = about_principal(s), about_principal(q)
+    even = dict(start=1e5, middle=1e5, end=1e5)
+    eu(name, grade, {'Bending': q['Wy'] * fy}, major=even)
+    for L in (1000, 5000):
+        lam = sqrt(pq['Wu'] * fy / angle_mcr(s, p, L, 1.0, E))
+        phi = 0.5 * (1 + ALPHA['d'] * (lam - 0.4) + 0.75 * lam**2)
+        x = 1.0 if lam <= 0.4 else min(1, 1 / lam**2, 1 / (phi + sqrt(phi**2 - 0.75 * lam**2)))
+        Mu, Mv = x * pq['Wu'] * fy, pq['Wv'] * fy
+        eu(name, grade, {'Lateral-torsional buckling': 1 / (pq['cu'] / Mu + pq['cv'] / Mv)}, major=even, unbraced=L)
+        eu(name, grade, {'Bending, minor axis': fy / (pq['cv'] / pq['Wu'] + pq['cu'] / pq['Wv']), 'Lateral-torsional buckling, minor axis': 1 / (pq['cv'] / Mu + pq['cu'] / Mv)},
+           minor=even, lengthY=L, lengthZ=L, lengthT=L)
+
 # torsion of hollow sections, 6.2.7 and (6.1)
 for name, grade, T, N, My, Mz, V, Vy in (
     ('SHS 150x150x8', 'S355H', 20e6, 200e3, 15e6, 5e6, 60e3, 0.0),

@@ -5,7 +5,7 @@ import type { MemberActions } from '../../standard';
 import { bendingModulus, bendingResistance } from './bending';
 import { torsionalFlexuralCritical } from './buckling';
 import type { SectionClass } from './classification';
-import { isTeeOfSlenderStem } from './effectiveTee';
+import { bendsInClass4 } from './effectiveTee';
 import { worstSegment } from './interaction';
 
 const NAME = 'Bending and compression of the member';
@@ -39,7 +39,7 @@ export function amplifiedSum(input: Input, sheet?: Sheet): Check[] {
   const open = (reason: string) => [unproven(NAME, CLAUSE, 'instability', reason, sheet)];
   if (Nb === null) return open('compression alone is not proved');
   if (minor.peak !== 0 && Mz === null) return open('bending about the minor axis is not proved');
-  if (sectionClass === 4 && major.peak !== 0 && !isTeeOfSlenderStem(section, fy))
+  if (sectionClass === 4 && major.peak !== 0 && !bendsInClass4(section, fy))
     return open('bending about the major axis of this shape of class 4 is not written');
   let My = Infinity;
   if (major.peak !== 0) {

@@ -3,8 +3,8 @@ import { requireBasis, type Philosophy, type Segment, type SteelBeamInput } from
 import type { IShape, UnequalIShape } from '../../../section';
 import { bendingModulus, bendingResistance, bendingResistanceWithShear, GAMMA_M0 } from './bending';
 import { bendingStress, classify, recordShape, sectionYield, type SectionClass } from './classification';
-import { hasEffectiveSection, outstandReduction } from './effective';
-import { isTeeOfSlenderStem } from './effectiveTee';
+import { outstandReduction } from './effective';
+import { bendsInClass4 } from './effectiveTee';
 import { placeOf, segmentBuckling } from './lateralTorsional';
 import { isWebStocky, shearArea, shearBucklingResistance, shearResistance } from './shear';
 
@@ -25,7 +25,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
   const { section, grade, actions } = input;
   const { combination } = actions;
   const checks: Check[] = [];
-  if (sectionClass === 4 && !hasEffectiveSection(section) && !isTeeOfSlenderStem(section, fy))
+  if (sectionClass === 4 && !bendsInClass4(section, fy))
     return [
       unproven(
         'Bending',

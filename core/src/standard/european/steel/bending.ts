@@ -2,6 +2,7 @@ import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import type { SectionClass } from './classification';
 import { effectiveModulus } from './effective';
+import { bentAngle } from './effectiveAngle';
 import { teeEffectiveModulus } from './effectiveTee';
 
 /** UK annex to EN 1993-1-1, NA.2.15. */
@@ -11,11 +12,16 @@ export const GAMMA_M2 = 1.1;
 
 /**
  * Section modulus for bending about the major axis, mm3: plastic in classes 1 and 2, elastic in class 3, effective in class 4.
- * Class 4 is written for I, box and tees of slender stem only. fy: MPa.
+ * Class 4 is written for I, box, angles and tees of slender stem only. fy: MPa.
  */
 export function bendingModulus(section: Section, sectionClass: SectionClass, fy: number, sheet?: Sheet): number {
-  if (sectionClass === 4)
-    return section.shape.outline === 'tee' ? teeEffectiveModulus(section, fy, sheet) : effectiveModulus(section, fy, sheet);
+  const { outline } = section.shape;
+  if (sectionClass === 4 && outline === 'angle') {
+    const W = bentAngle(section, fy, sheet).properties.Wely;
+    sheet?.given('W_y', W, 'sectionModulus', 'elastic, of the angle with effective legs', 'EN 1993-1-5 4.3');
+    return W;
+  }
+  if (sectionClass === 4) return outline === 'tee' ? teeEffectiveModulus(section, fy, sheet) : effectiveModulus(section, fy, sheet);
   const { Wply, Wely } = section.properties;
   const W = sectionClass <= 2 ? Wply : Wely;
   sheet?.given(

@@ -4,8 +4,9 @@ import type { MemberActions } from '../../standard';
 import { GAMMA_M0 } from './bending';
 import { classify, type SectionClass } from './classification';
 import { effectiveArea, effectiveModulus, hasEffectiveSection } from './effective';
+import { bentAngle } from './effectiveAngle';
 import { effectiveMinorModulus } from './effectiveMinor';
-import { teeEffectiveModulus } from './effectiveTee';
+import { bendsInClass4, teeEffectiveModulus } from './effectiveTee';
 import { minorBendingResistance } from './minor';
 import { shiftedSection, shifts } from './shifted';
 
@@ -87,10 +88,10 @@ interface Input {
  */
 export function sectionInteraction({ section, actions, sectionClass, minorClass, fy, reducedYield }: Input, sheet?: Sheet): Check {
   const { combination, axial, major, minor } = actions;
-  const { A, Wply, Wplz, Wely, Welz } = section.properties;
+  const { A, Wply, Wplz } = section.properties;
   const { outline } = section.shape;
   const isTee = outline === 'tee';
-  if (sectionClass === 4 && !hasEffectiveSection(section) && !isTee)
+  if (sectionClass === 4 && !bendsInClass4(section, fy))
     return unproven(
       NAME,
       CLAUSE,
@@ -121,7 +122,7 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
     sheet.given('R_max', 1, 'ratio', 'at most');
     sheet.note('The largest moments and the axial force are taken at one place.');
   }
-  if (sectionClass === 4 && !isTee)
+  if (sectionClass === 4 && hasEffectiveSection(section))
     return compared(effectiveStresses({ section, actions, sectionClass, minorClass, fy, reducedYield }, sheet), 'EN 1993-1-1 6.2.9.3');
   const area = axial > 0 && shifts(section) && classify(section, fy, 'compression') === 4 ? atFibre(section, fy, sheet) : A;
   const Npl = (area * f) / GAMMA_M0;
@@ -131,9 +132,10 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
     if (outline === 'angle' && (minor.peak !== 0 || actions.segments.length > 0))
       return compared(angleStresses({ section, actions, sectionClass, minorClass, fy, reducedYield }, area, sheet), 'EN 1993-1-1 6.2.1(7)');
     const isSlender = isTee && sectionClass === 4;
-    const Wy = plastic ? Wply : isSlender ? teeEffectiveModulus(section, fy, sheet?.scope('Effective modulus, major axis')) : Wely;
+    const bent = outline === 'angle' ? bentAngle(section, fy, sheet).properties : section.properties;
+    const Wy = plastic ? Wply : isSlender ? teeEffectiveModulus(section, fy, sheet?.scope('Effective modulus, major axis')) : bent.Wely;
     const isThin = isTee && minorClass === 4;
-    const Wz = plastic ? Wplz : isThin ? effectiveMinorModulus(section, fy, sheet?.scope('Effective modulus, minor axis')) : Welz;
+    const Wz = plastic ? Wplz : isThin ? effectiveMinorModulus(section, fy, sheet?.scope('Effective modulus, minor axis')) : bent.Welz;
     const sum = N / Npl + Math.abs(major.peak) / ((Wy * f) / GAMMA_M0) + Math.abs(minor.peak) / ((Wz * f) / GAMMA_M0);
     if (sheet) {
       if (area === A) sheet.given('A', A, 'area', 'area', section.designation);
@@ -226,8 +228,8 @@ function effectiveStresses({ section, actions, minorClass, fy, reducedYield: f }
 }
 
 /** Stresses of an angle that bends freely: both moments about both principal axes, the largest of each added up. A: mm2, in class 4 that at the most pressed corner. */
-function angleStresses({ section, actions, reducedYield: f }: Input, A: number, sheet?: Sheet): number {
-  const { Wu, Wv, alongU, alongV } = anglePrincipal(section);
+function angleStresses({ section, actions, fy, reducedYield: f }: Input, A: number, sheet?: Sheet): number {
+  const { Wu, Wv, alongU, alongV } = anglePrincipal(bentAngle(section, fy, sheet));
   const [N, My, Mz] = [Math.abs(actions.axial), Math.abs(actions.major.peak), Math.abs(actions.minor.peak)];
   const [Mu, Mv] = [My * alongU + Mz * alongV, My * alongV + Mz * alongU];
   const sum = GAMMA_M0 * (N / (A * f) + Mu / (Wu * f) + Mv / (Wv * f));

@@ -1,10 +1,15 @@
 import type { Section, TeeShape } from '../../../section';
 import type { Sheet } from '../../../sheet';
-import { outstandReduction, plateSlenderness, printReduction } from './effective';
+import { hasEffectiveSection, outstandReduction, plateSlenderness, printReduction } from './effective';
 import { classify } from './classification';
 
-/** Whether a tee of class 4 is so by its stem alone, its flange being stocky: then it has the effective modulus below. fy: MPa. */
-export function isTeeOfSlenderStem(section: Section, fy: number): boolean {
+/** Whether bending of class 4 is written: of I and box, of angles, and of tees whose flange is stocky, which have the effective modulus below. fy: MPa. */
+export function bendsInClass4(section: Section, fy: number): boolean {
+  return hasEffectiveSection(section) || section.shape.outline === 'angle' || isTeeOfSlenderStem(section, fy);
+}
+
+/** Whether a tee of class 4 is so by its stem alone. */
+function isTeeOfSlenderStem(section: Section, fy: number): boolean {
   return section.shape.outline === 'tee' && classify(section, fy, 'flange') < 4;
 }
 

@@ -3,6 +3,7 @@ import type { Sheet } from '../../../sheet';
 import type { Segment } from '../../standard';
 import type { SteelGrade } from '../../../material';
 import { GAMMA_M0, GAMMA_M1 } from './bending';
+import { bentAngle } from './effectiveAngle';
 import { IMPERFECTION, type Curve } from './buckling';
 
 interface Curves {
@@ -228,7 +229,8 @@ export function lateralTorsionalResistance(section: Section, W: number, fy: numb
  */
 function angleResistance(section: Section, segment: Segment, E: number, fy: number, sheet?: Sheet): number {
   const L = segment.to - segment.from;
-  const { Wu, Wv, alongU, alongV, beta } = anglePrincipal(section);
+  const { beta } = anglePrincipal(section);
+  const { Wu, Wv, alongU, alongV } = anglePrincipal(bentAngle(section, fy, sheet));
   const Mcr = angleCriticalMoment(section, L, 1, E);
   const inner = sheet?.scope('About the major principal axis');
   if (sheet && inner) {

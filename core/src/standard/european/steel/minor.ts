@@ -3,18 +3,19 @@ import type { Sheet } from '../../../sheet';
 import { GAMMA_M0 } from './bending';
 import type { SectionClass } from './classification';
 import { effectiveModulus } from './effective';
+import { bentAngle } from './effectiveAngle';
 import { effectiveMinorModulus } from './effectiveMinor';
 
 /**
  * Bending resistance about the minor axis, Nmm, EN 1993-1-1 6.2.5: plastic in classes 1 and 2, elastic in class 3 and for angles.
  * The class is that of the outstand in compression, which is never better than that under a stress gradient. In class 4 that of the effective section of
- * a box, I or tee; null for other shapes. fy: MPa.
+ * a box, I, tee or angle; null for other shapes. fy: MPa.
  */
 export function minorBendingResistance(section: Section, sectionClass: SectionClass, fy: number, sheet?: Sheet): number | null {
   const { outline } = section.shape;
   if (sectionClass === 4 && (outline === 'I' || outline === 'tee')) return recorded(effectiveMinorModulus(section, fy, sheet), fy, sheet);
-  if (sectionClass === 4 && outline !== 'box') return null;
-  if (sectionClass === 4) {
+  if (sectionClass === 4 && outline !== 'box' && outline !== 'angle') return null;
+  if (sectionClass === 4 && outline === 'box') {
     const lying = turnedBox(section);
     const inner = sheet?.scope('Effective modulus, minor axis');
     const { h, b } = lying.shape as BoxShape;
@@ -27,7 +28,7 @@ export function minorBendingResistance(section: Section, sectionClass: SectionCl
   const { Wplz, Welz } = section.properties;
   if (outline === 'angle') {
     // nothing holds it in that plane: it bends about both principal axes
-    const { Wu, Wv, alongU, alongV } = anglePrincipal(section);
+    const { Wu, Wv, alongU, alongV } = anglePrincipal(bentAngle(section, fy, sheet));
     const W = 1 / (alongV / Wu + alongU / Wv);
     if (sheet) {
       sheet.given('W_u', Wu, 'sectionModulus', 'elastic modulus, major principal axis');

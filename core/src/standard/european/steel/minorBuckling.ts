@@ -3,6 +3,7 @@ import type { SteelGrade } from '../../../material';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { bucklesSideways, type MemberActions } from '../../standard';
 import { GAMMA_M0 } from './bending';
+import { bentAngle } from './effectiveAngle';
 import { lateralTorsionalResistance } from './lateralTorsional';
 
 const NAME = 'Lateral-torsional buckling, minor axis';
@@ -69,7 +70,7 @@ function symmetricBuckling({ section, grade, fy, Mcz, L }: Input, sheet?: Sheet)
 
 /** Of an angle: its part about the major principal axis may buckle, the ratios about both axes add up to 1. */
 function angleBuckling({ section, grade, fy, L }: Input, sheet?: Sheet): number {
-  const { Wu, Wv, alongU, alongV } = anglePrincipal(section);
+  const { Wu, Wv, alongU, alongV } = anglePrincipal(bentAngle(section, fy, sheet));
   const Mcr = angleCriticalMoment(section, L, 1, grade.E);
   const inner = sheet?.scope('About the major principal axis');
   inner?.given('W_y', Wu, 'sectionModulus', 'elastic modulus, major principal axis');
