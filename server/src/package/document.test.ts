@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { allAssumptions, computeProject, DEMONSTRATIONS, type Item } from '@plinth/core';
+import { allAssumptions, computeProject, DEMONSTRATIONS, formatQuantity, reactionsOf, type Item } from '@plinth/core';
 import { stacks } from '../store/commands';
 import { CAUTION, packageDocument } from './document';
 
@@ -39,6 +39,25 @@ describe.each(DEMONSTRATIONS.map((demo) => [demo.id, demo] as const))('the packa
     const [open, confirmed] = text.split('Assumptions confirmed');
     for (const assumption of allAssumptions(project.assumptions)) expect(assumption.answer ? confirmed : open).toContain(assumption.text);
     for (const end of project.looseEnds) expect(text).toContain(end.title);
+  });
+  it('schedules what reaches the ground and what goes through each level, with their sums', () => {
+    const { units } = project.building.brief;
+    const ground = reactionsOf(project, null);
+    const levels = project.building.levels
+      .map(({ id }) => reactionsOf(project, id))
+      .filter(({ rows }) => rows.some(({ kind }) => !kind.endsWith('ooting')));
+    const fits = levels.reduce((sum, { rows }) => sum + rows.length, 0) <= 600;
+    if (!fits) expect(text).toContain('Reactions of levels');
+    for (const { title, level, rows, sum } of fits ? [ground, ...levels] : [ground]) {
+      expect(text).toContain(level === null ? 'Reactions at the ground' : `Reactions through ${title}`);
+      for (const { mark } of rows) expect(text).toContain(mark);
+      for (const value of Object.values(sum)) expect(text).toContain(formatQuantity(value, 'force', units, { bare: true }));
+    }
+  });
+  it('prints what was measured and noted on the plans', () => {
+    for (const { body } of project.building.measurements) expect(text).toContain(body.name);
+    for (const { body } of project.building.notes) expect(text).toContain(body.text);
+    expect(text.includes('Notes on the plans')).toBe(project.building.notes.length > 0);
   });
   it('prints no number that is none', () => expect(text).not.toMatch(/NaN|undefined|Infinity/));
 });
