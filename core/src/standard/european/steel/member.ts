@@ -8,7 +8,7 @@ import { compression } from './column';
 import { bendingAndCompression, hasAnnexB } from './interaction';
 import { amplifiedSum } from './amplified';
 import { minorBendingResistance } from './minor';
-import { minorBuckling } from './minorBuckling';
+import { mayBuckleAcross, minorBuckling } from './minorBuckling';
 import { isWebStocky, shearArea, shearAreaAcross, shearResistance } from './shear';
 import { tensionChecks } from './tension';
 import { torsionChecks } from './torsion';
@@ -114,7 +114,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     if (acrossRatio > 0.5 && Mcz !== null) checks.push(minorBesideShear(minor.peak, shearAcross, Mcz, Vpl, combination, across));
   }
   let Mz = Mcz;
-  if (Mcz !== null) {
+  if (Mcz !== null && mayBuckleAcross(section)) {
     const found = minorBuckling({ section, grade, fy, minor, combination, Mcz, L: Math.max(lengthY, lengthZ, lengthT) }, across);
     checks.push(...found);
     for (const { capacity } of found) Mz = capacity === null || Mz === null ? null : Math.min(Mz, capacity);
@@ -148,17 +148,17 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
   }
   if (isPressed && (major.peak !== 0 || minor.peak !== 0)) {
     const inner = sheet?.scope('Bending and compression of the member');
-    const common = { section, grade, actions, fy, lengthY, lengthZ, sectionClass };
-    if (hasAnnexB(section))
+    // written out: a sizing run comes through here millions of times, and spreading is slow
+    if (hasAnnexB(section)) {
       // table 6.7: both moduli by the class of the section beside its compression
-      checks.push(...bendingAndCompression({ ...common, Mcz: Mcz === null ? null : minorBendingResistance(section, beside, fy) }, inner));
-    else {
+      const least = Mcz === null ? null : minorBendingResistance(section, beside, fy);
+      checks.push(...bendingAndCompression({ section, grade, actions, fy, lengthY, lengthZ, sectionClass, Mcz: least }, inner));
+    } else {
       const least = Mz === null ? null : minorBendingResistance(section, beside, fy);
+      const free = untwisted === true;
+      const across = Mz === null || least === null ? null : Math.min(Mz, least);
       checks.push(
-        ...amplifiedSum(
-          { ...common, lengthT, untwisted: untwisted === true, Nb, Mz: Mz === null || least === null ? null : Math.min(Mz, least) },
-          inner,
-        ),
+        ...amplifiedSum({ section, grade, actions, fy, lengthY, lengthZ, lengthT, untwisted: free, sectionClass, Nb, Mz: across }, inner),
       );
     }
   }

@@ -21,14 +21,18 @@ interface Input {
   readonly L: number;
 }
 
+/** Whether there is anything to be checked here. */
+export function mayBuckleAcross(section: Section): boolean {
+  return section.shape.outline === 'angle' || bucklesSideways(section);
+}
+
 /**
  * Lateral-torsional buckling of a member bent about the axis called minor, where that is the stronger one (a tee of a broad flange), and of
- * angles, whose vertical axis is no principal axis, EN 1993-1-1 6.3.2. Uniform moment. Nothing where it cannot occur.
+ * angles, whose vertical axis is no principal axis, EN 1993-1-1 6.3.2. Uniform moment.
  */
 export function minorBuckling(input: Input, sheet?: Sheet): Check[] {
   const { section, minor, combination } = input;
   const { outline } = section.shape;
-  if (outline !== 'angle' && !bucklesSideways(section)) return [];
   const inner = sheet?.scope(NAME);
   if (outline === 'channel')
     return [unproven(NAME, CLAUSE, 'instability', 'of a channel whose vertical axis is the stronger one it is not written', inner)];
