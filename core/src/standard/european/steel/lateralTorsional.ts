@@ -257,19 +257,27 @@ function angleResistance(section: Section, segment: Segment, E: number, fy: numb
     );
   }
   const MbU = lateralTorsionalResistance(section, Wu, fy, Mcr, 1, inner);
+  return addedUp(MbU, Wv, fy, alongU, alongV, sheet);
+}
+
+/**
+ * Moment of which parts cu and cv bend an angle about its principal axes, where the ratios about both add up to 1, Nmm, EN 1993-1-1 6.2.1(7). MbU: resistance about the
+ * major one, Nmm; Wv: elastic modulus about the minor one, mm3; fy: MPa.
+ */
+export function addedUp(MbU: number, Wv: number, fy: number, cu: number, cv: number, sheet?: Sheet): number {
   const MV = (Wv * fy) / GAMMA_M0;
-  const MbRd = 1 / (alongU / MbU + alongV / MV);
+  const MbRd = 1 / (cu / MbU + cv / MV);
   if (sheet) {
     sheet.given('M_bu', MbU, 'moment', 'buckling resistance, major principal axis, from above');
     sheet.given('W_v', Wv, 'sectionModulus', 'elastic modulus, minor principal axis');
     sheet.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
     sheet.step('M_v', 'W_v * f_y / gamma_M0', { W_v: Wv, f_y: fy, gamma_M0: GAMMA_M0 }, MV, 'moment', '6.2.5(2)');
-    sheet.given('c_u', alongU, 'ratio', 'part of the moment about the major principal axis', 'statics');
-    sheet.given('c_v', alongV, 'ratio', 'part about the minor', 'statics');
+    sheet.given('c_u', cu, 'ratio', 'part of the moment about the major principal axis', 'statics');
+    sheet.given('c_v', cv, 'ratio', 'part about the minor', 'statics');
     sheet.step(
       'M_bRd',
       '1 / (c_u / M_bu + c_v / M_v)',
-      { c_u: alongU, M_bu: MbU, c_v: alongV, M_v: MV },
+      { c_u: cu, M_bu: MbU, c_v: cv, M_v: MV },
       MbRd,
       'moment',
       '6.2.1(7)',

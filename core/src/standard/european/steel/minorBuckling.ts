@@ -4,7 +4,7 @@ import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { bucklesSideways, type MemberActions } from '../../standard';
 import { GAMMA_M0 } from './bending';
 import { bentAngle } from './effectiveAngle';
-import { lateralTorsionalResistance } from './lateralTorsional';
+import { addedUp, lateralTorsionalResistance } from './lateralTorsional';
 
 const NAME = 'Lateral-torsional buckling, minor axis';
 const CLAUSE = 'EN 1993-1-1 6.3.2';
@@ -81,24 +81,5 @@ function angleBuckling({ section, grade, fy, L }: Input, sheet?: Sheet): number 
   inner?.given('L', L, 'length', 'the longer of the lengths for bending and for twisting');
   inner?.given('M_cr', Mcr, 'moment', 'elastic critical moment, uniform moment, the longer leg pressed', 'AISC 360-16 (F10-4)');
   const MbU = lateralTorsionalResistance(section, Wu, fy, Mcr, 1, inner);
-  const MV = (Wv * fy) / GAMMA_M0;
-  const MbRd = 1 / (alongV / MbU + alongU / MV);
-  if (sheet) {
-    sheet.given('M_bu', MbU, 'moment', 'buckling resistance, major principal axis, from above');
-    sheet.given('W_v', Wv, 'sectionModulus', 'elastic modulus, minor principal axis');
-    sheet.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
-    sheet.step('M_v', 'W_v * f_y / gamma_M0', { W_v: Wv, f_y: fy, gamma_M0: GAMMA_M0 }, MV, 'moment', '6.2.5(2)');
-    sheet.given('c_u', alongV, 'ratio', 'part of the moment about the major principal axis', 'statics');
-    sheet.given('c_v', alongU, 'ratio', 'part about the minor', 'statics');
-    sheet.step(
-      'M_bRd',
-      '1 / (c_u / M_bu + c_v / M_v)',
-      { c_u: alongV, M_bu: MbU, c_v: alongU, M_v: MV },
-      MbRd,
-      'moment',
-      '6.2.1(7)',
-      'the ratios about both axes add up to 1',
-    );
-  }
-  return MbRd;
+  return addedUp(MbU, Wv, fy, alongV, alongU, sheet);
 }
