@@ -89,6 +89,12 @@ export class Browser {
     await element.click();
   }
 
+  /** Goes to a room, and waits until it stands there: until it has been fetched the room before it is still shown. */
+  async room(name: string): Promise<void> {
+    await this.clickText(name, 'a');
+    await this.see(`main[aria-label="${name}"]`);
+  }
+
   /** The field with a label, by what a screen reader says of it. */
   async field(label: string): Promise<WebElement> {
     const path = `//*[self::input or self::select or self::textarea][@id=//label[starts-with(normalize-space(.), ${JSON.stringify(label)})]/@for] | //label[starts-with(normalize-space(.), ${JSON.stringify(label)})]//*[self::input or self::select or self::textarea] | //*[self::input or self::select][starts-with(@aria-label, ${JSON.stringify(label)})]`;

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Key } from 'selenium-webdriver';
 import type { RunningServer } from '../server/src';
 import { startApp } from './app';
 import { Browser } from './browser';
@@ -15,7 +16,7 @@ describe('a project from nothing', () => {
     await app?.close();
   });
 
-  const room = (name: string) => browser.clickText(name, 'a');
+  const room = (name: string) => browser.room(name);
   const tab = (name: string) => browser.clickText(name, 'button');
   const saved = () => browser.waitForText('footer', /\bsaved/);
   /** The row of a mark, whose cells are edited in place. */
@@ -110,6 +111,22 @@ describe('a project from nothing', () => {
     await room('Descent');
     await browser.click('[data-item^="beam-"]');
     await browser.waitForText('aside', 'to C1');
+    // the keyboard keeps its place in the river while bands come and go: the beam's section, its strip's widths and the strip here
+    const beam = await browser.see('[data-item^="beam-"]');
+    const before = await browser.pageText('footer');
+    for (let step = 0; step < 4; step++) await beam.sendKeys(Key.chord(Key.CONTROL, 'z'));
+    await browser.until(
+      () => browser.pageText('footer'),
+      (text) => text.includes('permanent') && !text.includes('snow'),
+      'nothing lies on the beam',
+    );
+    for (let step = 0; step < 4; step++) await beam.sendKeys(Key.chord(Key.CONTROL, 'y'));
+    await browser.until(
+      () => browser.pageText('footer'),
+      (text) => text === before,
+      'the beam carries what it did',
+    );
+    expect(await browser.driver.executeScript('return document.activeElement === arguments[0]', beam)).toBe(true);
     await room('Members');
     await browser.waitForText('main', 'UB 254x102x22');
     await room('Ground');

@@ -59,10 +59,10 @@ describe('the tour of the demonstration building', () => {
     await browser.go(`${app.url}${EBBWICK}/ground?item=F-C1`);
     const row = async () => (await browser.text('F-C1', 'tr')).getText();
     const before = await browser.until(row, (text) => text.includes('×'), 'the footing is sized');
-    await browser.clickText('Brief', 'a');
+    await browser.room('Brief');
     await browser.type('Load of standing-seam sheet', '3.0');
     await browser.waitForText('footer', 'saved');
-    await browser.clickText('Ground', 'a');
+    await browser.room('Ground');
     const after = await browser.until(row, (text) => text.includes('×') && text !== before, 'the footing has grown');
     const pad = (text: string) => Number(/([\d.]+) × /.exec(text)![1]);
     expect(pad(after)).toBeGreaterThan(pad(before));
@@ -70,7 +70,7 @@ describe('the tour of the demonstration building', () => {
 
   it('undoes it from the keyboard and redoes it', async () => {
     const load = async () => (await browser.field('Load of standing-seam sheet')).getAttribute('value');
-    await browser.clickText('Brief', 'a');
+    await browser.room('Brief');
     expect(await load()).toBe('3');
     await browser.driver.findElement(By.css('body')).sendKeys(Key.chord(Key.CONTROL, 'z'));
     await browser.until(load, (value) => value === '0.1', 'the layer weighs what it did');

@@ -60,7 +60,9 @@ function Frame() {
   const failed = useProjectPart((state) => state.failed);
   const name = useProjectPart(({ shown }) => shown?.building.brief.name);
   const family = useProjectPart(({ shown }) => shown?.building.brief.family);
-  const { search } = useLocation();
+  const { search, pathname } = useLocation();
+  // changes with what is shown, not with the click: a room may have to be fetched first
+  const room = ROOMS.find(({ path }) => pathname.split('/')[3] === path);
   const [palette, setPalette] = useState(false);
 
   const step = (mode: 'undo' | 'redo') =>
@@ -99,15 +101,15 @@ function Frame() {
           <span className="ml-3 text-[12px] text-soft">{family ? STANDARDS[family].title : ''}</span>
         </div>
         <nav aria-label="Rooms" className="flex h-full flex-1 justify-center gap-1">
-          {ROOMS.map((room) => (
+          {ROOMS.map(({ path, name }) => (
             <NavLink
-              key={room.path}
-              to={{ pathname: `/projects/${id}/${room.path}`, search }}
-              className={({ isActive }) =>
-                `flex items-center border-b-[3px] px-3 ${isActive ? 'border-oxide font-bold' : 'border-transparent text-soft hover:text-ink'}`
+              key={path}
+              to={{ pathname: `/projects/${id}/${path}`, search }}
+              className={({ isActive, isPending }) =>
+                `flex items-center border-b-[3px] px-3 ${isActive ? 'border-oxide font-bold' : `${isPending ? 'border-faint' : 'border-transparent'} text-soft hover:text-ink`}`
               }
             >
-              {room.name}
+              {name}
             </NavLink>
           ))}
         </nav>
@@ -139,7 +141,7 @@ function Frame() {
         <>
           <div className="print-flow flex min-h-0 flex-1">
             <Plumb />
-            <main className="print-flow flex min-w-0 flex-1">
+            <main className="print-flow flex min-w-0 flex-1" aria-label={room?.name}>
               <Outlet />
             </main>
             <SheetPanel />

@@ -117,6 +117,14 @@ export interface DrawingViewProps {
 export function DrawingView({ drawing, onPick, nameOf, onKeyDown, className }: DrawingViewProps) {
   const prefix = `p${useId().replace(/[^a-zA-Z0-9]/g, '')}-`;
   const named = new Set<string>();
+  // a mark is known by its member, its type and its turn among those: drawn again it is the same element, and keeps the focus
+  const counts = new Map<string, number>();
+  const keyOf = ({ item, type }: Mark) => {
+    const whose = `${item ?? ''} ${type}`;
+    const count = counts.get(whose) ?? 0;
+    counts.set(whose, count + 1);
+    return `${whose} ${count}`;
+  };
   return (
     <svg
       className={`draw ${className ?? ''}`}
@@ -126,15 +134,16 @@ export function DrawingView({ drawing, onPick, nameOf, onKeyDown, className }: D
       onKeyDown={onKeyDown}
     >
       <Patterns prefix={prefix} />
-      {drawing.marks.map((mark, i) => {
+      {drawing.marks.map((mark) => {
         const { item } = mark;
-        if (!item || !onPick) return <Shape key={i} mark={mark} prefix={prefix} />;
+        const key = keyOf(mark);
+        if (!item || !onPick) return <Shape key={key} mark={mark} prefix={prefix} />;
         const first = mark.type !== 'band' && mark.type !== 'text' && !named.has(item);
         if (first) named.add(item);
         const pick = () => onPick(item);
         return (
           <g
-            key={i}
+            key={key}
             data-pick={item}
             onClick={pick}
             style={{ cursor: 'pointer' }}
