@@ -49,6 +49,68 @@ describe('sections', () => {
   );
 });
 
+describe('axes of a section', () => {
+  /** Area, centroid and second moments of a drawn polygon about a direction through its centroid, by Green's theorem. */
+  const about = (points: readonly (readonly [number, number])[], dx: number, dy: number) => {
+    let [a, sx, sy] = [0, 0, 0];
+    const edges = points.map((p, i) => [p, points[(i + 1) % points.length]!] as const);
+    for (const [[x1, y1], [x2, y2]] of edges) {
+      const cross = x1 * y2 - x2 * y1;
+      a += cross / 2;
+      sx += (cross * (x1 + x2)) / 6;
+      sy += (cross * (y1 + y2)) / 6;
+    }
+    const [cx, cy] = [sx / a, sy / a];
+    let [along, across, mixed] = [0, 0, 0];
+    for (const edge of edges) {
+      const [[u1, v1], [u2, v2]] = edge.map(([x, y]) => [(x - cx) * dx + (y - cy) * dy, (y - cy) * dx - (x - cx) * dy] as const) as [
+        readonly [number, number],
+        readonly [number, number],
+      ];
+      const cross = u1 * v2 - u2 * v1;
+      along += (cross * (v1 * v1 + v1 * v2 + v2 * v2)) / 12;
+      across += (cross * (u1 * u1 + u1 * u2 + u2 * u2)) / 12;
+      mixed += (cross * (u1 * v2 + 2 * u1 * v1 + 2 * u2 * v2 + u2 * v1)) / 24;
+    }
+    return { cx, cy, along: along / Math.sign(a), across: across / Math.sign(a), mixed };
+  };
+  const axesOf = (drawing: Drawing) => {
+    const at = new Map<string, { x1: number; y1: number; dx: number; dy: number }>();
+    drawing.marks.forEach((mark, i) => {
+      const letter = drawing.marks[i + 1];
+      if (mark.type !== 'line' || mark.points.length !== 2 || letter?.type !== 'text' || letter.text.length !== 1) return;
+      const [[x1, y1], [x2, y2]] = mark.points as [[number, number], [number, number]];
+      const length = Math.hypot(x2 - x1, y2 - y1);
+      at.set(letter.text, { x1, y1, dx: (x2 - x1) / length, dy: (y2 - y1) / length });
+    });
+    return at;
+  };
+
+  it.each([
+    ['L 200x150x15', 'yzuv'],
+    ['L 150x150x12', 'yzuv'],
+    ['L8X6X3/4', 'xywz'],
+    ['PFC 200x75x23', 'yz'],
+    ['W16X31', 'xy'],
+    ['own I 600x250x10x20 bottom 180x15', 'yz'],
+  ])('of %s pass the centroid of what is drawn; an angle is strongest about the first principal one', (name, letters) => {
+    const drawing = sectionDrawing(findSection(name), 'SI', 300, 250, { axes: true });
+    expectDrawn(drawing);
+    const outline = (drawing.marks.find((mark) => mark.type === 'area') as AreaMark).points;
+    const axes = axesOf(drawing);
+    expect([...axes.keys()].join('')).toBe(letters);
+    for (const [letter, { x1, y1, dx, dy }] of axes) {
+      const { cx, cy, along, across, mixed } = about(outline, dx, dy);
+      // 0.3 px: the outline's curves are drawn in short straight pieces
+      expect(Math.abs((cx - x1) * dy - (cy - y1) * dx), `${letter} misses the centroid`).toBeLessThan(0.3);
+      if (letters.length < 4) continue;
+      if (letter === letters[2]) expect(along).toBeGreaterThan(across);
+      if (letter === letters[2] || letter === letters[3]) expect(Math.abs(mixed)).toBeLessThan(0.005 * Math.max(along, across));
+      else expect(Math.abs(mixed)).toBeGreaterThan(0.1 * Math.min(along, across));
+    }
+  });
+});
+
 describe('diagrams on the beam', () => {
   const solution = solveBeam({ length: 6000, EI: 2e13, supports: [{ at: 0 }, { at: 6000 }] }, [
     { type: 'distributed', from: 0, to: 6000, start: 10, end: 10 },

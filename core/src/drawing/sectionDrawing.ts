@@ -1,15 +1,21 @@
 import { formatQuantity, type UnitSystem } from '../quantity';
 import { shapeOutlines, type Section } from '../section';
 import { Pencil, type Drawing } from './drawing';
+import { drawAxes } from './sectionAxes';
 
-/** A cross-section to scale with its depth and width. */
-export function sectionDrawing(section: Section, units: UnitSystem, width: number, height: number): Drawing {
+/**
+ * A cross-section to scale with its depth and width.
+ * @param axes the axes through the centroid, and the shear centre (S) where it stands apart, are drawn too
+ */
+export function sectionDrawing(section: Section, units: UnitSystem, width: number, height: number, { axes = false } = {}): Drawing {
   const pencil = new Pencil();
   const { depth, width: breadth } = section.properties;
   const { shape } = section;
   const isUnequal = shape.outline === 'unequalI';
-  const scale = Math.min((width - 60) / breadth, (height - (isUnequal ? 72 : 50)) / depth);
-  const [cx, cy] = [width / 2 + 12, height / 2 + (isUnequal ? 0 : 8)];
+  // room for the letters of the axes, right and below
+  const letters = axes ? 24 : 0;
+  const scale = Math.min((width - 60 - letters) / breadth, (height - (isUnequal ? 72 : 50) - letters) / depth);
+  const [cx, cy] = [(width - letters) / 2 + 12, (height - letters) / 2 + (isUnequal ? 0 : 8)];
   const place = (points: readonly (readonly [number, number])[]): [number, number][] =>
     points.map(([x, y]) => [cx + x * scale, cy + y * scale]);
   const [outer, hole] = shapeOutlines(section.shape);
@@ -24,6 +30,7 @@ export function sectionDrawing(section: Section, units: UnitSystem, width: numbe
   // a dimension has its number above its line
   if (isUnequal) across(shape.bBottom, cy + y + 22);
   pencil.dimensionUp(cy - y, cy + y, cx - x - 10, formatQuantity(depth, 'sectionLength', units, { bare: true }));
+  if (axes) drawAxes(pencil, section, place, scale);
   return {
     width,
     height,

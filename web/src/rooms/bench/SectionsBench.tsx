@@ -1,24 +1,9 @@
 import { useMemo, useState } from 'react';
-import {
-  catalogue,
-  findSection,
-  formatNumber,
-  formatQuantity,
-  massRatio,
-  PlinthError,
-  sectionDrawing,
-  STANDARDS,
-  gradesFor,
-  unitLabel,
-  type Kind,
-  type Section,
-  type SectionProperties,
-  type UnitSystem,
-} from '@plinth/core';
-import { DrawingView } from '../../parts/DrawingView';
+import { catalogue, findSection, formatQuantity, unitLabel, type Kind, type UnitSystem } from '@plinth/core';
 import { OptionalQuantityField, SelectField, TextField } from '../../parts/fields';
 import { LongTable } from '../../parts/LongTable';
 import { UnitsProvider } from '../../project/context';
+import { SectionPage } from './SectionPage';
 import { useBenchInput } from './useBenchInput';
 
 interface Input {
@@ -40,31 +25,6 @@ const INITIAL: Input = {
   maxMass: null,
   units: 'SI',
 };
-
-const PROPERTIES: readonly (readonly [keyof SectionProperties, string, Kind])[] = [
-  ['A', 'Area', 'area'],
-  ['Iy', 'Second moment, major axis', 'secondMoment'],
-  ['Iz', 'Second moment, minor axis', 'secondMoment'],
-  ['Wely', 'Elastic modulus, major axis', 'sectionModulus'],
-  ['Welz', 'Elastic modulus, minor axis', 'sectionModulus'],
-  ['Wply', 'Plastic modulus, major axis', 'sectionModulus'],
-  ['Wplz', 'Plastic modulus, minor axis', 'sectionModulus'],
-  ['iy', 'Radius of gyration, major axis', 'sectionLength'],
-  ['iz', 'Radius of gyration, minor axis', 'sectionLength'],
-  ['It', 'Torsion constant', 'torsionConstant'],
-  ['Iw', 'Warping constant', 'warpingConstant'],
-];
-
-const ASYMMETRIC: readonly (readonly [keyof SectionProperties, string, Kind])[] = [
-  ['cz', 'Centroid from the left face', 'sectionLength'],
-  ['cy', 'Centroid below the top', 'sectionLength'],
-  ['shearCentre', 'Shear centre from the centroid, to the right', 'sectionLength'],
-  ['shearCentreUp', 'Shear centre from the centroid, upward', 'sectionLength'],
-  ['Iu', 'Second moment, strong principal axis', 'secondMoment'],
-  ['Iv', 'Second moment, weak principal axis', 'secondMoment'],
-  ['iv', 'Radius of gyration, weak principal axis', 'sectionLength'],
-  ['principal', 'Strong axis turned from the horizontal', 'angle'],
-];
 
 /** The catalogue, filtered, and one shape with all that is known of it. */
 export function SectionsBench() {
@@ -143,8 +103,12 @@ export function SectionsBench() {
               <th className="num">Depth [{unitLabel('sectionLength', units)}]</th>
               <th className="num">Width [{unitLabel('sectionLength', units)}]</th>
               <th className="num">A [{unitLabel('area', units)}]</th>
-              <th className="num">Iy [{unitLabel('secondMoment', units)}]</th>
-              <th className="num">Wply [{unitLabel('sectionModulus', units)}]</th>
+              <th className="num">
+                {units === 'US' ? 'Ix' : 'Iy'} [{unitLabel('secondMoment', units)}]
+              </th>
+              <th className="num">
+                {units === 'US' ? 'Zx' : 'Wply'} [{unitLabel('sectionModulus', units)}]
+              </th>
             </tr>
           }
           row={(index, measure) => {
@@ -175,7 +139,7 @@ export function SectionsBench() {
         />
         <OwnShape value={input.chosen} commit={(designation) => change({ chosen: designation })} />
       </div>
-      <SectionPage section={chosen} units={units} />
+      <SectionPage key={chosen.designation} section={chosen} units={units} />
     </UnitsProvider>
   );
 }
@@ -189,14 +153,15 @@ function OwnShape({ value, commit }: { value: string; commit: (designation: stri
         label="A shape of your own: I, C, T, L, box or tube, dimensions in mm"
         value={value.startsWith('own ') ? value : kept}
         commit={(designation) => {
-          findSection(designation);
-          setKept(designation);
-          commit(designation);
+          const own = designation.startsWith('own ') ? designation : `own ${designation}`;
+          findSection(own);
+          setKept(own);
+          commit(own);
         }}
       />
       <p className="text-[12px] text-soft">
         I, C, T: depth x width x web x flange, and r10 for a root radius or, of an I, bottom 180x15 for another bottom flange; L: legs and
-        thickness; box: depth x width x wall; tube: diameter x wall. Written so it can be used wherever a section is asked for.{' '}
+        thickness; box: depth x width x wall; tube: diameter x wall. With “own” before it, it can be used wherever a section is asked for.{' '}
         <button type="button" className="btn-line" onClick={() => commit(kept)}>
           Show {kept}
         </button>
@@ -204,93 +169,3 @@ function OwnShape({ value, commit }: { value: string; commit: (designation: stri
     </div>
   );
 }
-
-function SectionPage({ section, units }: { section: Section; units: UnitSystem }) {
-  const { properties, shape } = section;
-  const isAsymmetric = shape.outline === 'angle' || shape.outline === 'tee' || shape.outline === 'channel' || shape.outline === 'unequalI';
-  const rows = isAsymmetric ? [...PROPERTIES, ...ASYMMETRIC] : PROPERTIES;
-  const grades =
-    section.region === 'own'
-      ? [...gradesFor('european', section.product), ...gradesFor('american', section.product)]
-      : gradesFor(section.region, section.product);
-  const slenderness = grades.map((grade) => {
-    try {
-      return { grade, ...STANDARDS[grade.family].localSlenderness(section, grade) };
-    } catch (error) {
-      if (!(error instanceof PlinthError)) throw error;
-      return { grade, bending: error.message, compression: '' };
-    }
-  });
-  return (
-    <aside
-      aria-label={`Section ${section.designation}`}
-      className="panel w-[430px] shrink-0 overflow-y-auto border-l border-rule bg-panel px-4 py-3"
-      tabIndex={0}
-    >
-      <h2>
-        <span className="text-[20px] text-oxide">{section.designation}</span>{' '}
-        <span className="font-normal whitespace-nowrap">{formatQuantity(section.mass, 'massPerLength', units)}</span>
-      </h2>
-      <p className="text-[12.5px] text-soft">
-        {section.region === 'own'
-          ? `${section.product}, its mass from its area`
-          : `${section.product}; published mass over area and density ${formatNumber(massRatio(section), 4)}`}
-        {'taper' in shape && shape.taper ? '; flanges taper, their mean thickness is given' : ''}
-      </p>
-      <DrawingView className="mx-auto mt-2 w-[300px]" drawing={sectionDrawing(section, units, 300, 250)} />
-      <table className="grid-table mt-2" aria-label="Properties">
-        <tbody>
-          {Object.entries(shape)
-            .filter(([name, value]) => name !== 'outline' && typeof value === 'number')
-            .map(([name, value]) => (
-              <tr key={name}>
-                <td className="text-soft">{DIMENSION[name] ?? name}</td>
-                <td className="num">{formatQuantity(value as number, 'sectionLength', units)}</td>
-              </tr>
-            ))}
-          {rows.map(([key, title, kind]) => (
-            <tr key={key}>
-              <td className="text-soft">{title}</td>
-              <td className="num font-semibold">
-                {kind === 'angle' ? `${((properties[key] * 180) / Math.PI).toFixed(1)}°` : formatQuantity(properties[key], kind, units)}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <table className="grid-table mt-3" aria-label="Local slenderness by grade">
-        <thead>
-          <tr>
-            <th>Grade</th>
-            <th>Alone in bending</th>
-            <th>Alone in compression</th>
-          </tr>
-        </thead>
-        <tbody>
-          {slenderness.map(({ grade, bending, compression }) => (
-            <tr key={grade.id}>
-              <td>{grade.id}</td>
-              <td>{bending}</td>
-              <td>{compression}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </aside>
-  );
-}
-
-const DIMENSION: Record<string, string> = {
-  h: 'Depth',
-  b: 'Width',
-  tw: 'Web',
-  tf: 'Flange',
-  bBottom: 'Width of the bottom flange',
-  tfBottom: 'Bottom flange',
-  r: 'Root radius',
-  t: 'Thickness',
-  d: 'Outside diameter',
-  ro: 'Outer corner radius',
-  ri: 'Inner corner radius',
-  toe: 'Toe radius',
-};
