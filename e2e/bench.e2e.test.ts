@@ -139,6 +139,16 @@ describe('the bench', () => {
     await browser.waitForText('[aria-label="Result"]', 'exactly on the joint between top flange and bottom flange');
     await browser.clickText('Add a rolled shape');
     await browser.waitForText('[aria-label="Result"]', 'Plastic moment');
+    // material that would count twice is named, and still drawn
+    await browser.type('z of part 3', '-300');
+    await browser.waitForText('[role="alert"]', '"top flange" and "shape 3" lie over each other');
+    await browser.see('svg[aria-label="Built-up section to scale"]');
+    await browser.type('z of part 3', '-100');
+    await browser.waitForText('[aria-label="Result"]', 'Plastic moment');
+    await browser.clickText('Add a hole');
+    await browser.waitForText('[aria-label="Result"]', 'Plastic moment');
+    await browser.type('z of part 4', '-360');
+    await browser.waitForText('[role="alert"]', 'of the hole "hole 4" lie outside "top flange"');
     await browser.type('Shape of part 3', 'UB 9x9');
     await browser.waitForText('main', 'is not in the catalogue');
   });
@@ -165,9 +175,9 @@ describe('the bench', () => {
     await browser.type('to', '120 mm');
     await browser.type('Mass to', '15');
     await browser.choose('Family', 'L');
-    const page = await browser.waitForText('[aria-label^="Section L"]', 'Shear centre from the centroid, upward');
+    const page = await browser.waitForText('[aria-label^="Section L"]', 'Shear centre S above the centroid');
     expect(page).toContain('S355');
-    await browser.type('A shape of your own', 'own T 150x200x8x12');
+    await browser.type('A shape of your own', 'T 150x200x8x12');
     await browser.waitForText('[aria-label="Section own T 150x200x8x12"]', 'Centroid below the top');
     await browser.type('A shape of your own', 'own I 600x300x12x20 bottom 180x15');
     const girder = await browser.waitForText('[aria-label="Section own I 600x300x12x20 bottom 180x15"]', 'Width of the bottom flange');

@@ -4,8 +4,8 @@ import { Pencil, type Drawing } from './drawing';
 
 export interface BuiltUpDrawingInput {
   readonly parts: readonly Part[];
-  readonly elastic: Elastic;
-  readonly plastic: Plastic;
+  /** What was found of it; null while the parts make no section. */
+  readonly solution: { readonly elastic: Elastic; readonly plastic: Plastic } | null;
   readonly units: UnitSystem;
   readonly width: number;
   readonly height: number;
@@ -15,17 +15,18 @@ export interface BuiltUpDrawingInput {
  * A built-up section to scale with both neutral axes, and beside it strain and stress at first yield and the plastic stress blocks, each part at
  * its own strength. Compression is drawn to the left of each line.
  */
-export function builtUpDrawing({ parts, elastic, plastic, units, width, height }: BuiltUpDrawingInput): Drawing {
+export function builtUpDrawing({ parts, solution, units, width, height }: BuiltUpDrawingInput): Drawing {
   const pencil = new Pencil();
   const top = Math.max(...parts.map((part) => part.top));
   const bottom = Math.min(...parts.map((part) => part.bottom));
   const left = Math.min(...parts.map((part) => part.left));
   const right = Math.max(...parts.map((part) => part.right));
   const own = width * 0.46;
-  const scale = Math.min((own - 90) / (right - left), (height - 70) / (top - bottom));
+  const scale = Math.min((own - 150) / (right - left), (height - 70) / (top - bottom));
   const foot = height - 30;
   const y = (z: number) => foot - (z - bottom) * scale;
-  const middle = 45 + (own - 60) / 2;
+  // right of it stand the names of the axes
+  const middle = 45 + (own - 120) / 2;
   const x = (at: number) => middle + (at - (left + right) / 2) * scale;
   for (const part of parts)
     for (const { corners, sign } of part.loops)
@@ -36,6 +37,9 @@ export function builtUpDrawing({ parts, elastic, plastic, units, width, height }
       );
   pencil.dimension(x(left), x(right), y(top) - 12, formatQuantity(right - left, 'sectionLength', units, { bare: true }));
   pencil.dimensionUp(y(top), y(bottom), x(left) - 16, formatQuantity(top - bottom, 'sectionLength', units, { bare: true }));
+  const title = 'Built-up section to scale, with elastic and plastic neutral axes, strain and stresses';
+  if (!solution) return { width, height, title: 'Built-up section to scale', marks: pencil.marks };
+  const { elastic, plastic } = solution;
 
   // strain, elastic stress, plastic stress: three columns on the same heights
   const columns = [0.53, 0.69, 0.85].map((share) => share * width);
@@ -88,7 +92,14 @@ export function builtUpDrawing({ parts, elastic, plastic, units, width, height }
   for (const { fy, top: z, bottom: low } of solid) {
     if (labelled.has(fy)) continue;
     labelled.add(fy);
-    pencil.text(columns[2]! + half + 4, y((z + low) / 2) + 4, formatQuantity(fy, 'stress', units), { size: 10, pen: 'soft', halo: true });
+    const at = y((z + low) / 2);
+    // above an axis that would run through it
+    const crossed = [elastic.axis, plastic.axis].map(y).filter((line) => Math.abs(line - at) < 9);
+    pencil.text(columns[2]! + half + 4, crossed.length > 0 ? Math.min(...crossed) - 5 : at + 4, formatQuantity(fy, 'stress', units), {
+      size: 10,
+      pen: 'soft',
+      halo: true,
+    });
   }
   // the axes, across everything; when they lie close their names keep apart
   const close = Math.abs(y(elastic.axis) - y(plastic.axis)) < 14;
@@ -116,7 +127,7 @@ export function builtUpDrawing({ parts, elastic, plastic, units, width, height }
   return {
     width,
     height,
-    title: 'Built-up section to scale, with elastic and plastic neutral axes, strain and stresses',
+    title,
     marks: pencil.marks,
   };
 }

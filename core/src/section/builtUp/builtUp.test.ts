@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { findSection, fromTheSide, jointsOf, readParts, solveElastic, solvePlastic, type PartInput } from '..';
+import { findSection, fromTheSide, jointsOf, mustLieApart, readParts, solveElastic, solvePlastic, type PartInput } from '..';
 
 const plate = (name: string, width: number, height: number, z: number, fy = 355, more: Partial<PartInput> = {}): PartInput => ({
   name,
@@ -86,6 +86,45 @@ describe('built-up sections, by hand', () => {
     expect(() => readParts([plate('a', 10, 10, 0), plate('a', 10, 10, 10)])).toThrow('two parts are called "a"');
     expect(() => readParts([plate('a', 10, 10, 0), plate('h', 5, 5, 0, 1, { holeIn: 'b' })])).toThrow('which is not there');
     expect(() => readParts([plate('a', 0, 10, 0)])).toThrow('a width and a height');
+  });
+});
+
+describe('parts lie apart', () => {
+  const beam = (z: number, section = 'UB 305x165x40'): PartInput => ({
+    name: 'beam',
+    section,
+    turned: false,
+    x: 0,
+    z,
+    fy: 355,
+    E: 210_000,
+    holeIn: null,
+  });
+  const check =
+    (...inputs: PartInput[]) =>
+    () =>
+      mustLieApart(readParts(inputs));
+  it('may touch, and stand between the flanges of a shape or in a hollow one', () => {
+    check(beam(0), plate('cover', 200, 20, 151.7 + 10))();
+    check(beam(0), plate('stiffener', 50, 250, 0, 355, { x: 50 }))();
+    check(beam(0, 'SHS 150x150x8'), plate('inlay', 100, 100, 0))();
+    check(beam(0, 'L 100x100x10'), plate('on the leg', 80, 80, 0, 355, { x: 5, z: 5 }))();
+  });
+  it('name each other and the area when they do not', () => {
+    expect(check(beam(0), plate('cover', 200, 20, 151.7))).toThrow('"beam" and "cover" lie over each other: 1650 mm²');
+    expect(check(plate('a', 100, 10, 0), plate('b', 10, 100, 0))).toThrow('"a" and "b" lie over each other: 100 mm²');
+    expect(check(plate('a', 100, 10, 0), plate('b', 10, 100, 0, 355, { turned: true, z: 9 }))).toThrow('100 mm²');
+    expect(check(beam(0, 'SHS 150x150x8'), plate('inlay', 134, 140, 0))).toThrow('lie over each other');
+  });
+  it('a hole lies within its part, and holes apart', () => {
+    const hole = (name: string, z: number, x = 0) => plate(name, 20, 20, z, 0, { holeIn: 'web', E: 0, x });
+    const web = plate('web', 40, 400, 0);
+    check(web, hole('h1', 0), hole('h2', 20))();
+    check(web, hole('h1', 190))();
+    expect(check(web, hole('h1', 195))).toThrow('100 mm² of the hole "h1" lie outside "web"');
+    expect(check(web, hole('h1', 300))).toThrow('400 mm² of the hole "h1"');
+    expect(check(web, hole('h1', 0), hole('h2', 10, 5))).toThrow('"h1" and "h2" lie over each other: 150 mm² would be cut out twice');
+    expect(check(beam(0, 'SHS 150x150x8'), plate('h', 20, 20, 0, 0, { holeIn: 'beam' }))).toThrow('400 mm² of the hole');
   });
 });
 

@@ -35,6 +35,8 @@ export interface Part {
   readonly centroid: number;
   readonly second: number;
   readonly isHole: boolean;
+  /** The part that it is cut out of; null for material. */
+  readonly holeIn: string | null;
   /** Breadth, where it is the same at every height. */
   readonly breadth: number | null;
 }
@@ -85,6 +87,7 @@ export function readParts(inputs: readonly PartInput[]): Part[] {
       centroid,
       second: second - area * centroid ** 2,
       isHole,
+      holeIn: input.holeIn,
       breadth: input.plate ? (input.turned ? input.plate.height : input.plate.width) * (isHole ? -1 : 1) : null,
     };
   });

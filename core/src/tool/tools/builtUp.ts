@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { BadInput } from '../../error';
 import { quantity } from '../../quantity';
-import { describePlace, fromTheSide, jointsOf, readParts, solveElastic, solvePlastic, type Part } from '../../section';
+import { describePlace, fromTheSide, jointsOf, mustLieApart, readParts, solveElastic, solvePlastic, type Part } from '../../section';
 import type { Sheet } from '../../sheet';
 import { defineTool } from '../tool';
 
@@ -122,6 +122,7 @@ export const builtUpSection = defineTool({
         };
       }),
     );
+    mustLieApart(parts);
     sheet?.note('Parts act as one: the joints hold the shear between them. Local buckling is not looked at.');
     const upright = axisResult(parts, input.shear, input.weld, sheet?.scope('Bending about the horizontal axis'));
     const across = axisResult(parts.map(fromTheSide), input.shearAcross, input.weld, sheet?.scope('Bending about the vertical axis'));
