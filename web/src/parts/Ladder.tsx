@@ -26,16 +26,27 @@ export function UtilisationBar({ value, state }: { value: number | null; state: 
 
 const MODE: Record<Check['mode'], string> = { ductile: 'ductile', brittle: 'brittle', instability: 'buckles', service: 'service' };
 
+/** What is asked of what there is, or why nothing is known of it. */
+function balance(check: Check, units: UnitSystem): string {
+  const value = (number: number | null) =>
+    number === null ? '—' : check.kind === 'ratio' ? formatNumber(number) : formatQuantity(number, check.kind, units);
+  return check.verdict === 'unproven' ? (check.reason ?? '') : `${value(check.demand)} of ${value(check.capacity)}`;
+}
+
+function Heading({ title }: { title: string }) {
+  return (
+    <div className="flex justify-between">
+      <h3 className="label">{title}</h3>
+      <span className="text-[12px] text-soft">weakest first</span>
+    </div>
+  );
+}
+
 /** Limit states from weakest to strongest; the unproven at the foot, with their reason. */
 export function Ladder({ checks, units, title = 'Failure ladder' }: { checks: readonly Check[]; units: UnitSystem; title?: string }) {
-  const value = (number: number | null, check: Check) =>
-    number === null ? '—' : check.kind === 'ratio' ? formatNumber(number) : formatQuantity(number, check.kind, units);
   return (
     <section aria-label={title}>
-      <div className="flex justify-between">
-        <h3 className="label">{title}</h3>
-        <span className="text-[12px] text-soft">weakest first</span>
-      </div>
+      <Heading title={title} />
       <ol>
         {failureLadder(checks).map((check) => (
           <li key={check.name} className="pt-1.5" data-check={check.name}>
@@ -48,13 +59,81 @@ export function Ladder({ checks, units, title = 'Failure ladder' }: { checks: re
             </div>
             <UtilisationBar value={check.utilisation} state={check.verdict} />
             <p className="text-[12px] text-soft">
-              {check.verdict === 'unproven'
-                ? check.reason
-                : `${value(check.demand, check)} of ${value(check.capacity, check)} · ${check.clause}`}
+              {balance(check, units)}
+              {check.verdict === 'unproven' ? '' : ` · ${check.clause}`}
             </p>
           </li>
         ))}
       </ol>
+    </section>
+  );
+}
+
+/** Ladders by several philosophies side by side: a limit state stands where the weaker of them puts it. One alone is a ladder. */
+export function Ladders({
+  results,
+  units,
+}: {
+  results: readonly { readonly philosophy: string; readonly checks: readonly Check[] }[];
+  units: UnitSystem;
+}) {
+  if (results.length === 1) return <Ladder checks={results[0]!.checks} units={units} />;
+  const title = `Failure ladder, ${results.map(({ philosophy }) => philosophy).join(' and ')}`;
+  const rungs = failureLadder(results.flatMap(({ checks }) => checks)).filter(
+    ({ name }, i, all) => all.findIndex((other) => other.name === name) === i,
+  );
+  return (
+    <section aria-label={title}>
+      <Heading title="Failure ladder" />
+      <table className="mt-1 w-full table-fixed text-left" aria-label={title}>
+        <thead>
+          <tr className="text-[12.5px]">
+            {results.map(({ philosophy }) => (
+              <th key={philosophy} scope="col" className="pr-3 font-semibold">
+                {philosophy}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        {rungs.map(({ name, mode }) => (
+          <tbody key={name} data-check={name}>
+            <tr>
+              <th scope="rowgroup" colSpan={results.length} className="pt-2 font-normal">
+                {name} <span className="text-[12px] text-soft">{MODE[mode]}</span>
+              </th>
+            </tr>
+            <tr className="align-top">
+              {results.map(({ philosophy, checks }) => {
+                const check = checks.find((candidate) => candidate.name === name);
+                return (
+                  <td key={philosophy} className="pr-3">
+                    {check ? (
+                      <>
+                        <span className="flex justify-between">
+                          <StateWord state={check.verdict} />
+                          <span className="font-semibold">{check.utilisation === null ? '' : check.utilisation.toFixed(2)}</span>
+                        </span>
+                        <UtilisationBar value={check.utilisation} state={check.verdict} />
+                        <span className="block text-[12px] leading-snug text-soft">
+                          {balance(check, units)}
+                          {check.verdict === 'unproven' ? null : (
+                            <>
+                              <br />
+                              {check.clause}
+                            </>
+                          )}
+                        </span>
+                      </>
+                    ) : (
+                      <span className="text-soft">not asked for</span>
+                    )}
+                  </td>
+                );
+              })}
+            </tr>
+          </tbody>
+        ))}
+      </table>
     </section>
   );
 }

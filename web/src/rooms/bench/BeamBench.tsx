@@ -23,10 +23,11 @@ import {
 } from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
 import { CheckField, OptionalQuantityField, QuantityField, SelectField } from '../../parts/fields';
-import { Ladder } from '../../parts/Ladder';
+import { Ladders } from '../../parts/Ladder';
 import { PlacesField } from '../../parts/PlacesField';
 import { UnitsProvider } from '../../project/context';
 import { BEAM_STARTS } from './beamStarts';
+import { byOtherCodes } from './otherCodes';
 import { BeamLoads } from './BeamLoads';
 import { DeflectionLimits, HeldAt } from './BeamHolds';
 import { SectionInput } from './SectionInput';
@@ -61,7 +62,9 @@ export function BeamBench() {
         <SelectField
           label="Codes"
           value={input.family}
-          commit={(family) => change(BEAM_STARTS[family as Standard['id']])}
+          commit={(family) =>
+            change(byOtherCodes(input, BEAM_STARTS, family as Standard['id'], ['philosophy', 'limitVariable', 'limitTotal']))
+          }
           options={Object.values(STANDARDS).map(({ id, title }) => ({ value: id, label: title }))}
         />
         <SelectField
@@ -181,14 +184,7 @@ export function BeamBench() {
         {typeof result === 'string' || !design || fault ? null : (
           <>
             <Choosing key={JSON.stringify(input)} result={result} take={(designation) => change({ section: designation })} />
-            {design.results.map(({ philosophy, checks }) => (
-              <Ladder
-                key={philosophy}
-                checks={checks}
-                units={units}
-                title={design.results.length > 1 ? `Ladder, ${philosophy}` : 'Failure ladder'}
-              />
-            ))}
+            {design.results.length > 0 ? <Ladders results={design.results} units={units} /> : null}
           </>
         )}
       </aside>

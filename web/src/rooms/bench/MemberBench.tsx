@@ -15,9 +15,10 @@ import {
 } from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
 import { QuantityField, SelectField } from '../../parts/fields';
-import { Ladder } from '../../parts/Ladder';
+import { Ladders } from '../../parts/Ladder';
 import { UnitsProvider } from '../../project/context';
 import { ForceSets } from './ForceSets';
+import { byOtherCodes } from './otherCodes';
 import { SectionInput } from './SectionInput';
 import { useBenchInput } from './useBenchInput';
 
@@ -137,6 +138,9 @@ export function MemberBench() {
   const replies = useMemo(() => philosophies.map(({ id }) => run(input, id)), [input, philosophies]);
   const section = findSection(input.section);
   const grades = gradesFor(standard.materials, section.product);
+  const ladders = replies.flatMap((reply, i) =>
+    typeof reply === 'string' ? [] : [{ philosophy: philosophies[i]!.id, checks: reply.checks }],
+  );
   const picked = replies[Math.min(shown, replies.length - 1)]!;
   const length = (name: 'lengthY' | 'lengthZ' | 'lengthT', label: string) => (
     <QuantityField
@@ -158,7 +162,7 @@ export function MemberBench() {
         <SelectField
           label="Codes"
           value={input.family}
-          commit={(family) => change(STARTS[family as Standard['id']])}
+          commit={(family) => change(byOtherCodes(input, STARTS, family as Standard['id'], []))}
           options={Object.values(STANDARDS).map(({ id, title }) => ({ value: id, label: title }))}
         />
         <SectionInput value={input.section} commit={(designation) => change({ section: designation })} />
@@ -252,16 +256,7 @@ export function MemberBench() {
             What is typed is taken as combined by each philosophy’s own rules: factored for one, not for the other.
           </p>
         ) : null}
-        {replies.map((reply, i) =>
-          typeof reply === 'string' ? null : (
-            <Ladder
-              key={philosophies[i]!.id}
-              checks={reply.checks}
-              units={units}
-              title={replies.length > 1 ? `Ladder, ${philosophies[i]!.id}` : 'Failure ladder'}
-            />
-          ),
-        )}
+        {ladders.length > 0 ? <Ladders results={ladders} units={units} /> : null}
       </aside>
     </UnitsProvider>
   );

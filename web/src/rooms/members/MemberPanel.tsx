@@ -13,7 +13,7 @@ import {
 } from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
 import { CheckField } from '../../parts/fields';
-import { Ladder } from '../../parts/Ladder';
+import { Ladders } from '../../parts/Ladder';
 import { PanelHead, SidePanel } from '../../parts/SidePanel';
 import { useAsked } from '../../parts/useAsked';
 import { useItems, useProject, useView } from '../../project/context';
@@ -118,18 +118,16 @@ export function MemberPanel() {
           />
         </section>
       ) : null}
-      {member.results.map((result) => (
-        <div key={result.philosophy} className="mt-3">
-          <Ladder
-            checks={result.checks}
-            units={units}
-            title={member.results.length > 1 ? `Ladder, ${result.philosophy}` : 'Failure ladder'}
-          />
-          <button type="button" className="btn mt-2" onClick={() => openSheet(`${member.id}~${result.philosophy}`)}>
-            Open the sheet{member.results.length > 1 ? `, ${result.philosophy}` : ''}
-          </button>
+      {member.results.length > 0 ? (
+        <div className="mt-3">
+          <Ladders results={member.results} units={units} />
+          {member.results.map(({ philosophy }) => (
+            <button key={philosophy} type="button" className="btn mt-2 mr-2" onClick={() => openSheet(`${member.id}~${philosophy}`)}>
+              Open the sheet{member.results.length > 1 ? `, ${philosophy}` : ''}
+            </button>
+          ))}
         </div>
-      ))}
+      ) : null}
       {truss ? null : (
         <>
           <Sizing key={`size ${member.id}`} id={member.id} kind={member.kind} commit={commit} />
