@@ -13,7 +13,7 @@ import {
   type Cause,
   type Nature,
 } from '@plinth/core';
-import { Ladder } from '../../parts/Ladder';
+import { Ladders } from '../../parts/Ladder';
 import { DrawingView } from '../../parts/DrawingView';
 import { PanelHead, SidePanel } from '../../parts/SidePanel';
 import { useAsked } from '../../parts/useAsked';
@@ -101,7 +101,7 @@ export function LedgerPanel() {
   const member = computed.members.get(ledger.id);
   const footing = computed.footings.get(ledger.id);
   const reduction = member?.reduction ?? footing?.reduction;
-  const checks = member?.results[0]?.checks ?? footing?.checks ?? [];
+  const results = member?.results ?? (footing ? [{ philosophy: '', checks: footing.checks }] : []);
   const number = numbersOf(computed.takedown).get(ledger.id);
   const going = (to: string | null) => (to === 'ground' ? 'the ground' : to === null ? 'nothing' : markOf(building, to));
   const open = asked?.id === ledger.id ? asked.leave : null;
@@ -187,9 +187,9 @@ export function LedgerPanel() {
           <DrawingView drawing={diagram.drawings[0]!} className="w-full" />
         </>
       ) : null}
-      {checks.length ? (
+      {results.some(({ checks }) => checks.length > 0) ? (
         <div className="mt-3">
-          <Ladder checks={checks} units={units} />
+          <Ladders results={results} units={units} />
         </div>
       ) : null}
       <div className="mt-3 flex gap-2">

@@ -153,7 +153,7 @@ export function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'colum
             <tbody>
               {around.map((candidate) => (
                 <tr key={candidate.designation} aria-selected={candidate === best}>
-                  <td>
+                  <td className="whitespace-nowrap">
                     <button type="button" className="text-left hover:text-oxide" onClick={() => quietly(commit(candidate.designation))}>
                       {candidate.designation}
                     </button>
