@@ -107,9 +107,19 @@ describe('members of a building', () => {
     await browser.choose('families', 'own shapes');
     await browser.choose('the least', 'cost');
     await browser.clickText('Size this beam');
-    await browser.waitForText(
-      '[aria-label="Sizing"]',
-      /Cheapest that carries: own I 300x150x8x12[\s\S]*Connections, coating and erection are not in it/,
+    await browser.waitForText('[aria-label="Sizing"]', /Cheapest that carries: PG1[\s\S]*Connections, coating and erection are not in it/);
+    // by its name wherever a section is asked for
+    await browser.type('Section of the beam', 'pg1');
+    await browser.until(
+      async () => (await stored()).get('GB1')!['section'],
+      (section) => section === 'own I 300x150x8x12',
+      'the name is that of the shape',
+    );
+    await browser.click('[aria-label="Undo"]');
+    await browser.until(
+      async () => (await stored()).get('GB1')!['section'],
+      (section) => section !== 'own I 300x150x8x12',
+      'and undone',
     );
   });
 

@@ -19,5 +19,5 @@ export {
   type Reshaped,
 } from './reshape';
 export { changeSchema, readItem, requireConsistent, type Change, type StoredItem } from './command';
-export { shapeInFull, shapeName } from './shapeName';
+export { readShape, shapeInFull, shapeName } from './shapeName';
 export { defaultBrief, item } from './sample';

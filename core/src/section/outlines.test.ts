@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { findSection, sectionProperties, type Shape } from '.';
+import { catalogue, findSection, readDesignation, readOwnDesignation, sectionProperties, type Shape } from '.';
 
 const off = (got: number, expected: number) => Math.abs(got / expected - 1);
 
@@ -82,6 +82,17 @@ describe('shapes that somebody writes', () => {
   });
   it.each(['own I 600x250x10', 'own X 1x1', 'own I 600x250xax20', 'I 600x250x10x20'])('"%s" is refused with an example', (name) => {
     expect(() => findSection(name)).toThrow('own I 600x250x10x20');
+  });
+  it('is meant by blanks, signs of times and small letters too', () => {
+    for (const text of ['ub 457 x 191 x 67', '457×191×67 UB', 'UB457x191x67', ' UB 457*191*67 '])
+      expect(readDesignation(text)).toBe('UB 457x191x67');
+    expect(readDesignation('w16x31')).toBe('W16X31');
+    expect(readDesignation('own I 600 x 250 x 10 x 20')).toBe('own I 600x250x10x20');
+    expect(readOwnDesignation('I 600 × 250 × 10 × 20 bottom 180 x 15')).toBe('own I 600x250x10x20 bottom 180x15');
+    // a mistyped angle of the catalogue does not become an own one
+    expect(() => readDesignation('L 151x150x12')).toThrow('is not in the catalogue');
+    expect(() => readOwnDesignation('Z 100x50x5')).toThrow('is not in the catalogue');
+    for (const { designation } of catalogue()) expect(readDesignation(designation.toLowerCase())).toBe(designation);
   });
   it('and what does not fit together is named', () => {
     expect(() => findSection('own I 40x250x10x20')).toThrow('deeper than the section');

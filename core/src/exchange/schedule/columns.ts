@@ -1,4 +1,4 @@
-import { END_CONDITIONS, type Building } from '../../building';
+import { END_CONDITIONS, readShape, type Building } from '../../building';
 import { BadInput } from '../../error';
 import { NATURES, USES } from '../../load';
 import { steelGrade } from '../../material';
@@ -68,7 +68,7 @@ const text = (title: string, key: string): Column => ({
 const section: Column = {
   title: 'section',
   write: ({ section: chosen }) => (chosen as string | null) ?? '',
-  read: (value, body) => void (body['section'] = value === '' ? null : value),
+  read: (value, body, { building }) => void (body['section'] = value === '' ? null : readShape(building.brief, value)),
 };
 
 /** One of a few words; their beginnings are enough, whatever their case. */

@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { catalogue, findSection, OWN_EXAMPLE } from '@plinth/core';
+import { catalogue, readDesignation, OWN_EXAMPLE } from '@plinth/core';
 import { TextField } from '../../parts/fields';
 
 /** A section by its designation: rolled, or an own shape by its dimensions. What is not known is said at the field. */
@@ -20,10 +20,7 @@ export function SectionInput({
         value={value}
         list={`${id}-list`}
         className="font-semibold"
-        commit={(designation) => {
-          findSection(designation);
-          commit(designation);
-        }}
+        commit={(text) => commit(readDesignation(text))}
       />
       <datalist id={`${id}-list`}>
         {catalogue().map(({ designation }) => (

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { catalogue, findSection, formatQuantity, unitLabel, type Kind, type UnitSystem } from '@plinth/core';
+import { catalogue, findSection, formatQuantity, readOwnDesignation, unitLabel, type Kind, type UnitSystem } from '@plinth/core';
 import { OptionalQuantityField, SelectField, TextField } from '../../parts/fields';
 import { LongTable } from '../../parts/LongTable';
 import { UnitsProvider } from '../../project/context';
@@ -153,8 +153,7 @@ function OwnShape({ value, commit }: { value: string; commit: (designation: stri
         label="A shape of your own: I, C, T, L, box or tube, dimensions in mm"
         value={value.startsWith('own ') ? value : kept}
         commit={(designation) => {
-          const own = designation.startsWith('own ') ? designation : `own ${designation}`;
-          findSection(own);
+          const own = readOwnDesignation(designation);
           setKept(own);
           commit(own);
         }}

@@ -4,6 +4,7 @@ import {
   formatQuantity,
   OWN_EXAMPLE,
   ownShapesCsv,
+  readOwnDesignation,
   readOwnShapes,
   type Item,
   type ReadOwnShapes,
@@ -65,10 +66,7 @@ export function OwnShapes({ item, units }: { item: BriefItem; units: UnitSystem 
                       quiet
                       label={`Dimensions of own shape ${i + 1}`}
                       value={designation}
-                      commit={(to) => {
-                        findSection(to);
-                        return change(i, { designation: to });
-                      }}
+                      commit={(to) => change(i, { designation: readOwnDesignation(to) })}
                     />
                   </td>
                   <td className="num">{formatQuantity(mass, 'massPerLength', units)}</td>

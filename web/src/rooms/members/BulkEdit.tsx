@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { findSection, STANDARDS, STEEL_GRADES, type Beam, type Item } from '@plinth/core';
+import { readShape, STANDARDS, STEEL_GRADES, type Beam, type Item } from '@plinth/core';
 import { useItems, useProject } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 
@@ -25,8 +25,7 @@ export function BulkEdit({ chosen, clear }: { chosen: ReadonlySet<string>; clear
   const apply = async () => {
     setError(null);
     try {
-      const designation = section.trim();
-      if (designation) findSection(designation);
+      const designation = section.trim() ? readShape(brief, section) : '';
       const changed = items.flatMap((item): Item[] => {
         const body = { ...item.body } as Record<string, unknown>;
         if (designation && !(item.kind === 'beam' && item.body.role === 'truss')) body['section'] = designation;

@@ -1,7 +1,7 @@
 import { proxy } from 'comlink';
 import { useState } from 'react';
 import { toast } from 'sonner';
-import { costCurve, tonnes, type Item, type MemberDesign, type SizeSet } from '@plinth/core';
+import { costCurve, shapeName, tonnes, type Item, type MemberDesign, type SizeSet } from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
 import { NumberField, SelectField } from '../../parts/fields';
 import { useItems, useProject, useStore } from '../../project/context';
@@ -12,7 +12,7 @@ const MOST = 6;
 /** The best few sizes for the members that the schedule shows, with the cost of each number of sizes. */
 export function Rationalise({ shown, close }: { shown: readonly MemberDesign[]; close: () => void }) {
   const { engine } = useStore();
-  const { units, computed } = useProject();
+  const { brief, units, computed } = useProject();
   const { put, quietly } = useEdit();
   const beams = useItems('beam');
   const columns = useItems('column');
@@ -145,14 +145,15 @@ export function Rationalise({ shown, close }: { shown: readonly MemberDesign[]; 
               ))}
             </div>
             <p className="mt-2">
-              <b className="text-[17px]">{tonnes(chosen.mass, units)}</b> of steel in {chosen.sizes.join(', ')}
+              <b className="text-[17px]">{tonnes(chosen.mass, units)}</b> of steel in{' '}
+              {chosen.sizes.map((size) => shapeName(brief, size)).join(', ')}
             </p>
             <p className="mt-1 text-[13px]">
               {chosen.sizes.map((size) => {
                 const marks = group.filter(({ id }) => chosen.chosen.get(id) === size).map(({ mark }) => mark);
                 return (
                   <span key={size} className="block">
-                    <b className="font-semibold">{size}</b>:{' '}
+                    <b className="font-semibold">{shapeName(brief, size)}</b>:{' '}
                     {marks.length > 14 ? `${marks.slice(0, 14).join(', ')} and ${marks.length - 14} more` : marks.join(', ')}
                   </span>
                 );

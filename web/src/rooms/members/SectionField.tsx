@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import { catalogue, findSection, STANDARDS } from '@plinth/core';
+import { catalogue, readShape, STANDARDS } from '@plinth/core';
 import { useProject } from '../../project/context';
 
 /** A section by its designation: typed or picked from the catalogue of the family; empty takes it away. */
@@ -18,10 +18,9 @@ export function SectionField({
   const [error, setError] = useState<string | null>(null);
   const finish = async () => {
     if (text === null) return;
-    const typed = text.trim();
     try {
-      if (typed) findSection(typed);
-      if ((typed || null) !== value) await commit(typed || null);
+      const designation = text.trim() ? readShape(brief, text) : null;
+      if (designation !== value) await commit(designation);
       setText(null);
       setError(null);
     } catch (problem) {
@@ -54,6 +53,11 @@ export function SectionField({
         }}
       />
       <datalist id={`${id}-list`}>
+        {brief.ownShapes.map(({ name, designation }) => (
+          <option key={designation} value={name}>
+            {designation}
+          </option>
+        ))}
         {catalogue()
           .filter((section) => section.region === STANDARDS[brief.family].materials)
           .map((section) => (

@@ -10,6 +10,7 @@ import {
   usualFamilies,
   type Candidate,
   type SizedBy,
+  shapeName,
 } from '@plinth/core';
 import { StateWord } from '../../parts/Ladder';
 import { useProject, useStore } from '../../project/context';
@@ -118,13 +119,13 @@ export function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'colum
           <p className="mt-1 text-[13px]">
             {best ? (
               <>
-                {LEAST[by]} that carries: <b>{best.designation}</b>{' '}
+                {LEAST[by]} that carries: <b>{shapeName(brief, best.designation)}</b>{' '}
                 <button type="button" className="btn-line" onClick={() => quietly(commit(best.designation))}>
                   Take it
                 </button>
                 {less?.governing ? (
                   <span className="block text-[12px] text-soft">
-                    Not {less.designation}, which is {LESS[by]}: {less.governing.name.toLowerCase()} at{' '}
+                    Not {shapeName(brief, less.designation)}, which is {LESS[by]}: {less.governing.name.toLowerCase()} at{' '}
                     {less.governing.utilisation?.toFixed(2) ?? 'no capacity'}
                     {less.governing.combination ? ` under ${less.governing.combination}` : ''}.
                   </span>
@@ -155,7 +156,7 @@ export function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'colum
                 <tr key={candidate.designation} aria-selected={candidate === best}>
                   <td className="whitespace-nowrap">
                     <button type="button" className="text-left hover:text-oxide" onClick={() => quietly(commit(candidate.designation))}>
-                      {candidate.designation}
+                      {shapeName(brief, candidate.designation)}
                     </button>
                   </td>
                   <td className="num">{formatQuantity(candidate.mass, 'massPerLength', units, { bare: true, figures: 3 })}</td>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { waysOf, type Candidate, type Outcome } from '@plinth/core';
+import { waysOf, type Candidate, type Outcome, shapeName } from '@plinth/core';
 import { useProject, useStore } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 
@@ -38,7 +38,7 @@ export function WhatIf({ id, kind }: { id: string; kind: 'beam' | 'column' }) {
                 <tr key={title} className={way === 'as it is' ? 'font-semibold' : ''}>
                   <td className={way === 'as it is' ? '' : 'text-soft'}>{title}</td>
                   <td className="num">{shownUse(present)}</td>
-                  <td>{lightest?.designation ?? 'none of the usual'}</td>
+                  <td>{lightest ? shapeName(building.brief, lightest.designation) : 'none of the usual'}</td>
                 </tr>
               ))}
             </tbody>
