@@ -28,7 +28,8 @@ describe('the bench', () => {
 
   it('sizes a beam, breaks it by taking its restraint away, and says why', async () => {
     await browser.clickText('Size this beam');
-    await browser.waitForText('[aria-label="Failure ladders"]', 'Lightest that carries');
+    await browser.waitForText('[aria-label="Failure ladders"]', /Lightest that carries[\s\S]*Without the floor: UB/);
+    await browser.waitForText('[aria-label="Without the floor"]', 'held at its supports only: lateral-torsional buckling');
     await browser.clickText('Take it');
     await browser.waitForText('[data-check="Bending"]', 'carries');
     await browser.choose('Compression flange held by', 'its supports only');

@@ -188,6 +188,25 @@ export function designBeam(context: Context, id: string): MemberDesign {
   }
 }
 
+/** What is not proved before what is, then the larger utilisation. */
+const byGravity = (a: Check, b: Check) =>
+  Number(b.verdict === 'unproven') - Number(a.verdict === 'unproven') || (b.utilisation ?? 0) - (a.utilisation ?? 0);
+
+/**
+ * What it would come to if the floor did not hold a beam that counts on it: the worse of its checks of instability, held at its supports only.
+ * Null where no floor is counted on, or nothing is checked.
+ */
+export function withoutFloor(context: Context, id: string, philosophy: Philosophy = context.philosophy): Check | null {
+  const beam = context.building.beams.get(id);
+  const ledger = context.takedown.members.get(id);
+  if (!beam || !ledger || beam.restraint !== 'floor' || beam.role === 'truss' || beam.section === null || !isSection(beam.section))
+    return null;
+  const arrivals = reducedArrivals(context, id, reductionOf(context, id));
+  const held = { ...beam, restraint: 'supports' as const };
+  const checks = checkBeam(context, held, ledger, arrivals, findSection(beam.section), philosophy);
+  return checks.filter(({ mode }) => mode === 'instability').sort(byGravity)[0] ?? null;
+}
+
 /** The calculation sheet of a beam: what lands on it, what it does, and every check by the philosophy given. */
 export function beamSheet(context: Context, id: string, philosophy: Philosophy = context.philosophy): Sheet {
   const { building, takedown, standard } = context;
@@ -196,6 +215,11 @@ export function beamSheet(context: Context, id: string, philosophy: Philosophy =
   const sheet = new Sheet();
   sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}. By ${philosophy.title}.`);
   for (const assumption of beamAssumptions(beam, ledger, standard)) sheet.assume(assumption.key, assumption.text, assumption.reason);
+  const unheld = withoutFloor(context, id, philosophy);
+  if (unheld)
+    sheet.note(
+      `Without the floor, held at its supports only: ${unheld.name.toLowerCase()} ${unheld.utilisation === null ? '' : `${unheld.utilisation.toFixed(2)}, `}${unheld.verdict}.`,
+    );
   recordTakedown(building, id, ledger, sheet);
   const reduction = reductionOf(context, id, sheet);
   if (reduction) {

@@ -1,4 +1,4 @@
-export { gradeFor } from './beam';
+export { gradeFor, withoutFloor } from './beam';
 export { contextOf, type Context } from './context';
 export { BeamModel, beamActions, unbracedSegments } from './analysis';
 export { storeyHeight } from './column';

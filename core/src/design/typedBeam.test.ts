@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { findSection } from '../section';
-import { TYPED_BEAM, typedBeam, typedBeamItems, type TypedBeam } from '.';
+import { contextOf, TYPED_BEAM, typedBeam, typedBeamItems, typedBeamSheet, withoutFloor, type TypedBeam } from '.';
 
 const beam: TypedBeam = {
   family: 'european',
@@ -58,6 +58,29 @@ describe('a beam typed on the bench', () => {
     // a web that is not compact has other formulas
     expect(find({ ...american, section: 'own I 900x250x6x16' }, 'Lateral-torsional buckling').verdict).toBe('unproven');
   });
+  it.each(['european', 'american', 'british'] as const)(
+    'one that counts on the floor says what it is without it, by %s codes',
+    (family) => {
+      const philosophy = { european: '6.10', american: 'ASD', british: 'BS5950' }[family];
+      const grade = { european: 'S355', american: 'A992', british: 'S275' }[family];
+      const held: TypedBeam = { ...beam, family, philosophy, grade };
+      const of = (input: TypedBeam) => {
+        const result = typedBeam(input);
+        return { result, without: withoutFloor(contextOf(result.building, result.takedown), TYPED_BEAM) };
+      };
+      const { result, without } = of(held);
+      const free = typedBeam({ ...held, restraint: 'supports' });
+      const named = free.members.get(TYPED_BEAM)!.results[0]!.checks.find(({ name }) => name === 'Lateral-torsional buckling')!;
+      expect(without).toEqual(named);
+      expect(without!.utilisation).toBeGreaterThan(0);
+      const notes = (input: typeof result) =>
+        JSON.stringify(typedBeamSheet(input, philosophy).entries).includes(
+          `Without the floor, held at its supports only: lateral-torsional buckling ${named.utilisation!.toFixed(2)}`,
+        );
+      expect([notes(result), notes(free)]).toEqual([true, false]);
+      expect(of({ ...held, restraint: 'supports' }).without).toBeNull();
+    },
+  );
   it('says what lies off the beam', () => {
     expect(() => typedBeamItems({ ...beam, supports: [] })).toThrow('at least one support');
     expect(() => typedBeamItems({ ...beam, supports: [0, 7000] })).toThrow('a support lies off');

@@ -20,10 +20,12 @@ import {
   type ProjectResult,
   type Standard,
   type TypedBeam,
+  type SizingRequest,
 } from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
 import { CheckField, OptionalQuantityField, QuantityField, SelectField } from '../../parts/fields';
 import { Ladders } from '../../parts/Ladder';
+import { WithoutFloor } from '../../parts/WithoutFloor';
 import { PlacesField } from '../../parts/PlacesField';
 import { UnitsProvider } from '../../project/context';
 import { BEAM_STARTS } from './beamStarts';
@@ -185,6 +187,7 @@ export function BeamBench() {
           <>
             <Choosing key={JSON.stringify(input)} result={result} take={(designation) => change({ section: designation })} />
             {design.results.length > 0 ? <Ladders results={design.results} units={units} /> : null}
+            <WithoutFloor building={result.building} takedown={result.takedown} id={TYPED_BEAM} />
           </>
         )}
       </aside>
@@ -263,9 +266,14 @@ function Reactions({ result }: { result: ProjectResult }) {
 
 /** The lightest section, tried at a press; and whether the one chosen is of a usual depth. */
 function Choosing({ result, take }: { result: ProjectResult; take: (designation: string) => void }) {
-  const [best, setBest] = useState<string | null | undefined>(undefined);
+  const [found, setFound] = useState<{ best: string | null; unheld: string | null } | null>(null);
   const beam = result.building.beams.get(TYPED_BEAM)!;
   const sense = beam.section ? senseOf(beam, result.takedown.members.get(TYPED_BEAM)!, findSection(beam.section)) : null;
+  const size = () => {
+    const context = contextOf(result.building, result.takedown);
+    const least = (request: SizingRequest) => lightest(trySections(context, TYPED_BEAM, request))?.designation ?? null;
+    setFound({ best: least({}), unheld: beam.restraint === 'floor' ? least({ restraint: 'supports' }) : null });
+  };
   return (
     <div>
       {sense ? (
@@ -274,25 +282,24 @@ function Choosing({ result, take }: { result: ProjectResult; take: (designation:
         </p>
       ) : null}
       <p className="mt-1 text-[13px]">
-        {best === undefined ? (
-          <button
-            type="button"
-            className="btn btn-main"
-            onClick={() => setBest(lightest(trySections(contextOf(result.building, result.takedown), TYPED_BEAM))?.designation ?? null)}
-          >
+        {found === null ? (
+          <button type="button" className="btn btn-main" onClick={size}>
             Size this beam
           </button>
-        ) : best === null ? (
+        ) : found.best === null ? (
           'No shape of the usual families carries it.'
         ) : (
           <>
-            Lightest that carries: <b>{best}</b>{' '}
-            <button type="button" className="btn-line" onClick={() => take(best)}>
+            Lightest that carries: <b>{found.best}</b>{' '}
+            <button type="button" className="btn-line" onClick={() => take(found.best!)}>
               Take it
             </button>
           </>
         )}
       </p>
+      {found && beam.restraint === 'floor' ? (
+        <p className="text-[13px]">Without the floor: {found.unheld ?? 'no shape of the usual families'}</p>
+      ) : null}
     </div>
   );
 }

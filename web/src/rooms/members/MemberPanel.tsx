@@ -14,6 +14,7 @@ import {
 import { DrawingView } from '../../parts/DrawingView';
 import { CheckField } from '../../parts/fields';
 import { Ladders } from '../../parts/Ladder';
+import { WithoutFloor } from '../../parts/WithoutFloor';
 import { PanelHead, SidePanel } from '../../parts/SidePanel';
 import { useAsked } from '../../parts/useAsked';
 import { useItems, useProject, useView } from '../../project/context';
@@ -121,6 +122,7 @@ export function MemberPanel() {
       {member.results.length > 0 ? (
         <div className="mt-3">
           <Ladders results={member.results} units={units} />
+          <WithoutFloor building={building} takedown={computed.takedown} id={member.id} />
           {member.results.map(({ philosophy }) => (
             <button key={philosophy} type="button" className="btn mt-2 mr-2" onClick={() => openSheet(`${member.id}~${philosophy}`)}>
               Open the sheet{member.results.length > 1 ? `, ${philosophy}` : ''}
