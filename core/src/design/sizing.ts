@@ -5,7 +5,7 @@ import { catalogue, findSection, type Section } from '../section';
 import { failureLadder, governing, type Check, type VerdictWord } from '../sheet';
 import { PlinthError } from '../error';
 import type { Standard } from '../standard';
-import type { ByCase, MemberLedger } from '../takedown';
+import { withSums, type ByCase, type MemberLedger } from '../takedown';
 import { checkBeam, withOwnWeight } from './beam';
 import { type Context } from './context';
 import { checkColumn, storeyHeight } from './column';
@@ -117,7 +117,7 @@ function columnWithOwnWeight({ building }: Context, column: Column, ledger: Memb
   const now = own?.byCase['permanent'] ?? 0;
   const change = section.mass * GRAVITY * storeyHeight(building, column) - now;
   const heavier = (values: ByCase): ByCase => ({ ...values, permanent: (values['permanent'] ?? 0) + change });
-  return { ...ledger, sum: heavier(ledger.sum), adverse: heavier(ledger.adverse) };
+  return withSums(ledger, heavier(ledger.sum), heavier(ledger.adverse));
 }
 
 function summary(checks: readonly Check[]): Pick<Candidate, 'utilisation' | 'verdict' | 'governing'> {

@@ -359,16 +359,17 @@ export class TakedownEngine {
     slot.panels = panels;
     const arrivals = slot.gathered(found);
     this.calculating = slot;
-    const { leaves, carried, handed, book, looseEnds } = calculate(node, arrivals, slot.bearers, {
+    const outcome = calculate(node, arrivals, slot.bearers, {
       target: this.target,
       inLoop,
       reach,
       storey: storeyOf(building, node),
     });
+    const { leaves, carried, handed, book, looseEnds } = outcome;
     if (!inLoop) for (const to of slot.targets) this.makeStale(to);
     slot.handed = handed;
     const transfer = node.kind === 'beam' && slot.carriesMember();
-    slot.ledger = new KeptLedger(id, node.kind, node.mark, inLoop, arrivals, leaves, transfer, carried);
+    slot.ledger = new KeptLedger(id, node.kind, node.mark, inLoop, arrivals, transfer, carried, leaves, outcome);
     slot.entry.set(book, found.book);
     slot.ends = looseEnds.length === 0 ? found.looseEnds : [...found.looseEnds, ...looseEnds];
     slot.stale = false;

@@ -13,6 +13,7 @@ export {
   numbersOf,
   scaled,
   totalOf,
+  withSums,
   withValues,
   type Arrival,
   type BalanceLine,

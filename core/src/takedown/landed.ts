@@ -146,22 +146,61 @@ export class Left implements Leave {
   }
 }
 
+/** What a ledger's leaves follow from, where they need not be kept: on what the member rests, and what it handed to each of them. */
+export interface Usual {
+  readonly bearers: readonly { readonly at: number; readonly holdsDown: boolean }[];
+  readonly handed: readonly Landed[];
+}
+
 /** A member's ledger as the engine keeps it. */
 export class KeptLedger implements MemberLedger {
   #carried: Carried | null;
+  #leaves: readonly Left[] | null;
+  readonly #bearers: Usual['bearers'];
+  readonly #handed: Usual['handed'];
 
-  /** @param carried the sum of what arrives, when it is at hand already */
+  /**
+   * @param carried the sum of what arrives, when it is at hand already
+   * @param leaves null: as usual, each bearer takes in turn what is handed to it, of a beam by the lever between two; a pad hands all to the ground
+   */
   constructor(
     readonly id: string,
     readonly kind: MemberLedger['kind'],
     readonly mark: string,
     readonly inLoop: boolean,
     readonly arrivals: readonly Landed[],
-    readonly leaves: readonly Left[],
     readonly transfer: boolean,
     carried: Carried | null,
+    leaves: readonly Left[] | null,
+    { bearers, handed }: Usual,
   ) {
     this.#carried = carried;
+    this.#leaves = leaves;
+    this.#bearers = bearers;
+    this.#handed = handed;
+  }
+
+  get leaves(): readonly Left[] {
+    return (this.#leaves ??= this.usualLeaves());
+  }
+
+  private usualLeaves(): Left[] {
+    const { kind, arrivals } = this;
+    const [bearers, handed] = [this.#bearers, this.#handed];
+    if (kind === 'beam') {
+      const split = new Split(arrivals, bearers[0]!.at, bearers[1]!.at, null);
+      return handed.map(({ on, carried }, j) => new Left(on, bearers[j]!.at, carried, split, j, bearers[j]!.holdsDown));
+    }
+    const isPost = kind === 'column' || kind === 'hanger';
+    return [new Left(isPost ? (handed[0]?.on ?? null) : 'ground', 0, this.carried, new Split(arrivals, NaN, NaN, null), 0, isPost)];
+  }
+
+  /** True when nothing that leaves can lift: known without looking at each leave. */
+  get surelyPresses(): boolean {
+    if (this.#leaves) return false;
+    if (this.kind !== 'beam') return this.carried.allPresses;
+    for (const { carried } of this.#handed) if (!carried.allPresses) return false;
+    return true;
   }
 
   /** The sum of what arrives. */

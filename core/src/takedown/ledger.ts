@@ -30,6 +30,11 @@ export function withValues({ id, label, source, shape }: Arrival, byCase: ByCase
   return { id, label, source, shape, byCase, adverse };
 }
 
+/** The same ledger with other sums: a ledger is not to be copied by its fields either. */
+export function withSums({ id, kind, mark, inLoop, arrivals, leaves, transfer }: MemberLedger, sum: ByCase, adverse: ByCase): MemberLedger {
+  return { id, kind, mark, inLoop, arrivals, leaves, transfer, sum, adverse };
+}
+
 /** What a member hands on at one of its supports. */
 export interface Leave {
   /** The member that takes it; null when nothing does. */

@@ -19,7 +19,10 @@ export const REACH = 300;
 
 /** What comes of calculating one member: its part of the ledger and of the balance. */
 export interface Outcome {
-  readonly leaves: readonly Left[];
+  /** Null where they follow from the bearers and what is handed to them. */
+  readonly leaves: readonly Left[] | null;
+  /** Bearers of a beam, in the order of its leaves. */
+  readonly bearers: readonly Bearer[];
   /** The sum of what arrives, when it was needed. */
   readonly carried: Carried | null;
   /** What others receive of it. */
@@ -62,6 +65,9 @@ const AT_START: ArrivalShape = { type: 'point', at: 0 };
 const nearShares: number[] = [];
 const farShares: number[] = [];
 const BOTH = [nearShares, farShares] as const;
+/** What takes each reaction of a beam, used likewise. */
+const taken: (Node | null)[] = [];
+const reactions: Carried[] = [];
 
 class Calculation {
   private readonly book = new BookKeeper();
@@ -85,10 +91,11 @@ class Calculation {
   run(bearers: readonly (Bearer | WallBearer)[]): Outcome {
     const leaves = this.leaves(bearers);
     const { sum: carried, handed } = this;
-    return { leaves, carried, handed, book: this.book.book, looseEnds: this.ends.list };
+    const named = this.node.kind === 'beam' ? (bearers as readonly Bearer[]) : NONE;
+    return { leaves, bearers: named, carried, handed, book: this.book.book, looseEnds: this.ends.list };
   }
 
-  private leaves(bearers: readonly (Bearer | WallBearer)[]): Left[] {
+  private leaves(bearers: readonly (Bearer | WallBearer)[]): Left[] | null {
     switch (this.node.kind) {
       case 'beam':
         return this.beam(this.node.body, bearers as readonly Bearer[]);
@@ -103,14 +110,9 @@ class Calculation {
     }
   }
 
-  /** All that arrives leaves in one place. */
-  private whole(to: string | null, holdsDown: boolean): Left[] {
-    return [new Left(to, 0, this.carried, new Split(this.arrivals, NaN, NaN, null), 0, holdsDown)];
-  }
-
-  private ground(): Left[] {
+  private ground(): null {
     for (const { shape, carried } of this.arrivals) this.book.add('delivered', carried, resultantOf(this.node.place, shape));
-    return this.whole('ground', false);
+    return null;
   }
 
   private receiver(to: string | null): Node | undefined {
@@ -164,18 +166,18 @@ class Calculation {
     this.ends.add('no-support', at || '', what, 'Its load lands nowhere.', remedy, load.byCase);
   }
 
-  private post(at: PlanPoint, bearer: Bearer | undefined): Left[] {
+  private post(at: PlanPoint, bearer: Bearer | undefined): null {
     const by = bearer?.by ?? null;
-    const to = this.handOver(0, by, at, this.carried)?.id ?? null;
+    const to = this.handOver(0, by, at, this.carried);
     if (to === null && (by === null || !this.around.target(by))) this.restsOnNothing('', 0, this.carried);
-    return this.whole(to, true);
+    return null;
   }
 
   private loseAll(): void {
     for (const { shape, carried } of this.arrivals) this.book.add('lost', carried, resultantOf(this.node.place, shape));
   }
 
-  private beam(body: Beam, supports: readonly Bearer[]): Left[] {
+  private beam(body: Beam, supports: readonly Bearer[]): Left[] | null {
     const { node } = this;
     let found: ReturnType<Calculation['atSupports']>;
     try {
@@ -195,19 +197,24 @@ class Calculation {
         );
       return [];
     }
-    const { parts, split, shares: shareOf } = found;
-    const leaves = new Array<Left>(supports.length);
+    const { parts, isLever, shares: shareOf } = found;
+    let isUsual = isLever;
     for (let j = 0; j < supports.length; j += 1) {
       const support = supports[j]!;
       const shares = shareOf[j]!;
       const reaction = parts ? this.reactionOnSpans(shares, parts, j) : reactionOf(this.arrivals, shares);
       const target = this.handOver(j, support.by, pointAlong(body, support.at), reaction);
-      const to = target?.id ?? null;
-      if (to === null && (support.by === null || !this.around.target(support.by)))
+      if (target === null && (support.by === null || !this.around.target(support.by)))
         this.restsOnNothing(` at ${metres(support.at)} m`, Math.round(support.at), reaction);
-      leaves[j] = new Left(to, support.at, reaction, split, j, support.holdsDown && target?.kind !== 'hanger');
+      if (target === null || target.kind === 'hanger') isUsual = false;
+      taken[j] = target;
+      reactions[j] = reaction;
     }
-    return leaves;
+    if (isUsual) return null;
+    const split = isLever ? new Split(this.arrivals, supports[0]!.at, supports[1]!.at, null) : new Split(this.arrivals, NaN, NaN, shareOf);
+    return supports.map(
+      ({ at, holdsDown }, j) => new Left(taken[j]?.id ?? null, at, reactions[j]!, split, j, holdsDown && taken[j]?.kind !== 'hanger'),
+    );
   }
 
   private reactionOnSpans(shares: readonly number[], parts: Parts, j: number): Carried {
@@ -228,7 +235,7 @@ class Calculation {
   private atSupports(
     hinges: readonly number[],
     supports: readonly Bearer[],
-  ): { readonly shares: readonly (readonly number[])[]; readonly parts: Parts | null; readonly split: Split } {
+  ): { readonly shares: readonly (readonly number[])[]; readonly parts: Parts | null; readonly isLever: boolean } {
     const { node, arrivals } = this;
     const { length } = node;
     const lever = hinges.length === 0 ? leverOf(supports, length) : null;
@@ -238,17 +245,13 @@ class Calculation {
         farShares[i] = leverShare(shape, lever);
         nearShares[i] = shapeForce(shape) - farShares[i]!;
       }
-      return { shares: BOTH, parts: null, split: new Split(arrivals, lever.a, lever.b, null) };
+      return { shares: BOTH, parts: null, isLever: true };
     }
     const spans = spansBetween(
       supports.map((support) => support.at),
       length,
     );
-    const solved = (shares: readonly (readonly number[])[], parts: Parts | null) => ({
-      shares,
-      parts,
-      split: new Split(arrivals, NaN, NaN, shares),
-    });
+    const solved = (shares: readonly (readonly number[])[], parts: Parts | null) => ({ shares, parts, isLever: false });
     if (spans.length <= 1) return solved(byColumn(unitReactions(supports, hinges, length, arrivals), supports.length), null);
     const pieces = arrivals.map((arrival) => piecesOn(spans, arrival.shape));
     const rows = unitReactions(supports, hinges, length, pieces.flat());
@@ -264,7 +267,7 @@ class Calculation {
     const total = this.carried;
     const nothing = (): Left[] => {
       this.loseAll();
-      return this.whole(null, false);
+      return [new Left(null, 0, total, new Split(this.arrivals, NaN, NaN, null), 0, false)];
     };
     const stretches = bearers.flatMap((bearer) => {
       const target = this.receiver(bearer.by);

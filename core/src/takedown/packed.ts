@@ -20,6 +20,8 @@ const KINDS: readonly MemberLedger['kind'][] = ['beam', 'column', 'wall', 'hange
 const SOURCES = ['handed', 'strip', 'panel', 'ownWeight', 'load', 'member'] as const;
 /** A word that is not there. */
 const NONE = -1;
+/** Leaves are in the message. */
+const AS_KEPT = { bearers: [], handed: [] };
 
 /** Writes ledgers number by number. */
 class Packer {
@@ -245,7 +247,7 @@ class Unpacker {
       const split = splits[this.take()]!;
       return new Left(to, at, carried, split, this.take(), this.take() === 1);
     });
-    return new KeptLedger(id, kind, mark, inLoop, arrivals, leaves, transfer, null);
+    return new KeptLedger(id, kind, mark, inLoop, arrivals, transfer, null, leaves, AS_KEPT);
   }
 }
 
