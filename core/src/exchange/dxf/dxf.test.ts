@@ -120,7 +120,61 @@ describe('a plan as DXF', () => {
         .sort()
         .join(''),
     ).toBe('123ABCD');
-    // the opening of the stair is named as left out
-    expect(left.join()).toContain('PLINTH-PANEL-OPENING');
+    // the stair is cut out of its panel again, under its name
+    for (const panel of building.panels.values()) {
+      if (panel.level !== 'loft') continue;
+      expect(panels.find((entry) => entry.body.mark === panel.mark)!.body.openings).toEqual(panel.openings);
+    }
+    expect(panels.flatMap((entry) => entry.body.openings.map(({ label }) => label))).toEqual(['stair']);
+    expect(left).toEqual([]);
+  });
+});
+
+describe('openings on a plan', () => {
+  const rectangle = (x1: number, y1: number, x2: number, y2: number) => [
+    { x: x1, y: y1 },
+    { x: x2, y: y1 },
+    { x: x2, y: y2 },
+    { x: x1, y: y2 },
+  ];
+  const read = (...openings: { x: number; y: number }[][]) => {
+    const outlines = [rectangle(0, 0, 4000, 3000), rectangle(4000, 0, 8000, 3000)];
+    const dxf = readDxf(
+      writeDxf({
+        lines: [
+          // an opening may be drawn before its panel
+          ...openings.map((points) => ({ layer: 'STAIR VOID', points, closed: true })),
+          ...outlines.map((points) => ({ layer: 'SLAB', points, closed: true })),
+        ],
+      }),
+    );
+    let n = 0;
+    const { items, left } = membersOfDxf(
+      dxf,
+      suggestedKinds(dxf.layers.map(({ name }) => name)),
+      1,
+      { level: 'L', storey: { base: 'K', top: 'L' }, buildUp: 'B' },
+      { id: (kind) => `${kind}-${(n += 1)}`, mark: () => `P${n}` },
+    );
+    return { left, found: items.map((entry) => (entry.kind === 'panel' ? entry.body.openings.map(({ outline }) => outline) : [])) };
+  };
+  it('within a panel, with an edge on its edge, and over the edge between two', () => {
+    const within = rectangle(1000, 1000, 2000, 2000);
+    expect(read(within)).toEqual({ found: [[within], []], left: [] });
+    const atEdge = rectangle(3000, 0, 4000, 900);
+    expect(read(atEdge)).toEqual({ found: [[atEdge], []], left: [] });
+    const { found, left } = read(rectangle(3500, 1000, 4200, 2000));
+    const spans = found.map((list) =>
+      list.map((ring) => [Math.min(...ring.map(({ x }) => x)), Math.max(...ring.map(({ x }) => x)), ring.length]),
+    );
+    expect(spans).toEqual([[[3500, 4000, 4]], [[4000, 4200, 4]]]);
+    expect(left).toEqual([]);
+  });
+  it('beside the panels it is said', () => {
+    expect(read(rectangle(9000, 0, 9900, 900))).toEqual({
+      found: [[], []],
+      left: ['what of 1 opening lies in no panel that is read with it'],
+    });
+    expect(read(rectangle(7000, 0, 9000, 900)).left).toHaveLength(1);
   });
 });

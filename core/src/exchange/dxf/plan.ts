@@ -1,6 +1,7 @@
 import type { Building, Item, PlanPoint } from '../../building';
 import { isOnLevel, item, shortWay } from '../../building';
 import type { DxfDrawing, DxfText } from './read';
+import { cutOut, type DrawnOpening, type DrawnPanel } from './openings';
 import { writeDxf, type DxfSheet } from './write';
 
 /** Layers of a plan as it is written, by kind of item; the same names are understood when a DXF is read as members. */
@@ -15,6 +16,8 @@ export const PLAN_LAYERS = {
   gridline: 'PLINTH-GRID',
 } as const;
 export type PlanKind = keyof typeof PLAN_LAYERS;
+
+const OPENINGS = `${PLAN_LAYERS.panel}-OPENING`;
 
 const TEXT = 200;
 const RADIUS = 150;
@@ -42,7 +45,10 @@ export function planDxf(building: Building, level: string): string {
   for (const panel of building.panels.values()) {
     if (panel.level !== level) continue;
     lines.push({ layer: PLAN_LAYERS.panel, points: panel.outline, closed: true });
-    for (const opening of panel.openings) lines.push({ layer: `${PLAN_LAYERS.panel}-OPENING`, points: opening.outline, closed: true });
+    for (const { outline, label } of panel.openings) {
+      lines.push({ layer: OPENINGS, points: outline, closed: true });
+      if (label) texts.push({ layer: OPENINGS, at: middleOf(outline), height: TEXT, text: label });
+    }
     name('panel', middleOf(panel.outline), panel.mark);
   }
   for (const { body } of building.gridlines) line('gridline', body, body.label);
@@ -56,22 +62,26 @@ function middleOf(outline: readonly PlanPoint[]): PlanPoint {
   };
 }
 
+/** What the lines of a layer become: members, or openings that are cut out of the panels read with them. */
+export type LayerKind = PlanKind | 'opening';
+
 /** What a layer of a DXF becomes; a layer that is not named is left out. */
-export type LayerKinds = Readonly<Record<string, PlanKind>>;
+export type LayerKinds = Readonly<Record<string, LayerKind>>;
 
 /** The kinds that layer names suggest: those of our own plans, and words such as BEAM, WALL or COLUMN in a name. */
-export function suggestedKinds(layers: readonly string[]): Record<string, PlanKind> {
-  const kinds: Record<string, PlanKind> = {};
+export function suggestedKinds(layers: readonly string[]): Record<string, LayerKind> {
+  const kinds: Record<string, LayerKind> = {};
   for (const layer of layers) {
     const own = (Object.keys(PLAN_LAYERS) as PlanKind[]).find((kind) => PLAN_LAYERS[kind] === layer);
     const word = WORDS.find(([pattern]) => pattern.test(layer));
-    const kind = own ?? (layer.endsWith('-OPENING') ? undefined : word?.[1]);
+    const kind = own ?? word?.[1];
     if (kind) kinds[layer] = kind;
   }
   return kinds;
 }
 
-const WORDS: readonly (readonly [RegExp, PlanKind])[] = [
+const WORDS: readonly (readonly [RegExp, LayerKind])[] = [
+  [/opening|void|hole/i, 'opening'],
   [/strip/i, 'stripFooting'],
   [/footing|pad|found/i, 'footing'],
   [/beam|girder/i, 'beam'],
@@ -90,7 +100,7 @@ export interface MembersOfDxf {
 
 /**
  * The lines of a DXF as members of a level: a straight line is a beam, a wall, a strip footing or a gridline; a circle is a column, a
- * hanger or a pad; a closed outline is a panel. A text of its layer at its middle is its mark.
+ * hanger or a pad; a closed outline is a panel, or an opening in the panels read with it. A text of its layer at its middle is its mark.
  * @param scale mm to a drawing unit
  * @param storey levels of posts and walls
  * @param fresh gives a new id and, for a kind whose text is missing or taken, a new mark
@@ -114,20 +124,18 @@ export function membersOfDxf(
   const textAt = (layer: string, at: PlanPoint): string | null =>
     texts.get(layer)?.find((text) => Math.hypot(text.at.x * scale - at.x, text.at.y * scale - at.y) < 1)?.text ?? null;
   let skipped = 0;
+  const panels: DrawnPanel[] = [];
+  const openings: DrawnOpening[] = [];
   for (const { layer, points, closed, centre } of dxf.lines) {
     const kind = kinds[layer];
     if (!kind) continue;
     const round = kind === 'column' || kind === 'hanger' || kind === 'footing';
-    if (kind === 'panel') {
+    if (kind === 'panel' || kind === 'opening') {
       const outline = points.map(mm);
-      if (!closed || outline.length < 3 || outline.length > 200 || place.buildUp === null) {
-        skipped += 1;
-        continue;
-      }
-      const mark = fresh.mark(kind, textAt(layer, middleOf(outline)));
-      items.push(
-        item('panel', fresh.id(kind), { mark, level: place.level, outline, buildUp: place.buildUp, direction: shortWay(outline) }),
-      );
+      const text = textAt(layer, middleOf(outline));
+      if (!closed || outline.length < 3 || outline.length > 200 || place.buildUp === null) skipped += 1;
+      else if (kind === 'opening') openings.push({ label: text?.slice(0, 40) ?? '', outline });
+      else panels.push({ mark: fresh.mark(kind, text), outline, openings: [] });
       continue;
     }
     if (round) {
@@ -157,6 +165,15 @@ export function membersOfDxf(
       else items.push(item('gridline', id, { label: mark.slice(0, 8), from, to }));
     }
   }
+  const beside = cutOut(panels, openings);
+  for (const panel of panels)
+    items.push(
+      item('panel', fresh.id('panel'), { ...panel, level: place.level, buildUp: place.buildUp!, direction: shortWay(panel.outline) }),
+    );
+  if (beside > 0)
+    left.push(
+      `what of ${beside} ${beside === 1 ? 'opening lies' : 'openings lies'} in no panel that is read with ${beside === 1 ? 'it' : 'them'}`,
+    );
   if (skipped > 0) left.push(`${skipped} shapes that are not what their layer should hold`);
   const other = dxf.layers.map(({ name }) => name).filter((name) => !kinds[name]);
   if (other.length > 0) left.push(`layers ${other.join(', ')}`);

@@ -368,7 +368,8 @@ function joined(shares: readonly PanelShare[]): PanelShare[] {
     }
     result.length = kept + 1;
   }
-  return result;
+  // a list that grew keeps room for a dozen more
+  return result.slice();
 }
 
 function start(share: PanelShare): number {

@@ -1,17 +1,18 @@
 import { useEffect, useMemo, useState } from 'react';
 import type * as DxfDoor from '@plinth/core/dxf';
-import type { DxfDrawing, LayerKinds, PlanKind } from '@plinth/core/dxf';
+import type { DxfDrawing, LayerKind, LayerKinds } from '@plinth/core/dxf';
 import { Question } from '../../parts/Question';
 import { NumberField } from '../../parts/fields';
 import { useProject } from '../../project/context';
 import { freshId, nextMark, useEdit } from '../../project/useEdit';
 import { marksOf, PREFIX, storeyAt } from './make';
 
-const KINDS: readonly { readonly value: PlanKind; readonly label: string }[] = [
+const KINDS: readonly { readonly value: LayerKind; readonly label: string }[] = [
   { value: 'beam', label: 'beams' },
   { value: 'wall', label: 'walls' },
   { value: 'column', label: 'columns' },
   { value: 'panel', label: 'panels' },
+  { value: 'opening', label: 'openings in panels' },
   { value: 'footing', label: 'pads' },
   { value: 'stripFooting', label: 'strip footings' },
   { value: 'hanger', label: 'hangers' },
@@ -60,7 +61,7 @@ export function ReadDxf({ dxf, level, close }: { dxf: DxfDrawing; level: string;
     <Question title={`Read a DXF into ${name}`} close={close}>
       <p className="text-[13px] text-soft">
         A straight line becomes a beam, a wall, a strip footing or a gridline; a circle or a closed outline a post or a pad; a closed
-        outline a panel. What rests on what is found from the plan.
+        outline a panel, or an opening in the panels read with it. What rests on what is found from the plan.
       </p>
       <div className="my-2 w-48">
         <NumberField label="A drawing unit, mm" value={scale} commit={setScale} />
@@ -84,9 +85,9 @@ export function ReadDxf({ dxf, level, close }: { dxf: DxfDrawing; level: string;
                   aria-label={`Layer ${layer} becomes`}
                   value={kinds[layer] ?? ''}
                   onChange={(event) => {
-                    const kind = event.target.value as PlanKind | '';
+                    const kind = event.target.value as LayerKind | '';
                     setKinds((before) => {
-                      const next: Record<string, PlanKind> = { ...before };
+                      const next: Record<string, LayerKind> = { ...before };
                       if (kind) next[layer] = kind;
                       else delete next[layer];
                       return next;
