@@ -43,7 +43,7 @@ const SHOTS: readonly Shot[] = [
     then: 'Find the best sizes for',
     last: 'of steel in',
   },
-  { name: 'members-us', path: `${QUILLFERN}/members?item=SB2`, wait: 'Ladder, ASD' },
+  { name: 'members-us', path: `${QUILLFERN}/members?item=SB2`, wait: 'Open the sheet, ASD' },
   { name: 'descent-tall', path: `${TALLOW}/descent`, wait: 'gathered: open' },
   { name: 'bench-beam', path: '/bench/beam', wait: 'table 5.2' },
   { name: 'bench-builtup', path: '/bench/builtup', wait: 'plastic neutral axis, if so' },

@@ -8,10 +8,14 @@ import './styles.css';
 
 applyTheme();
 
+/** What stands there while the first page is fetched. */
+const opening = { hydrateFallbackElement: <p className="p-12 text-soft">Opening…</p> };
+
 const router = createBrowserRouter([
   { path: '/', element: <ProjectList /> },
   {
     path: '/projects/:project',
+    ...opening,
     lazy: async () => ({ Component: (await import('./frame/ProjectFrame')).ProjectFrame }),
     children: [
       { path: 'brief', lazy: async () => ({ Component: (await import('./rooms/brief/Brief')).BriefRoom }) },
@@ -25,6 +29,7 @@ const router = createBrowserRouter([
   },
   {
     path: '/bench',
+    ...opening,
     lazy: async () => ({ Component: (await import('./rooms/bench/Bench')).BenchRoom }),
     children: [
       { index: true, element: <Navigate to="/bench/beam" replace /> },
@@ -35,7 +40,7 @@ const router = createBrowserRouter([
       { path: 'sections', lazy: async () => ({ Component: (await import('./rooms/bench/SectionsBench')).SectionsBench }) },
     ],
   },
-  { path: '*', lazy: async () => ({ Component: (await import('./frame/NotThere')).NotThere }) },
+  { path: '*', ...opening, lazy: async () => ({ Component: (await import('./frame/NotThere')).NotThere }) },
 ]);
 
 const queries = new QueryClient({ defaultOptions: { queries: { retry: 1, staleTime: 5_000 } } });

@@ -183,8 +183,10 @@ export function LedgerPanel() {
       ) : null}
       {diagram?.drawings.length ? (
         <>
-          <h3 className="label mt-4">Moment</h3>
-          <DrawingView drawing={diagram.drawings[0]!} className="w-full" />
+          <h3 className="label mt-4">Loads and moment</h3>
+          {diagram.drawings.map((drawing) => (
+            <DrawingView key={drawing.title} drawing={drawing} className="w-full" />
+          ))}
         </>
       ) : null}
       {results.some(({ checks }) => checks.length > 0) ? (

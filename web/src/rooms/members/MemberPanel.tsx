@@ -73,8 +73,8 @@ export function MemberPanel() {
             )}
             {section ? (
               <p className="mt-1 text-[12px] text-soft">
-                {formatQuantity(section.mass, 'massPerLength', units)} · A {formatQuantity(section.properties.A, 'area', units)} · Wpl{' '}
-                {formatQuantity(section.properties.Wply, 'sectionModulus', units)}
+                {formatQuantity(section.mass, 'massPerLength', units)} · A {formatQuantity(section.properties.A, 'area', units)} ·{' '}
+                {section.region === 'american' ? 'Zx' : 'Wpl'} {formatQuantity(section.properties.Wply, 'sectionModulus', units)}
               </p>
             ) : null}
             {sense ? (
