@@ -19,5 +19,6 @@ export {
   type Reshaped,
 } from './reshape';
 export { changeSchema, readItem, requireConsistent, type Change, type StoredItem } from './command';
+export { areaOf, pointsOf, ringOf } from './region';
 export { readShape, shapeInFull, shapeName } from './shapeName';
 export { defaultBrief, item } from './sample';

@@ -2,6 +2,7 @@ import polygonClipping, { type Polygon } from 'polygon-clipping';
 import { BadInput } from '../error';
 import { planLength, pointAlong, project } from './building';
 import type { ExtraLoad, Item, PlanPoint } from './item';
+import { areaOf, pointsOf, ringOf } from './region';
 
 /** Items with a line on plan: they can be split at a place, joined end to end, and copied beside themselves. */
 export type LineItem = Extract<Item, { kind: 'beam' | 'wall' | 'stripFooting' | 'gridline' }>;
@@ -228,14 +229,6 @@ export function joinLines(a: LineItem, b: LineItem, reach: number, loads: readon
   return { put: [joined, ...carried], removed: [b.id] };
 }
 
-const ringOf = (points: readonly PlanPoint[]): Polygon => [points.map(({ x, y }): [number, number] => [x, y])];
-
-function pointsOf(ring: readonly (readonly [number, number])[]): PlanPoint[] {
-  const points = ring.map(([x, y]) => ({ x, y }));
-  // the last corner repeats the first
-  return points.slice(0, -1);
-}
-
 /**
  * A panel in pieces along a cut, which is taken to run on beyond its ends. Openings go with the piece in which they lie.
  * @throws BadInput when the cut misses it, or runs through an opening
@@ -274,15 +267,7 @@ export function splitPanel(item: PanelItem, cut: { from: PlanPoint; to: PlanPoin
 
 /** More than half of it lies inside. */
 function liesIn(inner: readonly PlanPoint[], outer: readonly PlanPoint[]): boolean {
-  const size = (rings: readonly Polygon[]) => rings.reduce((sum, [ring]) => sum + Math.abs(areaOf(ring!)), 0);
-  return size(polygonClipping.intersection(ringOf(inner), ringOf(outer))) > size([ringOf(inner)]) / 2;
-}
-
-function areaOf(ring: readonly (readonly [number, number])[]): number {
-  return ring.reduce((sum, [x, y], i) => {
-    const [nx, ny] = ring[(i + 1) % ring.length]!;
-    return sum + (x * ny - nx * y) / 2;
-  }, 0);
+  return areaOf(polygonClipping.intersection(ringOf(inner), ringOf(outer))) > areaOf([ringOf(inner)]) / 2;
 }
 
 /**

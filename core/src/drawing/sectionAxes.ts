@@ -1,20 +1,11 @@
 import type { Section } from '../section';
 import type { Pencil } from './drawing';
 
-/** Letters of the axes of a cross-section: as the codes of its region write them. */
-export interface AxisLetters {
-  readonly horizontal: string;
-  readonly vertical: string;
-  readonly strong: string;
-  readonly weak: string;
-}
-
-/** Letters for a section: EN 1993-1-1 figure 1.1 (y, z; u, v), or AISC 360 (x, y; w, z). */
-export function axisLetters({ region }: Pick<Section, 'region'>): AxisLetters {
-  return region === 'american'
-    ? { horizontal: 'x', vertical: 'y', strong: 'w', weak: 'z' }
-    : { horizontal: 'y', vertical: 'z', strong: 'u', weak: 'v' };
-}
+/** Letters of the axes through the centroid, by the region of a section: EN 1993-1-1 figure 1.1, or AISC 360. */
+const LETTERS = {
+  european: { horizontal: 'y', vertical: 'z', strong: 'u', weak: 'v' },
+  american: { horizontal: 'x', vertical: 'y', strong: 'w', weak: 'z' },
+} as const;
 
 /** How far the axes reach beyond the outline, left and up, where dimensions stand, and right and down, where their letters do. */
 const [NEAR, FAR] = [6, 15];
@@ -32,7 +23,7 @@ export function drawAxes(
   scale: number,
 ): void {
   const { depth, width, cz, cy, shearCentre, shearCentreUp, principal } = section.properties;
-  const letters = axisLetters(section);
+  const letters = LETTERS[section.region === 'american' ? 'american' : 'european'];
   const centroid = { x: cz - width / 2, y: cy - depth / 2 };
   // below an I of unequal flanges stands a dimension too
   const below = section.shape.outline === 'unequalI' ? NEAR : FAR;

@@ -170,10 +170,18 @@ describe('openings on a plan', () => {
     expect(spans).toEqual([[[3500, 4000, 4]], [[4000, 4200, 4]]]);
     expect(left).toEqual([]);
   });
+  it('are not suggested for those of walls', () => {
+    expect(suggestedKinds(['FLOOR-OPENINGS', 'S-VOID', 'WALL-OPENING', 'A-DOOR-OPENINGS', 'A-WALL', 'PLINTH-PANEL-OPENING'])).toEqual({
+      'FLOOR-OPENINGS': 'opening',
+      'S-VOID': 'opening',
+      'A-WALL': 'wall',
+      'PLINTH-PANEL-OPENING': 'opening',
+    });
+  });
   it('beside the panels it is said', () => {
     expect(read(rectangle(9000, 0, 9900, 900))).toEqual({
       found: [[], []],
-      left: ['what of 1 opening lies in no panel that is read with it'],
+      left: ['openings that lie beside the panels read with them, wholly or in part: 1'],
     });
     expect(read(rectangle(7000, 0, 9000, 900)).left).toHaveLength(1);
   });

@@ -1,5 +1,5 @@
-import polygonClipping, { type MultiPolygon, type Ring } from 'polygon-clipping';
-import type { PlanPoint } from '../../building';
+import polygonClipping from 'polygon-clipping';
+import { areaOf, pointsOf, ringOf, type PlanPoint } from '../../building';
 
 /** An opening as it is drawn on a plan, mm. */
 export interface DrawnOpening {
@@ -17,17 +17,6 @@ export interface DrawnPanel {
 /** Smaller than this, mm2, is no opening but what drawing to the millimetre leaves. */
 const NOTHING = 1000;
 
-const ringOf = (outline: readonly PlanPoint[]): MultiPolygon => [[outline.map(({ x, y }): [number, number] => [x, y])]];
-
-function areaOf(ring: Ring): number {
-  return Math.abs(
-    ring.reduce((sum, [x, y], i) => sum + (x * ring[(i + 1) % ring.length]![1] - ring[(i + 1) % ring.length]![0] * y) / 2, 0),
-  );
-}
-
-const areaOfAll = (regions: MultiPolygon) =>
-  regions.reduce((sum, [outer, ...holes]) => sum + areaOf(outer!) - holes.reduce((inner, hole) => inner + areaOf(hole), 0), 0);
-
 /**
  * Cuts openings out of the panels that they lie in; one that lies over the edge between two is cut out of each as far as it reaches.
  * @returns how many openings lie in no panel, or partly beside all of them
@@ -36,16 +25,16 @@ export function cutOut(panels: readonly DrawnPanel[], openings: readonly DrawnOp
   let beside = 0;
   for (const { label, outline } of openings) {
     const hole = ringOf(outline);
-    const whole = areaOfAll(polygonClipping.union(hole));
+    const whole = areaOf(polygonClipping.union(hole));
     let found = 0;
     for (const panel of panels) {
       const common = polygonClipping.intersection(ringOf(panel.outline), hole);
-      const area = areaOfAll(common);
+      const area = areaOf(common);
       if (area < NOTHING) continue;
       found += area;
       // one that lies within keeps its corners as they are drawn
       if (area > whole - NOTHING) panel.openings.push({ label, outline: [...outline] });
-      else for (const [outer] of common) panel.openings.push({ label, outline: outer!.slice(0, -1).map(([x, y]) => ({ x, y })) });
+      else for (const [outer] of common) panel.openings.push({ label, outline: pointsOf(outer!) });
     }
     if (whole < NOTHING || found < whole - NOTHING) beside += 1;
   }

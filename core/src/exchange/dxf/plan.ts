@@ -74,14 +74,15 @@ export function suggestedKinds(layers: readonly string[]): Record<string, LayerK
   for (const layer of layers) {
     const own = (Object.keys(PLAN_LAYERS) as PlanKind[]).find((kind) => PLAN_LAYERS[kind] === layer);
     const word = WORDS.find(([pattern]) => pattern.test(layer));
-    const kind = own ?? word?.[1];
+    const kind = own ?? (/(wall|door|window).*opening/i.test(layer) ? undefined : word?.[1]);
     if (kind) kinds[layer] = kind;
   }
   return kinds;
 }
 
 const WORDS: readonly (readonly [RegExp, LayerKind])[] = [
-  [/opening|void|hole/i, 'opening'],
+  // those of walls are none in a floor
+  [/^(?!.*(wall|door|window)).*(opening|void|hole)/i, 'opening'],
   [/strip/i, 'stripFooting'],
   [/footing|pad|found/i, 'footing'],
   [/beam|girder/i, 'beam'],
@@ -170,10 +171,7 @@ export function membersOfDxf(
     items.push(
       item('panel', fresh.id('panel'), { ...panel, level: place.level, buildUp: place.buildUp!, direction: shortWay(panel.outline) }),
     );
-  if (beside > 0)
-    left.push(
-      `what of ${beside} ${beside === 1 ? 'opening lies' : 'openings lies'} in no panel that is read with ${beside === 1 ? 'it' : 'them'}`,
-    );
+  if (beside > 0) left.push(`openings that lie beside the panels read with them, wholly or in part: ${beside}`);
   if (skipped > 0) left.push(`${skipped} shapes that are not what their layer should hold`);
   const other = dxf.layers.map(({ name }) => name).filter((name) => !kinds[name]);
   if (other.length > 0) left.push(`layers ${other.join(', ')}`);

@@ -1,4 +1,4 @@
-import { unitLabel, type UnitSystem } from '@plinth/core';
+import { readDesignation, unitLabel, type UnitSystem } from '@plinth/core';
 import { QuantityField, SelectField, TextField } from '../../parts/fields';
 import type { PartRow } from './builtUp';
 
@@ -62,7 +62,12 @@ export function BuiltUpParts({
             </td>
             {row.kind === 'shape' ? (
               <td colSpan={2}>
-                <TextField quiet label={`Shape of part ${i + 1}`} value={row.section} commit={(section) => set(i, { section })} />
+                <TextField
+                  quiet
+                  label={`Shape of part ${i + 1}`}
+                  value={row.section}
+                  commit={(text) => set(i, { section: readDesignation(text) })}
+                />
               </td>
             ) : (
               <>

@@ -1,4 +1,14 @@
-import { findSection, findTool, PlinthError, readParts, runTool, type Part, type ToolReply, type UnitSystem } from '@plinth/core';
+import {
+  findSection,
+  findTool,
+  isSection,
+  PlinthError,
+  readParts,
+  runTool,
+  type Part,
+  type ToolReply,
+  type UnitSystem,
+} from '@plinth/core';
 
 /** A row of the table of parts. */
 export interface PartRow {
@@ -97,7 +107,7 @@ export function newPart(kind: PartRow['kind'], { parts: rows }: BuiltUpInput, dr
   const fy = rows.filter((row) => row.kind !== 'hole').at(-1)?.fy ?? 355;
   const host = kind === 'hole' ? rows.find((row) => row.kind !== 'hole') : undefined;
   if (host) {
-    const shape = host.kind === 'shape' ? findSection(host.section).shape : null;
+    const shape = host.kind === 'shape' && isSection(host.section) ? findSection(host.section).shape : null;
     const across = shape === null ? host.width : 'tw' in shape ? shape.tw : 10;
     const high = shape === null ? host.height : 22;
     return {
