@@ -153,12 +153,8 @@ export function lightest(candidates: readonly Candidate[]): Candidate | null {
   return leastOf(candidates, 'mass');
 }
 
-/** The one before the chosen in order, which is short of something: what it is short of says why it was not chosen. Null where none is. */
+/** The next that is less than the chosen, and short of something: what it is short of says why it was not chosen. Null where none is. */
 export function nextLess(candidates: readonly Candidate[], chosen: Candidate, by: SizedBy): Candidate | null {
-  const order = inOrderOf(candidates, by);
-  const before = order.slice(
-    0,
-    order.findIndex(({ designation }) => designation === chosen.designation),
-  );
-  return before.reverse().find(({ verdict, governing }) => verdict === 'short' && governing !== null) ?? null;
+  const less = inOrderOf(candidates, by).filter((candidate) => candidate[by] < chosen[by]);
+  return less.reverse().find(({ verdict, governing }) => verdict === 'short' && governing !== null) ?? null;
 }

@@ -4,7 +4,7 @@ import { bay } from './bay.test.data';
 import { gradeFor } from './beam';
 import { computeProject } from './project';
 import { contextOf } from './context';
-import { leastOf, trySections } from './sizing';
+import { leastOf, nextLess, trySections, type Candidate } from './sizing';
 import { waysOf, whatIf } from './whatIf';
 
 const { building, takedown, members } = computeProject(bay());
@@ -68,5 +68,32 @@ describe('choosing by cost, and from own shapes', () => {
   it('an own shape that is none is refused in the brief', () => {
     expect(() => bay({ brief: { ownShapes: [{ name: 'X', designation: 'UB 406x178x54' }] } })).toThrow('write an own shape');
     expect(() => bay({ brief: { ownShapes: [{ name: 'X', designation: 'own I 20x180x8x14' }] } })).toThrow('write an own shape');
+  });
+});
+
+describe('why not the next less', () => {
+  const tried = (designation: string, mass: number, depth: number, isShort: boolean): Candidate => ({
+    designation,
+    family: 'W',
+    mass,
+    depth,
+    width: 100,
+    cost: mass,
+    utilisation: isShort ? 1.2 : 0.9,
+    verdict: isShort ? 'short' : 'carries',
+    governing: members.get('B1')!.governing,
+  });
+  const list = [
+    tried('heavier', 60, 200, false),
+    tried('chosen', 55, 400, false),
+    tried('as heavy', 55, 300, true),
+    tried('less', 54, 250, true),
+  ];
+  it('is really less, not one that weighs the same', () => {
+    const chosen = leastOf(list, 'mass')!;
+    expect(chosen.designation).toBe('chosen');
+    expect(nextLess(list, chosen, 'mass')!.designation).toBe('less');
+    expect(nextLess(list, chosen, 'depth')!.designation).toBe('as heavy');
+    expect(nextLess([chosen, list[2]!], chosen, 'mass')).toBeNull();
   });
 });

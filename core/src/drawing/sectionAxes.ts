@@ -56,5 +56,5 @@ export function drawAxes(
   if (Math.hypot(shearCentre, shearCentreUp) * scale < 2) return;
   const [[x, y]] = place([[centroid.x + shearCentre, centroid.y - shearCentreUp]]) as [[number, number]];
   pencil.circle(x, y, 3, 'paper', 'accent');
-  pencil.text(x + 6, y + 4, 'S', { size: 11, bold: true, pen: 'accent', halo: true });
+  pencil.text(x, y - 6, 'S', { size: 11, anchor: 'middle', bold: true, pen: 'accent', halo: true });
 }

@@ -29,7 +29,10 @@ export function sectionDrawing(section: Section, units: UnitSystem, width: numbe
   across(isUnequal ? shape.b : breadth, cy - y - 10);
   // a dimension has its number above its line
   if (isUnequal) across(shape.bBottom, cy + y + 22);
-  pencil.dimensionUp(cy - y, cy + y, cx - x - 10, formatQuantity(depth, 'sectionLength', units, { bare: true }));
+  // left of a shear centre that stands outside
+  const { cz, shearCentre } = section.properties;
+  const outside = axes ? Math.max(0, 6 - (cz + shearCentre) * scale) : 0;
+  pencil.dimensionUp(cy - y, cy + y, cx - x - 10 - outside, formatQuantity(depth, 'sectionLength', units, { bare: true }));
   if (axes) drawAxes(pencil, section, place, scale);
   return {
     width,
