@@ -10,12 +10,11 @@ import { liftedSupports } from './lifting';
 import { LooseEnds } from './looseEnd';
 import { elevationOf, readNodes, type Node } from './node';
 import { calculate } from './outcome';
-import type { PanelSharing } from './panel/share';
-import { weighPanel } from './panels';
+import { PanelStore } from './panelStore';
 import { Plumb } from './plumb';
 import { primaryLoads } from './primary';
 import { compare, Route } from './route';
-import { areaLoadsOf, sameAreas, sameBearing, sameLists, sameLoads, otherValues, type Bearers } from './same';
+import { sameBearing, sameLists, sameLoads, type Bearers } from './same';
 import { BookShelf, type Neighbourhood } from './shelf';
 import { Slot } from './slot';
 
@@ -35,6 +34,15 @@ export interface TakedownNews {
 
 const NONE: readonly never[] = [];
 
+/** What a run has calculated, noted while it is at hand: to walk over ten thousands again afterwards would cost more. */
+class Fresh {
+  readonly ids: string[] = [];
+  /** Columns and walls. */
+  readonly posts: Slot[] = [];
+  /** Those of which a support may lift. */
+  readonly liftable: Slot[] = [];
+}
+
 /** All that the engine knows of a building whose levels stay where they are. */
 class Memory {
   readonly levels = new LevelStore();
@@ -42,14 +50,14 @@ class Memory {
   readonly route = new Route<Slot>();
   readonly shelf = new BookShelf();
   readonly plumb = new Plumb();
-  readonly sharings = new Map<string, PanelSharing>();
+  readonly panels = new PanelStore(this.shelf);
   readonly ledgers = new MapView(this.slots, (slot): KeptLedger => slot.ledger!);
   readonly bearers = new MapView(this.slots, (slot): Bearers => slot.bearers);
   loads: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
-  areas: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
-  buildUps: ReadonlyMap<string, unknown> = new Map();
   last: Building | null = null;
   routed = false;
+  /** Levels whose panels are not weighed yet, in a first run. */
+  readonly unweighed = new Set<LevelState>();
   /** Beams with loads of build-ups along them. */
   readonly withStrips = new Set<Slot>();
   /** Members with loose ends. */
@@ -68,9 +76,11 @@ export class TakedownEngine {
   private memory = new Memory();
   private levelBodies: readonly Building['levels'][number]['body'][] | null = null;
   private reach = 0;
+  private buildUpsMoved = false;
   private rules: { readonly cases: string; readonly combinations: readonly Combination[] } = { cases: '', combinations: [] };
   /** Those that became stale since the last run. */
   private stale: Slot[] = [];
+  private fresh = new Fresh();
   /** Who is told of those that become stale while others are calculated. */
   private onStale: ((slot: Slot) => void) | null = null;
   /** What the last run really touched. */
@@ -98,24 +108,20 @@ export class TakedownEngine {
   private bringUpTo(building: Building): Takedown {
     const all = this.forgetIfAllMoved(building);
     const members = this.readMembers(building);
-    const panels: string[] = [];
-    const touched = this.readLevels(building, panels);
-    this.weighPanels(building, touched, panels);
+    this.weighPanels(building, this.readLevels(building));
     const loadEnds = this.placeLoads(building);
     this.findRoute(building, members);
-    const fresh = this.calculateStale(building);
-    this.news = { all, fresh: fresh.map(({ id }) => id), gone: members.gone.map(({ id }) => id), panels };
-    return this.summary(building, loadEnds, fresh);
+    this.calculateStale(building);
+    this.news = { all, fresh: this.fresh.ids, gone: members.gone.map(({ id }) => id), panels: this.memory.panels.news };
+    return this.summary(building, loadEnds);
   }
 
-  /** Calculates what is stale, in the order of calculation, and what becomes stale by that. @returns those members */
-  private calculateStale(building: Building): Slot[] {
+  /** Calculates what is stale, in the order of calculation, and what becomes stale by that. */
+  private calculateStale(building: Building): void {
     const { order } = this.memory.route;
-    const fresh: Slot[] = [];
+    this.fresh = new Fresh();
     const take = (slot: Slot) => {
-      if (!slot.stale) return;
-      this.calculate(building, slot);
-      fresh.push(slot);
+      if (slot.stale) this.calculate(building, slot);
     };
     if (this.stale.length * 8 > order.length) for (const slot of order) take(slot);
     else {
@@ -125,7 +131,8 @@ export class TakedownEngine {
       this.onStale = null;
     }
     this.stale = [];
-    return fresh;
+    // those that no member asked for
+    for (const level of this.memory.unweighed) this.weighed(building, level);
   }
 
   /** Elevations and the reach go everywhere: when a level moves, comes or goes, nothing is kept. @returns true when that is so */
@@ -195,16 +202,13 @@ export class TakedownEngine {
   }
 
   /** Finds supports and shares panels again on the levels whose items changed. @returns those levels */
-  private readLevels(building: Building, panels: string[]): readonly LevelState[] {
-    const { levels, sharings } = this.memory;
+  private readLevels(building: Building): ReadonlySet<LevelState> {
+    const { levels, panels } = this.memory;
+    this.buildUpsMoved = panels.begin(building);
     const { touched, without, panelsGone } = levels.read(building, this.reach);
-    for (const { id, entry } of panelsGone) {
-      entry?.remove();
-      sharings.delete(id);
-      panels.push(id);
-    }
+    for (const panel of panelsGone) panels.drop(panel);
     this.mergeBearers(touched, without);
-    return touched;
+    return new Set(touched);
   }
 
   /** Brings the bearers up to levels that were touched; a list that says the same stays the very same, another makes its member stale. */
@@ -228,31 +232,33 @@ export class TakedownEngine {
   }
 
   /** Weighs panels of the levels that were touched, or of all when a build-up changed; members on which that tells become stale. */
-  private weighPanels(building: Building, touched: readonly LevelState[], panels: string[]): void {
-    const { memory } = this;
-    const others = otherValues(memory.buildUps, building.buildUps);
-    const moved = others.size > 0;
-    memory.buildUps = building.buildUps;
-    const areas = areaLoadsOf(building);
-    const changed = !sameAreas(areas, memory.areas);
-    memory.areas = areas;
-    for (const level of moved || changed ? memory.levels.all() : touched) {
-      let weighedAny = touched.includes(level);
-      if (!weighedAny && !changed && !level.lays(others)) continue;
-      for (const panel of level.panels) {
-        const { id, body, weight } = panel;
-        const on = areas.size === 0 ? NONE : (areas.get(id) ?? NONE);
-        if (weight && weight.buildUp === building.buildUps.get(body.buildUp) && sameLoads(weight.areas, on)) continue;
-        panel.weight = weighPanel(building, panel, on, this.reach);
-        memory.sharings.set(id, panel.sharing);
-        panels.push(id);
-        panel.entry ??= memory.shelf.place(`panel ${id}`, body);
-        panel.entry.set(panel.weight.book);
-        weighedAny = true;
-      }
-      if (weighedAny) for (const id of level.layPanels()) this.makeStale(memory.slots.get(id));
+  private weighPanels(building: Building, touched: ReadonlySet<LevelState>): void {
+    const { memory, reach } = this;
+    const { panels, levels, slots } = memory;
+    // in a first run all is stale: each level is weighed just before its members are calculated, while it is at hand
+    if (!memory.routed) {
+      for (const level of touched) memory.unweighed.add(level);
+      return;
     }
-    if (moved) for (const slot of memory.withStrips) this.makeStale(slot);
+    const lay = (level: LevelState) => {
+      for (const id of level.layPanels()) this.makeStale(slots.get(id));
+    };
+    for (const level of touched) {
+      panels.weigh(building, level, reach);
+      lay(level);
+    }
+    for (const level of panels.moved(levels.all(), touched)) if (panels.weigh(building, level, reach)) lay(level);
+    if (this.buildUpsMoved) for (const slot of memory.withStrips) this.makeStale(slot);
+  }
+
+  /** A level whose panels are weighed. */
+  private weighed(building: Building, level: LevelState): LevelState {
+    const { unweighed, panels } = this.memory;
+    if (unweighed.delete(level)) {
+      panels.weigh(building, level, this.reach);
+      level.layPanels();
+    }
+    return level;
   }
 
   /** Who hands to whom now, and the order that follows; members that hand on otherwise, or get otherwise, become stale. */
@@ -334,12 +340,20 @@ export class TakedownEngine {
   }
 
   /** What panels put on a member: on a beam those of its level, on a wall those of every level that it comes up to. */
-  private landingsOn({ kind, id, body }: Node): readonly Landed[] {
+  private landingsOn(building: Building, { kind, id, body }: Node): readonly Landed[] {
     const { levels } = this.memory;
-    if (kind === 'beam') return levels.get(body.level)?.landings.get(id) ?? NONE;
+    if (kind === 'beam') {
+      const level = levels.get(body.level);
+      return level ? (this.weighed(building, level).landings.get(id) ?? NONE) : NONE;
+    }
     if (kind !== 'wall') return NONE;
+    const [base, top] = [building.elevation(body.base), building.elevation(body.top)];
     const lists: Landed[] = [];
-    for (const level of levels.all()) lists.push(...(level.landings.get(id) ?? NONE));
+    for (const level of levels.all()) {
+      const { elevation } = level.plan;
+      if (elevation < Math.min(base, top) || elevation > Math.max(base, top)) continue;
+      lists.push(...(this.weighed(building, level).landings.get(id) ?? NONE));
+    }
     return lists;
   }
 
@@ -347,7 +361,7 @@ export class TakedownEngine {
     const { memory, reach } = this;
     const { id, node, inLoop } = slot;
     const loads = memory.loads.size === 0 ? NONE : (memory.loads.get(id) ?? NONE);
-    const panels = this.landingsOn(node);
+    const panels = this.landingsOn(building, node);
     const keepsPrimary =
       slot.primary?.node === node &&
       sameLists(slot.panels, panels) &&
@@ -373,6 +387,19 @@ export class TakedownEngine {
     slot.entry.set(book, found.book);
     slot.ends = looseEnds.length === 0 ? found.looseEnds : [...found.looseEnds, ...looseEnds];
     slot.stale = false;
+    const { ids, posts, liftable } = this.fresh;
+    ids.push(id);
+    if (node.kind === 'column' || node.kind === 'wall') posts.push(slot);
+    slot.mayLift = CAN_LIFT.has(node.kind) && !slot.ledger.surelyPresses;
+    if (slot.mayLift) liftable.push(slot);
+    else slot.lifting = NONE;
+    this.noteEnds(slot);
+  }
+
+  private noteEnds(slot: Slot): void {
+    const { withEnds } = this.memory;
+    if (slot.ends.length + slot.lifting.length > 0) withEnds.add(slot);
+    else withEnds.delete(slot);
   }
 
   private readonly carriedBy = (id: string) => this.memory.slots.get(id)?.ledger?.carried;
@@ -385,12 +412,13 @@ export class TakedownEngine {
     return undefined;
   };
 
-  private summary(building: Building, loadEnds: readonly LooseEnd[], fresh: readonly Slot[]): Takedown {
+  private summary(building: Building, loadEnds: readonly LooseEnd[]): Takedown {
     const { memory } = this;
-    const { route, levels, ledgers: members, sharings: panels, bearers } = memory;
+    const { route, levels, ledgers: members, bearers } = memory;
+    const panels = memory.panels.sharings;
     const balance = memory.shelf.cases();
     const cases = balance.map((line) => line.loadCase);
-    this.judgeLifting(building, cases, fresh);
+    this.judgeLifting(building, cases);
     const looseEnds: LooseEnd[] = [...loadEnds];
     const note = (ends: readonly LooseEnd[]) => {
       for (const end of ends) looseEnds.push(end);
@@ -408,23 +436,22 @@ export class TakedownEngine {
       looseEnds,
       balance,
       horizontal: horizontalOf(building),
-      plumb: memory.plumb.read(building, levels.plans(), this.carriedBy, fresh),
+      plumb: memory.plumb.read(building, levels.plans(), this.carriedBy, this.fresh.posts),
       bearers,
       panels,
     };
   }
 
   /** Judges lifting of the members just calculated, or of all when there are other combinations. */
-  private judgeLifting(building: Building, cases: readonly LoadCase[], fresh: readonly Slot[]): void {
+  private judgeLifting(building: Building, cases: readonly LoadCase[]): void {
     const { slots, ledgers } = this.memory;
     const key = cases.map(({ id }) => id).join();
     const same = this.rules.cases === key;
     if (!same) this.rules = { cases: key, combinations: this.liftingRules(cases) };
-    for (const slot of same ? fresh : slots.values()) {
-      const { ledger } = slot;
-      slot.lifting = ledger && CAN_LIFT.has(ledger.kind) ? liftedSupports(building, ledger, ledgers, this.rules.combinations) : NONE;
-      if (slot.ends.length + slot.lifting.length > 0) this.memory.withEnds.add(slot);
-      else this.memory.withEnds.delete(slot);
+    for (const slot of same ? this.fresh.liftable : slots.values()) {
+      if (!slot.mayLift) continue;
+      slot.lifting = liftedSupports(building, slot.ledger!, ledgers, this.rules.combinations);
+      this.noteEnds(slot);
     }
   }
 

@@ -19,18 +19,27 @@ export class LevelState {
   readonly doubts: readonly LooseEnd[];
   /** Parts of its supports that are as they were. */
   readonly kept: ReadonlySet<unknown>;
+  #panels: readonly HeldPanel[] | null;
   #buildUps: ReadonlySet<string> | undefined = undefined;
 
+  /** @param panels null: shared when somebody asks */
   constructor(
     readonly plan: LevelPlan,
     readonly supports: FoundSupports,
-    readonly panels: readonly HeldPanel[],
+    private readonly reach: number,
+    panels: readonly HeldPanel[] | null,
     old: LevelState | undefined,
   ) {
+    this.#panels = panels;
     this.landings = old?.landings ?? new Map();
     this.panelEnds = old?.panelEnds ?? NONE;
     this.doubts = supports.doubts === old?.supports.doubts ? old.doubts : supports.doubts.map(doubtEnd);
     this.kept = new Set(old && [old.supports.beams, old.supports.posts, old.supports.walls]);
+  }
+
+  /** How its panels lie on its beams and walls. */
+  get panels(): readonly HeldPanel[] {
+    return (this.#panels ??= sharePanels(this.plan, this.reach));
   }
 
   /** Does a panel have one of these build-ups? */
@@ -100,8 +109,8 @@ export class LevelStore {
         continue;
       }
       const sameLines = old !== undefined && old.plan.beams === plan.beams && old.plan.wallsBelow === plan.wallsBelow;
-      const panels = sameLines && old.plan.panels === plan.panels ? old.panels : sharePanels(plan, reach, old?.panels);
-      const state = new LevelState(plan, findSupports(plan, reach, old), panels, old);
+      const panels = sameLines && old.plan.panels === plan.panels ? old.panels : old ? sharePanels(plan, reach, old.panels) : null;
+      const state = new LevelState(plan, findSupports(plan, reach, old), reach, panels, old);
       next.set(plan.id, state);
       touched.push(state);
       if (old) before.push(old);

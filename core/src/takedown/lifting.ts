@@ -13,7 +13,6 @@ export function liftedSupports(
   ledgers: ReadonlyMap<string, KeptLedger>,
   combinations: readonly Combination[],
 ): readonly LooseEnd[] {
-  if (ledger.surelyPresses) return NONE;
   let lifts = false;
   for (const leave of ledger.leaves) if (canLift(ledger, leave)) lifts = true;
   if (!lifts) return NONE;

@@ -13,7 +13,7 @@ export class Plumb {
 
   /**
    * @param carriedBy what a member carries; undefined when it was not calculated
-   * @param fresh members that were calculated since the last time
+   * @param fresh columns and walls that were calculated since the last time
    */
   read(
     building: Building,

@@ -26,7 +26,7 @@ export class Stop<S> {
   rest = '';
   /** The mark that was taken apart last; null before any. */
   read: string | null = null;
-  /** Of the walk: how many givers are still to come. */
+  /** While the route is made: how many givers are still to come, or have come; between times 0. */
   waiting = 0;
 
   constructor(readonly id: string) {}
@@ -93,30 +93,38 @@ export class Route<S extends Stop<S>> {
       stop.depth = 0;
       stop.inLoop = false;
       stop.targets = targets;
+      for (const target of targets) target.waiting += 1;
     }
-    this.loops = [];
+    for (const stop of all) stop.givers = stop.waiting === 0 ? NONE : new Array<S>(stop.waiting);
     let walked = walk(all);
+    this.loops = [];
     if (walked.length < all.length) {
       this.loops = findLoops(new Map(all.map(({ id, targets }) => [id, targets.map((target) => target.id)])));
       const ringed = new Set(this.loops.flat());
-      for (const stop of all) stop.inLoop = ringed.has(stop.id);
+      for (const stop of all) {
+        stop.inLoop = ringed.has(stop.id);
+        stop.level = ask(stop).elevation;
+        stop.depth = 0;
+        stop.waiting = 0;
+      }
+      for (const { inLoop, targets } of all) if (!inLoop) for (const target of targets) target.waiting += 1;
       walked = walk(all);
     }
-    for (const { inLoop, level, targets } of walked)
-      if (!inLoop) for (const target of targets) if (level < target.level) target.level = level;
-    for (const { inLoop, level, depth, targets } of walked)
-      if (!inLoop) for (const target of targets) if (level === target.level && depth >= target.depth) target.depth = depth + 1;
-    walked = inOrder(walked);
-    this.order = walked;
-    this.ids = walked.map(({ id }) => id);
-    // filled from the back, in lists of their exact size
-    for (const stop of all) stop.waiting = 0;
-    for (const { targets } of all) for (const target of targets) target.waiting += 1;
-    for (const stop of all) stop.givers = stop.waiting === 0 ? NONE : new Array<S>(stop.waiting);
-    for (let i = walked.length - 1; i >= 0; i -= 1) {
-      const stop = walked[i]!;
-      for (const target of stop.targets) (target.givers as S[])[(target.waiting -= 1)] = stop;
+    const order = inOrder(walked);
+    this.order = order;
+    this.ids = new Array<string>(order.length);
+    const isRinged = this.loops.length > 0;
+    for (let i = 0; i < order.length; i += 1) {
+      const stop = order[i]!;
+      (this.ids as string[])[i] = stop.id;
+      for (const target of stop.targets) {
+        (target.givers as S[])[target.waiting] = stop;
+        target.waiting += 1;
+      }
+      // outside a ring all that hand to it came before
+      if (!isRinged) stop.waiting = 0;
     }
+    if (isRinged) for (const stop of all) stop.waiting = 0;
   }
 
   /** Where a member belongs by those that hand to it. */
@@ -215,13 +223,24 @@ function inOrder<S extends Stop<S>>(stops: readonly S[]): S[] {
   return levels.flatMap((level) => byLevel.get(level)!.sort(compare));
 }
 
-/** Members so that each comes after its givers; those of a ring whose rings are not known yet, and what waits for them, are missing. */
+/**
+ * Members so that each comes after its givers, with their level and depth; those of a ring whose rings are not known yet, and what waits
+ * for them, are missing. Each is to wait for as many as hand to it; then none waits any more.
+ */
 function walk<S extends Stop<S>>(all: readonly S[]): S[] {
-  for (const stop of all) stop.waiting = 0;
-  for (const { inLoop, targets } of all) if (!inLoop) for (const target of targets) target.waiting += 1;
   const ready: S[] = [];
   for (const stop of all) if (stop.waiting === 0) ready.push(stop);
-  for (const { inLoop, targets } of ready) if (!inLoop) for (const target of targets) if ((target.waiting -= 1) === 0) ready.push(target);
+  for (const { inLoop, level, depth, targets } of ready) {
+    if (inLoop) continue;
+    for (const target of targets) {
+      if (level < target.level) {
+        target.level = level;
+        target.depth = depth + 1;
+      } else if (level === target.level && depth >= target.depth) target.depth = depth + 1;
+      target.waiting -= 1;
+      if (target.waiting === 0) ready.push(target);
+    }
+  }
   return ready;
 }
 

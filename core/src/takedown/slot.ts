@@ -23,6 +23,8 @@ export class Slot extends Stop<Slot> {
   handed: readonly Landed[] = NONE;
   ledger: KeptLedger | null = null;
   ends: readonly LooseEnd[] = NONE;
+  /** May one of its supports lift? Then that is judged. */
+  mayLift = false;
   /** Loose ends of supports that lift. */
   lifting: readonly LooseEnd[] = NONE;
 
