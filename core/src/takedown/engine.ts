@@ -1,7 +1,8 @@
 import TinyQueue from 'tinyqueue';
 import { MapView, type Building, type ExtraLoad, type Named } from '../building';
 import type { Combination, LoadCase } from '../load';
-import { KeptLedger, type Landed } from './landed';
+import { Calculated } from './calculated';
+import type { Landed } from './landed';
 import type { LooseEnd, MemberLedger, Takedown } from './ledger';
 import { withOneMore } from './few';
 import { horizontalOf } from './horizontal';
@@ -51,7 +52,7 @@ class Memory {
   readonly shelf = new BookShelf();
   readonly plumb = new Plumb();
   readonly panels = new PanelStore(this.shelf);
-  readonly ledgers = new MapView(this.slots, (slot): KeptLedger => slot.ledger!);
+  readonly ledgers = new MapView(this.slots, (slot): Calculated => slot.ledger!);
   readonly bearers = new MapView(this.slots, (slot): Bearers => slot.bearers);
   loads: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
   last: Building | null = null;
@@ -362,15 +363,7 @@ export class TakedownEngine {
     const { id, node, inLoop } = slot;
     const loads = memory.loads.size === 0 ? NONE : (memory.loads.get(id) ?? NONE);
     const panels = this.landingsOn(building, node);
-    const keepsPrimary =
-      slot.primary?.node === node &&
-      sameLists(slot.panels, panels) &&
-      sameLoads(slot.loads, loads) &&
-      !(node.kind === 'beam' && node.body.strips.length > 0);
-    const found = keepsPrimary ? slot.primary! : primaryLoads(building, node, loads, panels);
-    slot.primary = found;
-    slot.loads = loads;
-    slot.panels = panels;
+    const found = slot.ledger?.firstHand(node, loads, panels, slot.entry.own) ?? primaryLoads(building, node, loads, panels);
     const arrivals = slot.gathered(found);
     this.calculating = slot;
     const outcome = calculate(node, arrivals, slot.bearers, {
@@ -379,18 +372,15 @@ export class TakedownEngine {
       reach,
       storey: storeyOf(building, node),
     });
-    const { leaves, carried, handed, book, looseEnds } = outcome;
     if (!inLoop) for (const to of slot.targets) this.makeStale(to);
-    slot.handed = handed;
-    const transfer = node.kind === 'beam' && slot.carriesMember();
-    slot.ledger = new KeptLedger(id, node.kind, node.mark, inLoop, arrivals, transfer, carried, leaves, outcome);
-    slot.entry.set(book, found.book);
-    slot.ends = looseEnds.length === 0 ? found.looseEnds : [...found.looseEnds, ...looseEnds];
+    const ledger = new Calculated(node, inLoop, node.kind === 'beam' && slot.carriesMember(), loads, panels, found, arrivals, outcome);
+    slot.ledger = ledger;
+    slot.entry.set(found.book, outcome.book);
     slot.stale = false;
     const { ids, posts, liftable } = this.fresh;
     ids.push(id);
     if (node.kind === 'column' || node.kind === 'wall') posts.push(slot);
-    slot.mayLift = CAN_LIFT.has(node.kind) && !slot.ledger.surelyPresses;
+    slot.mayLift = CAN_LIFT.has(node.kind) && !ledger.surelyPresses;
     if (slot.mayLift) liftable.push(slot);
     else slot.lifting = NONE;
     this.noteEnds(slot);
@@ -398,7 +388,7 @@ export class TakedownEngine {
 
   private noteEnds(slot: Slot): void {
     const { withEnds } = this.memory;
-    if (slot.ends.length + slot.lifting.length > 0) withEnds.add(slot);
+    if ((slot.ledger?.looseEnds.length ?? 0) + slot.lifting.length > 0) withEnds.add(slot);
     else withEnds.delete(slot);
   }
 
@@ -427,7 +417,7 @@ export class TakedownEngine {
     for (const { panelEnds } of levels.all()) note(panelEnds);
     for (const loop of route.loops) looseEnds.push(this.loopEnd(loop));
     const withEnds = [...memory.withEnds].sort(compare);
-    for (const { ends } of withEnds) note(ends);
+    for (const { ledger } of withEnds) note(ledger!.looseEnds);
     for (const { lifting } of withEnds) note(lifting);
     return {
       cases,

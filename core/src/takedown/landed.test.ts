@@ -8,7 +8,11 @@ const takedowns = { Ebbwick: ebbwickSailLoft(), 'a block': tallowWharf(tallowOf(
 
 /** All that can be read of a ledger. */
 const read = (ledger: MemberLedger) => ({
-  ...ledger,
+  id: ledger.id,
+  kind: ledger.kind,
+  mark: ledger.mark,
+  inLoop: ledger.inLoop,
+  transfer: ledger.transfer,
   sum: ledger.sum,
   adverse: ledger.adverse,
   arrivals: ledger.arrivals.map(({ id, label, source, shape, byCase, adverse }) => ({ id, label, source, shape, byCase, adverse })),

@@ -157,7 +157,8 @@ export class KeptLedger implements MemberLedger {
   #carried: Carried | null;
   #leaves: readonly Left[] | null;
   readonly #bearers: Usual['bearers'];
-  readonly #handed: Usual['handed'];
+  /** What it hands on, in order. */
+  readonly handed: Usual['handed'];
 
   /**
    * @param carried the sum of what arrives, when it is at hand already
@@ -177,7 +178,7 @@ export class KeptLedger implements MemberLedger {
     this.#carried = carried;
     this.#leaves = leaves;
     this.#bearers = bearers;
-    this.#handed = handed;
+    this.handed = handed;
   }
 
   get leaves(): readonly Left[] {
@@ -185,8 +186,8 @@ export class KeptLedger implements MemberLedger {
   }
 
   private usualLeaves(): Left[] {
-    const { kind, arrivals } = this;
-    const [bearers, handed] = [this.#bearers, this.#handed];
+    const { kind, arrivals, handed } = this;
+    const bearers = this.#bearers;
     if (kind === 'beam') {
       const split = new Split(arrivals, bearers[0]!.at, bearers[1]!.at, null);
       return handed.map(({ on, carried }, j) => new Left(on, bearers[j]!.at, carried, split, j, bearers[j]!.holdsDown));
@@ -199,7 +200,7 @@ export class KeptLedger implements MemberLedger {
   get surelyPresses(): boolean {
     if (this.#leaves) return false;
     if (this.kind !== 'beam') return this.carried.allPresses;
-    for (const { carried } of this.#handed) if (!carried.allPresses) return false;
+    for (const { carried } of this.handed) if (!carried.allPresses) return false;
     return true;
   }
 

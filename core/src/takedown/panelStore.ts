@@ -53,7 +53,7 @@ export class PanelStore {
       panel.weight = weighPanel(building, panel, on, reach);
       sharings.set(id, panel.sharing);
       news.push(id);
-      panel.entry ??= shelf.place(`panel ${id}`, body);
+      panel.entry ??= shelf.place(id, body, 'panel');
       panel.entry.set(panel.weight.book);
       weighedAny = true;
     }

@@ -45,8 +45,8 @@ export interface HeldPanel {
 export function sharePanels(level: LevelPlan, reach: number, before?: readonly HeldPanel[]): readonly HeldPanel[] {
   const shared: HeldPanel[] = [];
   if (level.panels.length === 0) return shared;
-  const bearings: Bearing[] = level.beams.map(({ id, line }) => ({ id, line, rank: 0 }));
-  for (const { id, body, line } of level.wallsBelow) if (body.bears !== 'no') bearings.push({ id, line, rank: 1 });
+  const bearings: Bearing[] = [...level.beams];
+  for (const wall of level.wallsBelow) if (wall.body.bears !== 'no') bearings.push(wall);
   const finder = lineFinder(bearings);
   const known = before && new Map(before.map((panel) => [panel.id, panel]));
   for (const { id, body } of level.panels) {

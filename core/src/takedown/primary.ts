@@ -15,8 +15,6 @@ import { clipShape } from './shape';
 
 /** Loads that act on a member first-hand, before anything that other members bring. */
 export interface Primary {
-  /** The member as it was when they were found. */
-  readonly node: Node;
   readonly arrivals: readonly Landed[];
   readonly book: BalanceBook;
   readonly looseEnds: readonly LooseEnd[];
@@ -73,7 +71,7 @@ class PrimaryLoads {
     if (this.node.kind === 'beam') this.strips(this.node.body.strips);
     for (const landing of panels) this.land(landing);
     for (const load of loads) this.extra(load);
-    return { node: this.node, arrivals: this.arrivals, book: this.book.book, looseEnds: this.ends.list };
+    return { arrivals: this.arrivals, book: this.book.book, looseEnds: this.ends.list };
   }
 
   /** Applied to the balance, and laid on the member as far as the member reaches. */

@@ -13,25 +13,30 @@ const LEVEL_SHELVES = 16;
 /** Which shelf: things that change together lie together. */
 export type Neighbourhood = { readonly level: string } | { readonly at: PlanPoint };
 
-function hashOf(name: string): number {
-  let hash = 0;
+function hashOf(name: string, start: number): number {
+  let hash = start;
   for (let i = 0; i < name.length; i += 1) hash = (hash * 31 + name.charCodeAt(i)) | 0;
   return hash;
 }
+
+/** Where the hashes of each kind begin. */
+const KINDS = { member: 0, panel: 0x51ed27 } as const;
 
 function rowOf(hash: number, near: Neighbourhood): number {
   if ('at' in near) {
     const mixed = Math.imul(Math.round(near.at.x) + Math.imul(Math.round(near.at.y), 31), 0x9e3779b1);
     return mixed >>> (32 - FAN_BITS * STEPS);
   }
-  const level = Math.imul(hashOf(near.level), 0x9e3779b1) >>> (32 - FAN_BITS * STEPS);
+  const level = Math.imul(hashOf(near.level, 0), 0x9e3779b1) >>> (32 - FAN_BITS * STEPS);
   return (level & -LEVEL_SHELVES) | (hash & (LEVEL_SHELVES - 1));
 }
 
 /** The place of one member's or panel's books. */
 export class BookEntry {
-  private first: BalanceBook = null;
-  private second: BalanceBook = null;
+  /** What it does with what comes to it. */
+  private book: BalanceBook = null;
+  /** What it brings itself. */
+  own: BalanceBook = null;
 
   constructor(
     readonly name: string,
@@ -40,9 +45,9 @@ export class BookEntry {
     private readonly shelves: BookShelf,
   ) {}
 
-  set(first: BalanceBook, second: BalanceBook = null): void {
-    this.first = first;
-    this.second = second;
+  set(own: BalanceBook, book: BalanceBook = null): void {
+    this.own = own;
+    this.book = book;
     this.shelves.makeStale(this);
   }
 
@@ -51,8 +56,8 @@ export class BookEntry {
   }
 
   addTo(table: BalanceTable, row: number): void {
-    if (this.first) table.take(row, this.first);
-    if (this.second) table.take(row, this.second);
+    if (this.book) table.take(row, this.book);
+    if (this.own) table.take(row, this.own);
   }
 }
 
@@ -74,9 +79,12 @@ export class BookShelf {
   private readonly sums = Array.from({ length: STEPS + 1 }, (_, step) => new BalanceTable(SHELVES >> (FAN_BITS * step)));
   private readonly stale = Array.from({ length: STEPS + 1 }, (_, step) => new Uint8Array(SHELVES >> (FAN_BITS * step)));
 
-  /** A place for books of that name, which must be new: where it stands on plan, or on which level. */
-  place(name: string, near: Neighbourhood): BookEntry {
-    const hash = hashOf(name);
+  /**
+   * A place for books of that name, which must be new among its kind: where it stands on plan, or on which level.
+   * @param kind tells those of panels from those of members
+   */
+  place(name: string, near: Neighbourhood, kind: 'member' | 'panel' = 'member'): BookEntry {
+    const hash = hashOf(name, KINDS[kind]);
     const row = rowOf(hash, near);
     const entry = new BookEntry(name, hash, row, this);
     const shelf = this.shelves[row]!;

@@ -1,5 +1,5 @@
-import type { ExtraLoad, Named } from '../building';
-import type { KeptLedger, Landed } from './landed';
+import type { Calculated } from './calculated';
+import type { Landed } from './landed';
 import type { LooseEnd } from './ledger';
 import type { Node } from './node';
 import type { Primary } from './primary';
@@ -15,14 +15,8 @@ export class Slot extends Stop<Slot> {
   stale = true;
   /** What it rests on. */
   bearers: Bearers = NONE;
-  loads: readonly Named<ExtraLoad>[] = NONE;
-  panels: readonly Landed[] = NONE;
-  /** What acts on it first-hand. */
-  primary: Primary | null = null;
-  /** What it hands on, in order. */
-  handed: readonly Landed[] = NONE;
-  ledger: KeptLedger | null = null;
-  ends: readonly LooseEnd[] = NONE;
+  /** As it was last calculated; null before. */
+  ledger: Calculated | null = null;
   /** May one of its supports lift? Then that is judged. */
   mayLift = false;
   /** Loose ends of supports that lift. */
@@ -34,6 +28,11 @@ export class Slot extends Stop<Slot> {
     public entry: BookEntry,
   ) {
     super(node.id);
+  }
+
+  /** What it hands on, in order. */
+  get handed(): readonly Landed[] {
+    return this.ledger?.handed ?? NONE;
   }
 
   /** What acts on it first-hand, and after that what its givers hand to it. */

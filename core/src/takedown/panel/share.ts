@@ -7,7 +7,7 @@ import type { Region } from './polygon';
 export interface Bearing {
   readonly id: string;
   readonly line: Segment;
-  /** Lower is preferred where two lie in one place: a beam on a wall takes the panel. */
+  /** Lower is preferred where two lie in one place. */
   readonly rank: number;
 }
 

@@ -17,6 +17,8 @@ export interface OnLine<B> {
   readonly id: string;
   readonly body: B;
   readonly line: Segment;
+  /** As what panels lie on, lower is preferred where two are in one place: a beam on a wall takes the panel. */
+  readonly rank: number;
 }
 export interface OnPoint<B> {
   readonly id: string;
@@ -227,7 +229,7 @@ function sortPart(
 
 /** The entry of a member; of one that has a line, with that. */
 function entryOf(id: string, body: Member): OnPoint<object> {
-  return 'from' in body ? ({ id, body, line: segment(body) } as OnPoint<object>) : { id, body };
+  return 'from' in body ? ({ id, body, line: segment(body), rank: 'openings' in body ? 1 : 0 } as OnPoint<object>) : { id, body };
 }
 
 const LISTS = [
