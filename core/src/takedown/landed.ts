@@ -1,4 +1,4 @@
-import { type Carried, sumOf } from './carried';
+import { Carried, sumOf } from './carried';
 import type { Arrival, ByCase, Leave, MemberLedger, Source } from './ledger';
 import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
 
@@ -6,29 +6,39 @@ import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
  * An arrival as the engine keeps it. There is one for each load on each of tens of thousands of members, and few are ever looked at: its
  * name and its values by case are made when somebody asks.
  */
-export abstract class Landed implements Arrival {
-  abstract readonly source: Source;
-  /** Which of several that have the same origin, as in the name of the arrival; empty: there is one. */
-  abstract readonly part: string;
-  /** The member that brings it; null when none does. */
-  abstract readonly giver: string | null;
+export type Landed = Brought | Handed;
 
-  /**
-   * @param on the member on which it lands
-   * @param from what brings it: a member, a panel, or a word for what the member itself brings
-   * @param carried for each unit of its shape
-   */
+interface Landing extends Arrival {
+  /** The member on which it lands. */
+  readonly on: string;
+  /** What brings it: a member, a panel, or a word for what the member itself brings. */
+  readonly from: string;
+  /** Which of several that have the same origin, as in the name of the arrival; empty: there is one. */
+  readonly part: string;
+  /** For each unit of its shape. */
+  readonly carried: Carried;
+  /** The member that brings it; null when none does. */
+  readonly giver: string | null;
+}
+
+function nameOf({ on, from, part }: Landing): string {
+  return part === '' ? `${on}/${from}` : `${on}/${from}.${part}`;
+}
+
+/** What a panel, a strip, a typed load or the member itself brings, or a wall in pieces. */
+export class Brought implements Landing {
   constructor(
     readonly on: string,
     readonly from: string,
+    readonly part: string,
     readonly label: string,
+    readonly source: Source,
     readonly shape: ArrivalShape,
     readonly carried: Carried,
   ) {}
 
   get id(): string {
-    const { on, from, part } = this;
-    return part === '' ? `${on}/${from}` : `${on}/${from}.${part}`;
+    return nameOf(this);
   }
 
   get byCase(): ByCase {
@@ -38,39 +48,32 @@ export abstract class Landed implements Arrival {
   get adverse(): ByCase {
     return this.carried.adverse;
   }
-}
-
-/** What a panel, a strip, a typed load or the member itself brings, or a wall in pieces. */
-export class Brought extends Landed {
-  constructor(
-    on: string,
-    from: string,
-    readonly part: string,
-    label: string,
-    readonly source: Source,
-    shape: ArrivalShape,
-    carried: Carried,
-  ) {
-    super(on, from, label, shape, carried);
-  }
 
   get giver(): string | null {
     return this.source.type === 'member' ? this.source.member : null;
   }
 }
 
-/** The reaction of a beam or a post at one of its supports. */
-export class Handed extends Landed {
+/** The reaction of a beam or a post at one of its supports: what is carried there, and where it lands. */
+export class Handed extends Carried implements Landing {
   /** @param leave which of the supports of the member that brings it */
   constructor(
-    on: string,
-    from: string,
-    label: string,
+    readonly on: string,
+    readonly from: string,
+    readonly label: string,
     readonly leave: number,
-    shape: ArrivalShape,
-    carried: Carried,
+    readonly shape: ArrivalShape,
+    { mask, values, pressed }: Carried,
   ) {
-    super(on, from, label, shape, carried);
+    super(mask, values, pressed);
+  }
+
+  get carried(): Carried {
+    return this;
+  }
+
+  get id(): string {
+    return nameOf(this);
   }
 
   get part(): string {

@@ -169,6 +169,8 @@ class Calculation {
   private post(at: PlanPoint, bearer: Bearer | undefined): null {
     const by = bearer?.by ?? null;
     const to = this.handOver(0, by, at, this.carried);
+    // what it hands on is the sum of what arrives
+    if (to) this.sum = this.handed[0]!.carried;
     if (to === null && (by === null || !this.around.target(by))) this.restsOnNothing('', 0, this.carried);
     return null;
   }
