@@ -60,7 +60,18 @@ export function calculate(
 }
 
 const NONE: readonly never[] = [];
-const AT_START: ArrivalShape = { type: 'point', at: 0 };
+const points = new Map<number, ArrivalShape>();
+
+/** A point load at such a place: places repeat from storey to storey, and those that are alike share it. */
+function pointAt(at: number): ArrivalShape {
+  let known = points.get(at);
+  if (!known) {
+    if (points.size > 4000) points.clear();
+    points.set(at, (known = { type: 'point', at }));
+  }
+  return known;
+}
+
 /** Shares of two supports, in lists that are used for one beam after another. */
 const nearShares: number[] = [];
 const farShares: number[] = [];
@@ -146,8 +157,7 @@ class Calculation {
       );
       return null;
     }
-    const shape: ArrivalShape = at === 0 ? AT_START : { type: 'point', at };
-    this.handed = withOneMore(this.handed, new Handed(target.id, node.id, node.mark, leave, shape, carried));
+    this.handed = withOneMore(this.handed, new Handed(target.id, node.id, node.mark, leave, pointAt(at), carried));
     this.book.shift(carried, x, y, landed.x, landed.y);
     return target;
   }
