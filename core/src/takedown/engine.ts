@@ -165,7 +165,7 @@ export class TakedownEngine {
       last,
       (node) => {
         const { id } = node;
-        let slot = slots.get(id);
+        let slot = last ? slots.get(id) : undefined;
         const isNew = !slot;
         if (!slot) slots.set(id, (slot = new Slot(node, shelf.place(id, neighbourhood(node)))));
         if (node.kind === 'beam' && node.body.strips.length > 0) withStrips.add(slot);
@@ -206,10 +206,30 @@ export class TakedownEngine {
   private readLevels(building: Building): ReadonlySet<LevelState> {
     const { levels, panels } = this.memory;
     this.buildUpsMoved = panels.begin(building);
-    const { touched, without, panelsGone } = levels.read(building, this.reach);
+    const first: LevelState[] = [];
+    const { touched, without, panelsGone } = levels.read(building, this.reach, (level) => {
+      first.push(level);
+      this.takeBearers(level, (slot, bearers) => {
+        slot.bearers = bearers;
+        // on the same level as a rule, and looked for while that is at hand
+        slot.targets = this.targetsOf(slot);
+      });
+    });
     for (const panel of panelsGone) panels.drop(panel);
-    this.mergeBearers(touched, without);
+    if (first.length < touched.length) this.mergeBearers(touched, without);
     return new Set(touched);
+  }
+
+  /** Tells what members rest on, as far as a level says other than before. */
+  private takeBearers({ supports, kept }: LevelState, take: (slot: Slot, bearers: Bearers) => void): void {
+    const { slots } = this.memory;
+    const look = (bearers: Bearers, id: string) => {
+      const slot = slots.get(id);
+      if (slot) take(slot, bearers);
+    };
+    if (!kept.has(supports.beams)) supports.beams.forEach(look);
+    if (!kept.has(supports.posts)) supports.posts.forEach((bearer, id) => look([bearer], id));
+    if (!kept.has(supports.walls)) supports.walls.forEach(look);
   }
 
   /** Brings the bearers up to levels that were touched; a list that says the same stays the very same, another makes its member stale. */
@@ -219,17 +239,12 @@ export class TakedownEngine {
       const slot = slots.get(id);
       if (slot) slot.bearers = NONE;
     }
-    const take = (list: Bearers, id: string) => {
-      const slot = slots.get(id);
-      if (!slot || sameBearing(slot.bearers, list)) return;
-      slot.bearers = list;
-      this.makeStale(slot);
-    };
-    for (const { supports, kept } of touched) {
-      if (!kept.has(supports.beams)) supports.beams.forEach(take);
-      if (!kept.has(supports.posts)) supports.posts.forEach((bearer, id) => take([bearer], id));
-      if (!kept.has(supports.walls)) supports.walls.forEach(take);
-    }
+    for (const level of touched)
+      this.takeBearers(level, (slot, bearers) => {
+        if (sameBearing(slot.bearers, bearers)) return;
+        slot.bearers = bearers;
+        this.makeStale(slot);
+      });
   }
 
   /** Weighs panels of the levels that were touched, or of all when a build-up changed; members on which that tells become stale. */
@@ -265,9 +280,11 @@ export class TakedownEngine {
   /** Who hands to whom now, and the order that follows; members that hand on otherwise, or get otherwise, become stale. */
   private findRoute(building: Building, { moved, gone }: { moved: Set<Slot>; gone: readonly Slot[] }): void {
     const { route, slots } = this.memory;
-    const ask = (slot: Slot) => ({ mark: slot.node.mark, elevation: elevationOf(building, slot.node), targets: this.targetsOf(slot) });
+    const of = (slot: Slot, targets: readonly Slot[]) => ({ mark: slot.node.mark, elevation: elevationOf(building, slot.node), targets });
+    const ask = (slot: Slot) => of(slot, this.targetsOf(slot));
     if (!this.memory.routed) {
-      route.rebuild(slots.values(), ask);
+      // found with the bearers
+      route.rebuild(slots.values(), (slot) => of(slot, slot.targets));
       this.memory.routed = true;
       return;
     }

@@ -97,8 +97,12 @@ export class LevelStore {
     return this.levels.get(id);
   }
 
-  /** Finds supports and shares panels again on the levels whose items changed. @param reach how near counts as touching, mm */
-  read(building: Building, reach: number): LevelNews {
+  /**
+   * Finds supports and shares panels again on the levels whose items changed.
+   * @param reach how near counts as touching, mm
+   * @param onFirst called with each level that was not there before, while it is at hand
+   */
+  read(building: Building, reach: number, onFirst: (level: LevelState) => void): LevelNews {
     const next = new Map<string, LevelState>();
     const touched: LevelState[] = [];
     const before: LevelState[] = [];
@@ -114,6 +118,7 @@ export class LevelStore {
       next.set(plan.id, state);
       touched.push(state);
       if (old) before.push(old);
+      else onFirst(state);
     }
     this.levels = next;
     const isBorne = (id: string) =>

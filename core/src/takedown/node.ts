@@ -44,7 +44,7 @@ const PARTS = [
 /**
  * Names what changed among the members of a building; those whose body has not changed are not named.
  * @param held the node of each member as it is known
- * @param before the building that they stand for; null: none
+ * @param before the building that they stand for; null: none, and nothing is held
  * @param onNode called with the node of each new or changed member
  * @param onGone called with the name of each that is gone
  */
@@ -63,7 +63,8 @@ export function readNodes(
     count += members.size;
     if (before && before[part] === members) continue;
     const look = (id: string, body: Node['body']) => {
-      if (held.get(id)?.node.body === body) return;
+      // to ask ten thousand times of what cannot be there takes long
+      if (before && held.get(id)?.node.body === body) return;
       const length = 'from' in body ? planLength(body) : 0;
       onNode({ id, kind, mark: body.mark, place: body, length, body } as unknown as Node);
     };
