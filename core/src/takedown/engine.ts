@@ -206,9 +206,9 @@ export class TakedownEngine {
   private readLevels(building: Building): ReadonlySet<LevelState> {
     const { levels, panels } = this.memory;
     this.buildUpsMoved = panels.begin(building);
-    const first: LevelState[] = [];
+    let isFirst = false;
     const { touched, without, panelsGone } = levels.read(building, this.reach, (level) => {
-      first.push(level);
+      isFirst = true;
       this.takeBearers(level, (slot, bearers) => {
         slot.bearers = bearers;
         // on the same level as a rule, and looked for while that is at hand
@@ -216,7 +216,8 @@ export class TakedownEngine {
       });
     });
     for (const panel of panelsGone) panels.drop(panel);
-    if (first.length < touched.length) this.mergeBearers(touched, without);
+    // levels come and go only together with all that is known
+    if (!isFirst) this.mergeBearers(touched, without);
     return new Set(touched);
   }
 
