@@ -16,6 +16,11 @@ class Trial {
   private readonly members = new Map<string, Member>();
 
   constructor(private told: Record<string, Told>) {
+    this.anew(told);
+  }
+
+  anew(told: Record<string, Told>): void {
+    this.told = told;
     this.route.rebuild(
       Object.keys(told).map((id) => this.member(id)),
       this.ask,
@@ -77,6 +82,21 @@ describe('the order of calculation', () => {
     expect(route.route.loops).toEqual([['A', 'B']]);
     expect([...route.order].sort()).toEqual(['A', 'B', 'C', 'D']);
     expect(route.update(named({ A: stop(3), B: stop(3), C: stop(3), D: stop(6) }), ['D'])).toBeNull();
+  });
+  it('made anew after a ring was opened is what it is without one', () => {
+    const ring = named({ A: stop(3, 'B'), B: stop(3, 'A', 'C'), C: stop(3), D: stop(6, 'A', 'C') });
+    const open = named({ A: stop(3, 'B'), B: stop(3, 'C'), C: stop(3), D: stop(6, 'A', 'C') });
+    const route = new Trial(ring);
+    expect(route.givers('A')).toEqual(['D', 'B']);
+    route.anew(open);
+    const fresh = new Trial(open);
+    expect(route.route.loops).toEqual([]);
+    expect(route.order).toEqual(['D', 'A', 'B', 'C']);
+    expect(route.order).toEqual(fresh.order);
+    for (const id of route.order) expect(route.givers(id)).toEqual(fresh.givers(id));
+    route.anew(ring);
+    expect(route.route.loops).toEqual([['A', 'B']]);
+    expect(route.givers('C')).toEqual(new Trial(ring).givers('C'));
   });
   it('kept up to any changes is what it would be made anew', () => {
     const number = fc.integer({ min: 0, max: 999 });

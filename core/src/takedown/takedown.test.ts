@@ -298,6 +298,37 @@ describe('ways down that are not straight', () => {
     const shape = t.members.get('TB')!.arrivals[0]!.shape;
     expect(shape).toEqual({ type: 'distributed', from: 0, to: 1500, start: 2 / 1500, end: 0 });
   });
+  it('a wall through two storeys takes the panels of both, and a panel above nothing is lost', () => {
+    const panel = (id: string, level: string, x: number) =>
+      item('panel', id, {
+        mark: id,
+        level,
+        outline: [
+          { x, y: 0 },
+          { x: x + 6000, y: 0 },
+          { x: x + 6000, y: 4000 },
+          { x, y: 4000 },
+        ],
+        buildUp: 'floor',
+        span: 'oneWay',
+        direction: Math.PI / 2,
+      });
+    const wall = (id: string, y: number) => [
+      item('stripFooting', `S${id}`, { mark: `S${id}`, level: 'L0', from: { x: 0, y }, to: { x: 6000, y } }),
+      item('wall', id, { mark: id, from: { x: 0, y }, to: { x: 6000, y }, base: 'L0', top: 'L2', weight: 0, by: `S${id}` }),
+    ];
+    const t = run([...wall('W1', 0), ...wall('W2', 4000), panel('P1', 'L1', 0), panel('P2', 'L2', 0), panel('P3', 'L2', 20_000)]);
+    // 2 m of 3 kN/m2 over 6 m from each floor; the panel that stands above nothing has 24 m2
+    for (const id of ['W1', 'W2']) {
+      expect(t.members.get(id)!.arrivals.flatMap(({ source }) => (source.type === 'panel' ? [source.panel] : []))).toEqual(['P2', 'P1']);
+      expect(t.members.get(id)!.sum['imposed-B']).toBeCloseTo(72_000, 6);
+      expect(t.members.get(`S${id}`)!.sum['imposed-B']).toBeCloseTo(72_000, 6);
+    }
+    const imposed = t.balance.find(({ loadCase }) => loadCase.id === 'imposed-B')!;
+    expect([imposed.applied.force, imposed.delivered.force, imposed.lost.force].map(Math.round)).toEqual([216_000, 144_000, 72_000]);
+    expect([...t.panels.keys()].sort()).toEqual(['P1', 'P2', 'P3']);
+    expectClosed(t);
+  });
   it('a continuous beam over three columns', () => {
     const t = run([
       ...[0, 5000, 10000].flatMap((x, i) => [footing(`F${i}`, x, 0)]),
@@ -432,6 +463,18 @@ describe('loose ends', () => {
     expectClosed(t);
     expect(t.members.get('F1')!.sum['permanent']).toBeGreaterThan(1000);
     expect(numbersOf(t).get('X1')).toBe(0);
+  });
+  it('on a level without members a panel is lost whole, not forgotten', () => {
+    const outline = [
+      { x: 0, y: 0 },
+      { x: 6000, y: 0 },
+      { x: 6000, y: 4000 },
+      { x: 0, y: 4000 },
+    ];
+    const t = run([item('panel', 'P1', { mark: 'P1', level: 'L2', outline, buildUp: 'floor', span: 'oneWay', direction: 0 })]);
+    const imposed = t.balance.find(({ loadCase }) => loadCase.id === 'imposed-B')!;
+    expect([imposed.applied.force, imposed.lost.force].map(Math.round)).toEqual([72_000, 72_000]);
+    expect(titles(t)).toContain('P1: 24.00 m2 span between nothing');
   });
   it('every loose end has a key of its own', () => {
     const t = run([
