@@ -48,6 +48,16 @@ export function project(line: { from: PlanPoint; to: PlanPoint }, point: PlanPoi
   return ((point.x - line.from.x) * (line.to.x - line.from.x) + (point.y - line.from.y) * (line.to.y - line.from.y)) / length;
 }
 
+/** From level to level of something that stands between two, mm. */
+export function storeyOf({ elevation }: Pick<Building, 'elevation'>, { base, top }: { base: string; top: string }): number {
+  return Math.abs(elevation(top) - elevation(base));
+}
+
+/** Height of a wall itself, mm: as it is typed, or from level to level. */
+export function wallHeight(building: Pick<Building, 'elevation'>, wall: Pick<Wall, 'base' | 'top' | 'height'>): number {
+  return wall.height ?? storeyOf(building, wall);
+}
+
 /** The mark of any member, or its id when it has none. */
 export function markOf(building: Building, id: string): string {
   return (
@@ -63,11 +73,16 @@ export function markOf(building: Building, id: string): string {
   );
 }
 
-/** The name of the level at which a member is calculated: of a beam or footing its level, of a post or wall the one it reaches. */
-export function levelNameOf(building: Building, id: string): string {
+/** The level at which a member is calculated: of a beam or footing its level, of a post or wall the one it reaches. */
+export function levelOf(building: Building, id: string): string | undefined {
   const on = building.beams.get(id) ?? building.footings.get(id) ?? building.stripFootings.get(id) ?? building.panels.get(id);
   const post = building.columns.get(id) ?? building.walls.get(id);
-  const level = on?.level ?? post?.top ?? building.hangers.get(id)?.base;
+  return on?.level ?? post?.top ?? building.hangers.get(id)?.base;
+}
+
+/** The name of the level at which a member is calculated. */
+export function levelNameOf(building: Building, id: string): string {
+  const level = levelOf(building, id);
   return building.levels.find((entry) => entry.id === level)?.body.name ?? '';
 }
 

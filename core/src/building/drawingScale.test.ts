@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { item, scaleByRatio, scaledByPoints, type LaidDrawing } from '.';
+import { broughtTo, item, onPlan, scaleByRatio, scaledByPoints, sheetCorners, squaredBy, type LaidDrawing } from '.';
 
 const sheet = (more: Partial<LaidDrawing> = {}): LaidDrawing => ({
   ...(item('drawing', 'd', { name: 'Plan', level: 'L', file: '0'.repeat(64), width: 4200, height: 2970, at: { x: 0, y: 0 }, scale: 10 })
@@ -31,5 +31,43 @@ describe('the scale of a drawing', () => {
   it('one point, or no distance, is refused in words', () => {
     expect(() => scaledByPoints(sheet(), { x: 1, y: 1 }, { x: 1, y: 1 }, 1000)).toThrow('two points are one');
     expect(() => scaledByPoints(sheet(), { x: 0, y: 0 }, { x: 1, y: 1 }, 0)).toThrow('greater than 0');
+  });
+});
+
+describe('the place of a drawing', () => {
+  it('its corners turn with it: 42 m by 29.7 m, a quarter turn about its middle', () => {
+    const corners = sheetCorners(sheet({ at: { x: 1000, y: 0 }, turn: Math.PI / 2 }));
+    expect(corners.map(({ x, y }) => [Math.round(x), Math.round(y)])).toEqual([
+      [15850, -21000],
+      [15850, 21000],
+      [-13850, 21000],
+      [-13850, -21000],
+    ]);
+  });
+  it('a point of it is brought where it belongs', () => {
+    const at = broughtTo(sheet({ at: { x: 100, y: 50 } }), { x: 2000, y: 1000 }, { x: 0, y: 0 });
+    expect(at).toEqual({ at: { x: -1900, y: -950 } });
+  });
+  it.each([
+    [1, 'a line nearly across'],
+    [89, 'a line nearly upright'],
+    [181, 'drawn from right to left'],
+    [-92, 'drawn downward'],
+  ])('is squared by a line at %d degrees: %s', (degrees) => {
+    const angle = (degrees * Math.PI) / 180;
+    const askew = sheet({ at: { x: 500, y: -300 }, turn: 0.3 });
+    // a line on the paper, and where it lies
+    const [p, q] = [
+      { x: -100, y: 40 },
+      { x: -100 + 200 * Math.cos(angle - 0.3), y: 40 + 200 * Math.sin(angle - 0.3) },
+    ];
+    const squared = { ...askew, ...squaredBy(askew, onPlan(askew, p), onPlan(askew, q)) };
+    const [a, b] = [onPlan(squared, p), onPlan(squared, q)];
+    expect(Math.min(Math.abs(a.x - b.x), Math.abs(a.y - b.y))).toBeLessThan(1e-6);
+    // about its start, and by no more than it lay askew
+    expect(a.x).toBeCloseTo(onPlan(askew, p).x, 6);
+    expect(a.y).toBeCloseTo(onPlan(askew, p).y, 6);
+    expect(Math.abs(squared.turn - 0.3)).toBeLessThan((2.01 * Math.PI) / 180);
+    expect(() => squaredBy(askew, a, a)).toThrow('two points are one');
   });
 });

@@ -27,3 +27,35 @@ export function onPlan({ at, scale, turn }: Pick<LaidDrawing, 'at' | 'scale' | '
   const [c, s] = [Math.cos(turn) * scale, Math.sin(turn) * scale];
   return { x: at.x + p.x * c - p.y * s, y: at.y + p.x * s + p.y * c };
 }
+
+/** The four corners of a drawing on plan. */
+export function sheetCorners(drawing: Pick<LaidDrawing, 'at' | 'scale' | 'turn' | 'width' | 'height'>): PlanPoint[] {
+  const [x, y] = [drawing.width / 2, drawing.height / 2];
+  return [
+    { x: -x, y: -y },
+    { x, y: -y },
+    { x, y },
+    { x: -x, y },
+  ].map((corner) => onPlan(drawing, corner));
+}
+
+/** A drawing moved so that one of its points lies on another place. Both on plan, as the drawing lies now. */
+export function broughtTo({ at }: Pick<LaidDrawing, 'at'>, from: PlanPoint, to: PlanPoint): Pick<LaidDrawing, 'at'> {
+  return { at: { x: at.x + to.x - from.x, y: at.y + to.y - from.y } };
+}
+
+/**
+ * A drawing turned about one of its points until a line of it runs straight across or straight up, whichever is nearer: a scan lies
+ * a little askew.
+ * @param a start of the line, on plan, as the drawing lies now; it stays where it is
+ * @param b end of the line
+ * @throws BadInput when the points are one
+ */
+export function squaredBy({ at, turn }: Pick<LaidDrawing, 'at' | 'turn'>, a: PlanPoint, b: PlanPoint): Pick<LaidDrawing, 'at' | 'turn'> {
+  if (Math.hypot(b.x - a.x, b.y - a.y) < 1e-6) throw new BadInput('the two points are one: choose two that are far apart');
+  const lies = Math.atan2(b.y - a.y, b.x - a.x);
+  const by = Math.round(lies / (Math.PI / 2)) * (Math.PI / 2) - lies;
+  const [c, s] = [Math.cos(by), Math.sin(by)];
+  const [dx, dy] = [at.x - a.x, at.y - a.y];
+  return { turn: turn + by, at: { x: a.x + dx * c - dy * s, y: a.y + dx * s + dy * c } };
+}

@@ -3,8 +3,20 @@ export { completed } from './completed';
 export { assemble, Assembler } from './assembler';
 export { differenceOf, noteDifference } from './difference';
 export { MapView, patched } from './readMap';
-export { isOnLevel, levelNameOf, markOf, planLength, pointAlong, project, type Building, type Named } from './building';
-export { onPlan, scaleByRatio, scaledByPoints } from './drawingScale';
+export {
+  isOnLevel,
+  levelNameOf,
+  levelOf,
+  markOf,
+  planLength,
+  pointAlong,
+  project,
+  storeyOf,
+  wallHeight,
+  type Building,
+  type Named,
+} from './building';
+export { broughtTo, onPlan, scaleByRatio, scaledByPoints, sheetCorners, squaredBy } from './drawingScale';
 export { measure, roundedUp, shortWay, type Measured } from './measure';
 export {
   beside,

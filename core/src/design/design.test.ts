@@ -146,6 +146,7 @@ describe('the sheet', () => {
     const sheet = sheetFor(computeProject(bay({ extra: [wall] })), 'W')!;
     expect(entriesOf(sheet.entries, 'note')[0]!.text).toContain('not designed');
     expect(entriesOf(sheet.entries, 'step').at(-1)!.value).toBeCloseTo(0.004 * 3000 * 3000, 6);
+    expect(entriesOf(sheet.entries, 'step')[0]).toMatchObject({ symbol: 'G', value: 0.004 * 3000 * 3000 });
   });
 });
 

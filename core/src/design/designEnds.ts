@@ -39,7 +39,10 @@ export function footingEnd(id: string, { mark, reason }: FootingDesign): LooseEn
 }
 
 /** What design finds missing, in the order of the building. @param found by member and pad */
-export function designLooseEnds({ beams, columns, footings }: Building, found: ReadonlyMap<string, LooseEnd>): LooseEnd[] {
+export function designLooseEnds(
+  { beams, columns, walls, footings, stripFootings }: Building,
+  found: ReadonlyMap<string, LooseEnd>,
+): LooseEnd[] {
   const ends: LooseEnd[] = [];
   if (found.size > 0)
     for (const members of [beams, columns, footings])
@@ -47,13 +50,13 @@ export function designLooseEnds({ beams, columns, footings }: Building, found: R
         const end = found.get(id);
         if (end) ends.push(end);
       }
-  if (beams.size + columns.size > 0 && footings.size === 0)
+  if (beams.size + columns.size + walls.size > 0 && footings.size + stripFootings.size === 0)
     ends.push({
       key: 'no-footing',
       item: 'brief',
       title: 'There is no footing',
       why: 'No load reaches the ground.',
-      remedy: 'Add a footing under each column.',
+      remedy: 'Add a pad under each column and a strip under each wall that goes down to the ground.',
       byCase: {},
     });
   return ends;

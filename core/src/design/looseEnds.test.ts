@@ -75,6 +75,20 @@ describe('rafters', () => {
   });
 });
 
+describe('a wall lower than its storey', () => {
+  const roofed = (height: number | null) =>
+    kinds([...pair.filter(({ id }) => id !== 'W1'), { ...wall('W1', 0), body: { ...wall('W1', 0).body, height } } as Item, ridge]);
+  it('is asked about where a floor or roof is taken to land on it, unless a floor may well fill the gap', () => {
+    expect(roofed(1100)).toContain('low-wall');
+    expect(roofed(2450)).not.toContain('low-wall');
+    expect(roofed(null)).not.toContain('low-wall');
+  });
+  it('is not asked about while nothing comes down on it', () => {
+    const alone = { ...wall('W1', 0), body: { ...wall('W1', 0).body, height: 1100 } } as Item;
+    expect(kinds([alone, strip('S1', 0)])).not.toContain('low-wall');
+  });
+});
+
 describe('openings that a note speaks of', () => {
   const note = (text: string, x = 3000) => item('note', 'n', { text, level: 'L1', at: { x, y: 1500 }, on: null });
   it('are missed where the panel has none there', () => {

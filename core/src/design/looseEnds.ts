@@ -1,4 +1,4 @@
-import { planLength, type Building, type Panel, type PlanPoint } from '../building';
+import { planLength, storeyOf, wallHeight, type Building, type Panel, type PlanPoint } from '../building';
 import { areaLoads, caseLabel, isPermanent, variableTotal } from '../load';
 import { contains, type LooseEnd, type Takedown } from '../takedown';
 
@@ -27,6 +27,7 @@ export class SurveyReader {
       ...ask('walls', [walls], () => unansweredWalls(building)),
       ...ask('imposed', [panels, buildUps], () => floorsWithoutImposed(building)),
       ...ask('masonry', [walls, this.run], () => emptyMasonry(building, takedown)),
+      ...ask('low', [walls, this.run], () => lowWalls(building, takedown)),
       ...ask('bypassed', [walls, panels, this.run], () => bypassedWalls(building, takedown)),
       ...ask('rafters', [panels, buildUps, this.run], () => thrustingRafters(building, takedown)),
       ...ask('openings', [notes, panels], () => missingOpenings(building)),
@@ -86,6 +87,27 @@ function emptyMasonry({ walls }: Building, { bearers }: Takedown): LooseEnd[] {
         `${wall.mark} has no weight`,
         'Masonry above a beam is load, often the largest that it carries.',
         'Type the weight per area of its face.',
+      ),
+    );
+}
+
+/** Depth of floor or beam that may well stand between the head of a wall and the level above, mm. */
+const FLOOR_DEPTH = 600;
+
+/** Walls that end well below what lands on them. */
+function lowWalls(building: Building, { members }: Takedown): LooseEnd[] {
+  return [...building.walls]
+    .filter(([id, wall]) => {
+      if (storeyOf(building, wall) - wallHeight(building, wall) <= FLOOR_DEPTH) return false;
+      return members.get(id)?.arrivals.some(({ source }) => source.type === 'member' || source.type === 'panel');
+    })
+    .map(([id, wall]) =>
+      end(
+        'low-wall',
+        id,
+        `${wall.mark} ends below what lands on it`,
+        `It is ${(wallHeight(building, wall) / 1000).toFixed(2)} m high in a storey of ${(storeyOf(building, wall) / 1000).toFixed(2)} m, and is taken to carry what comes down at the level above.`,
+        'Correct its height, say that it carries nothing, or draw what stands between.',
       ),
     );
 }

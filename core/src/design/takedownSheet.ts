@@ -1,4 +1,4 @@
-import type { Building } from '../building';
+import { storeyOf, type Building } from '../building';
 import { sumByCase } from '../load';
 import { formatQuantity } from '../quantity';
 import { Sheet } from '../sheet';
@@ -7,6 +7,7 @@ import { shapeForce, type MemberLedger, type Takedown } from '../takedown';
 /** What lands on a member and what it hands on: the part of every sheet that comes before any check. */
 export function recordTakedown(building: Building, id: string, ledger: MemberLedger, sheet: Sheet): void {
   recordMeasured(building, id, sheet);
+  recordOwnWeight(building, id, ledger, sheet);
   recordStrips(building, id, ledger, sheet);
   recordReactions(ledger, sheet.scope('What arrives and what leaves at each support, unfactored'));
 }
@@ -24,6 +25,34 @@ function recordMeasured(building: Building, id: string, sheet: Sheet): void {
     const from = measurement.source ? ` from ${measurement.source}` : ' on the plan, with no drawing beneath';
     sheet.note(`${what}: measured as "${measurement.name}"${from}; ${length(exact)} exactly.`);
   }
+}
+
+/** Own weight by its length, of a post by its height, of a wall by its face less its openings. */
+function recordOwnWeight(building: Building, id: string, ledger: MemberLedger, sheet: Sheet): void {
+  const wall = building.walls.get(id);
+  const post = building.columns.get(id) ?? building.hangers.get(id);
+  const own = ledger.arrivals.filter(({ source }) => source.type === 'ownWeight');
+  if (own.length === 0) return;
+  const part = sheet.scope('Own weight, unfactored');
+  own.forEach(({ shape, byCase, label }, i) => {
+    const weight = Object.values(byCase).reduce((sum, value) => sum + value, 0);
+    const G = own.length > 1 ? `G_${i + 1}` : 'G';
+    if (wall && shape.type === 'distributed') {
+      const [h, l] = own.length > 1 ? [`h_${i + 1}`, `l_${i + 1}`] : ['h', 'l'];
+      if (i === 0) part.given('w', weight, 'areaLoad', 'weight per area of its face');
+      part.given(h, shape.start, 'length', label === 'own weight' ? 'height' : 'height less the opening');
+      part.given(l, shape.to - shape.from, 'length', `from ${formatQuantity(shape.from, 'length', building.brief.units)} on`);
+      const inputs = { w: weight, [h]: shape.start, [l]: shape.to - shape.from };
+      part.step(G, `w * ${h} * ${l}`, inputs, weight * shapeForce(shape), 'force', 'statics', label);
+    } else {
+      const l = shape.type === 'distributed' ? shape.to - shape.from : post ? storeyOf(building, post) : 0;
+      if (l === 0) return;
+      const whole = weight * shapeForce(shape);
+      part.given('g', whole / l, 'lineLoad', label);
+      part.given('l', l, 'length', post ? 'height' : 'length');
+      part.step(G, 'g * l', { g: whole / l, l }, whole, 'force', 'statics', label);
+    }
+  });
 }
 
 /** Strips and shares of panels, from the layers of their build-up to their load on the member: intensity times mean width times length. */

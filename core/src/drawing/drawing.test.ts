@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { assemble, defaultBrief, item } from '../building';
 import { solveBeam } from '../beam';
 import { computeProject } from '../design';
 import { ebbwickSailLoft } from '../exchange/demonstration/ebbwick';
@@ -7,6 +8,8 @@ import { findSection, sectionProperties, shapeOutlines } from '../section';
 import {
   beamDiagram,
   fitView,
+  planExtent,
+  viewOf,
   footingDrawing,
   planDrawing,
   riverDrawing,
@@ -166,6 +169,29 @@ describe('a plan that is looked at closely', () => {
     expect(x1).toBeCloseTo(x2, 6);
     expect(Math.abs(y1 - y2)).toBeGreaterThan(20);
     expect(plan({ ghosts: ['roof'] }).marks.length).toBeGreaterThan(plan().marks.length);
+  });
+  it('shows a sheet whole while little is drawn on it, and the building once it stands', () => {
+    const sheet = (at: { x: number; y: number }, level = 'loft') => {
+      const [laid] = assemble([
+        item('brief', 'brief', defaultBrief('Trial', 'european')),
+        item('drawing', 'sheet', { name: 'A3', level, file: '0'.repeat(64), width: 420, height: 297, scale: 100, at }),
+      ]).drawings;
+      return laid!;
+    };
+    const empty: typeof building = { ...building, beams: new Map(), walls: new Map(), columns: new Map(), hangers: new Map() };
+    const bare = { ...empty, footings: new Map(), stripFootings: new Map(), panels: new Map(), gridlines: [] };
+    const middle = { x: 8000, y: 4500 };
+    expect(planExtent({ ...bare, drawings: [sheet(middle)] }, 'loft')).toEqual({ left: -13000, right: 29000, low: -10350, high: 19350 });
+    // of another level, or none: a room's worth of paper
+    expect(planExtent({ ...bare, drawings: [sheet(middle, 'roof')] }, 'loft')).toEqual({ left: 0, right: 10000, low: 0, high: 8000 });
+    const stands = planExtent(building);
+    // 16 m and more of 42 m are built on: the margins of the sheet are only paper
+    expect(stands.right - stands.left).toBeGreaterThan(0.4 * 42000);
+    expect(planExtent({ ...building, drawings: [sheet(middle)] }, 'loft')).toEqual(stands);
+    // a sheet that lies elsewhere is seen all the same
+    expect(planExtent({ ...building, drawings: [sheet({ x: 500_000, y: 0 })] }, 'loft').right).toBe(521_000);
+    const view = viewOf({ left: 0, right: 10_000, low: 0, high: 4000 }, 804, 404, 2);
+    expect(view.scale).toBeCloseTo(0.08, 9);
   });
   it('goes from plan to screen and back, and keeps the place that it is zoomed about', () => {
     const view = fitView(building, 800, 420);

@@ -15,7 +15,7 @@ export { sectionDrawing } from './sectionDrawing';
 export { builtUpDrawing, type BuiltUpDrawingInput } from './builtUpDrawing';
 export { memberElevation, type MemberElevationInput } from './memberElevation';
 export { footingDrawing } from './footingDrawing';
-export { fitView, planExtent, toPlan, toScreen, zoomed, type PlanView } from './planView';
+export { extentOf, fitView, planExtent, toPlan, toScreen, viewOf, zoomed, type PlanExtent, type PlanView } from './planView';
 export { wallElevation, type WallElevationInput } from './wallElevation';
 export { modelOf, type Model, type ModelBox, type ModelFace } from './model';
 export { planDrawing, type PlanInput } from './plan';

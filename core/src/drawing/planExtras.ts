@@ -21,6 +21,8 @@ function middleOf(points: readonly (readonly [number, number])[]): [number, numb
 /** Extra loads: areas dashed on their panel, points and lines at their place on a beam or wall. */
 export function drawLoads(plan: PlanSheet): void {
   const { building, level } = plan.input;
+  const amount = (value: number, kind: 'force' | 'lineLoad' | 'areaLoad') =>
+    formatQuantity(value, kind, building.brief.units, { figures: 3 });
   for (const { id, body } of building.loads) {
     const { chosen } = plan.look(id);
     const pen = chosen ? 'accent' : 'soft';
@@ -29,7 +31,7 @@ export function drawLoads(plan: PlanSheet): void {
       if (building.panels.get(body.on)?.level !== level || body.outline.length < 3) continue;
       const outline = body.outline.map(plan.place);
       plan.pencil.line([...outline, outline[0]!], pen, { ...style, dash: [3, 2] });
-      word(plan, middleOf(outline), body.label);
+      word(plan, middleOf(outline), `${body.label} ${amount(body.pressure, 'areaLoad')}`);
       continue;
     }
     const line = building.beams.get(body.on) ?? building.walls.get(body.on);
@@ -40,6 +42,7 @@ export function drawLoads(plan: PlanSheet): void {
         width: 6,
         dash: [2, 3],
       });
+      word(plan, plan.place(pointAlong(line, (body.from + body.to) / 2)), `${body.label} ${amount(body.intensity, 'lineLoad')}`);
       continue;
     }
     const [x, y] = plan.place(pointAlong(line, body.at));
@@ -59,7 +62,7 @@ export function drawLoads(plan: PlanSheet): void {
       pen,
       { ...style, width: 1.6 },
     );
-    word(plan, [x, y - 7], body.label);
+    word(plan, [x, y - 7], `${body.label} ${amount(body.force, 'force')}`);
   }
 }
 

@@ -1,4 +1,4 @@
-import type { Building, PlanPoint } from '../building';
+import { sheetCorners, type Building, type PlanPoint } from '../building';
 
 /** Which part of a plan is shown: the point in the middle of the picture, and pixels or points to a millimetre. */
 export interface PlanView {
@@ -7,29 +7,71 @@ export interface PlanView {
   readonly scale: number;
 }
 
-/** The outermost places of everything on plan, mm; a room's worth of paper when there is nothing. */
-export function planExtent(building: Building): { left: number; right: number; low: number; high: number } {
+/** A part of the plan, mm. */
+export interface PlanExtent {
+  readonly left: number;
+  readonly right: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** The least part of the plan that holds all places given; null when there is none. */
+export function extentOf(places: Iterable<PlanPoint>): PlanExtent | null {
   let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity];
-  const take = ({ x, y }: PlanPoint) => {
+  for (const { x, y } of places) {
     left = Math.min(left, x);
     right = Math.max(right, x);
     low = Math.min(low, y);
     high = Math.max(high, y);
-  };
-  for (const members of [building.beams, building.walls, building.stripFootings])
-    for (const member of members.values()) {
-      take(member.from);
-      take(member.to);
-    }
-  for (const members of [building.columns, building.hangers, building.footings]) for (const member of members.values()) take(member.at);
-  for (const panel of building.panels.values()) panel.outline.forEach(take);
-  if (left > right) return { left: 0, right: 10_000, low: 0, high: 8000 };
+  }
+  return left > right ? null : { left, right, low, high };
+}
+
+/**
+ * The outermost places of everything on plan, mm; a room's worth of paper when there is nothing. A drawing under the level that is shown
+ * counts as long as members cover little of it: once the building stands, the margins of a sheet are only paper.
+ * @param level whose drawings may count
+ */
+export function planExtent(building: Building, level?: string): PlanExtent {
+  const members = extentOf(placesOf(building));
+  const sheets = building.drawings.filter(({ body }) => body.level === level).flatMap(({ body }) => sheetCorners(body));
+  const paper = extentOf(sheets);
+  const isCovered = members !== null && paper !== null && covers(members, paper);
+  const shown = isCovered ? members : extentOf([...(members ? cornersOf(members) : []), ...sheets]);
+  const { left, right, low, high } = shown ??
+    extentOf(building.gridlines.flatMap(({ body }) => [body.from, body.to])) ?? { left: 0, right: 10_000, low: 0, high: 8000 };
   return { left, right: Math.max(right, left + 1000), low, high: Math.max(high, low + 1000) };
 }
 
-/** The view in which the whole building stands with a margin around it. */
-export function fitView(building: Building, width: number, height: number, margin = 52): PlanView {
-  const { left, right, low, high } = planExtent(building);
+/** True where members lie on a sheet and take up a good part of it. */
+function covers(members: PlanExtent, paper: PlanExtent): boolean {
+  const wide = Math.min(members.right, paper.right) - Math.max(members.left, paper.left);
+  const high = Math.min(members.high, paper.high) - Math.max(members.low, paper.low);
+  return wide > 0 && high > 0 && Math.max(wide / (paper.right - paper.left), high / (paper.high - paper.low)) > 0.4;
+}
+
+const cornersOf = ({ left, right, low, high }: PlanExtent): PlanPoint[] => [
+  { x: left, y: low },
+  { x: right, y: high },
+];
+
+function* placesOf(building: Building): Iterable<PlanPoint> {
+  for (const members of [building.beams, building.walls, building.stripFootings])
+    for (const member of members.values()) {
+      yield member.from;
+      yield member.to;
+    }
+  for (const members of [building.columns, building.hangers, building.footings]) for (const member of members.values()) yield member.at;
+  for (const panel of building.panels.values()) yield* panel.outline;
+}
+
+/** The view in which the whole building stands with a margin around it, or what lies under a level while little is drawn. */
+export function fitView(building: Building, width: number, height: number, level?: string): PlanView {
+  return viewOf(planExtent(building, level), width, height);
+}
+
+/** The view in which a part of the plan stands with a margin around it. */
+export function viewOf({ left, right, low, high }: PlanExtent, width: number, height: number, margin = 52): PlanView {
   const scale = Math.min(Math.max(40, width - 2 * margin) / (right - left), Math.max(40, height - 2 * margin) / (high - low));
   return { x: (left + right) / 2, y: (low + high) / 2 - 10 / scale, scale };
 }

@@ -1,4 +1,4 @@
-import { planLength, type Building } from '../building';
+import { planLength, storeyOf, wallHeight, type Building } from '../building';
 import { formatQuantity } from '../quantity';
 import {
   arrivalTotal,
@@ -34,17 +34,40 @@ export function wallElevation({ building, takedown, wall: id, width, height }: W
   const ledger = takedown.members.get(id)!;
   const { units } = building.brief;
   const length = planLength(wall);
-  const storey = Math.abs(building.elevation(wall.top) - building.elevation(wall.base));
+  const storey = storeyOf(building, wall);
+  const high = wallHeight(building, wall);
+  /** What lands on the wall lands here: on its head, or at the level that it rises past. */
+  const landing = Math.min(storey, high);
   const pencil = new Pencil();
-  const scale = Math.min((width - 2 * MARGIN) / Math.max(length, 1), (height - TOP - FOOT) / Math.max(storey, 1));
+  const scale = Math.min((width - 2 * MARGIN) / Math.max(length, 1), (height - TOP - FOOT) / Math.max(storey, high, 1));
   const x0 = (width - length * scale) / 2;
-  const foot = TOP + storey * scale;
+  const foot = TOP + Math.max(storey, high) * scale;
+  const head = foot - landing * scale;
   const X = (at: number) => x0 + at * scale;
   const force = (value: number) => formatQuantity(value, 'force', units, { figures: 3 });
 
-  pencil.rectangle(X(0), TOP, length * scale, storey * scale, 'masonry', { pen: 'ink', width: 1.2 });
-  for (const { from, to, sill, head } of wall.openings)
-    pencil.rectangle(X(from), foot - head * scale, (to - from) * scale, (head - sill) * scale, 'paper', { pen: 'ink', width: 0.8 });
+  pencil.rectangle(X(0), foot - high * scale, length * scale, high * scale, 'masonry', { pen: 'ink', width: 1.2 });
+  for (const opening of wall.openings)
+    pencil.rectangle(
+      X(opening.from),
+      foot - opening.head * scale,
+      (opening.to - opening.from) * scale,
+      (opening.head - opening.sill) * scale,
+      'paper',
+      { pen: 'ink', width: 0.8 },
+    );
+  if (Math.abs(high - storey) > 1) {
+    const level = foot - storey * scale;
+    pencil.line(
+      [
+        [X(0) - 12, level],
+        [X(length) + 12, level],
+      ],
+      'soft',
+      { width: 0.8, dash: [14, 3, 2, 3] },
+    );
+    pencil.text(X(length) + 14, level + 3, building.levels.find(({ id }) => id === wall.top)?.body.name ?? '', { size: 10.5, pen: 'soft' });
+  }
   const loads = ledger.arrivals.filter((arrival) => arrival.source.type !== 'ownWeight');
   for (const arrival of loads) spread(arrival);
   loads.forEach((arrival, i) => arrive(arrival, i));
@@ -71,11 +94,11 @@ export function wallElevation({ building, takedown, wall: id, width, height }: W
   /** The cone of a point load, down to where it stands on the foot. */
   function spread({ shape }: Arrival): void {
     if (shape.type !== 'point') return;
-    for (const part of footShapes(wall, shape, length, storey))
+    for (const part of footShapes(wall, shape, length, landing))
       if (part.type === 'distributed' && wall.spread === 'angle')
         pencil.area(
           [
-            [X(shape.at), TOP],
+            [X(shape.at), head],
             [X(part.to), foot],
             [X(part.from), foot],
           ],
@@ -90,25 +113,29 @@ export function wallElevation({ building, takedown, wall: id, width, height }: W
     const at = shape.type === 'point' ? shape.at : shapeForce(shape) === 0 ? shape.from : shapeMoment(shape) / shapeForce(shape);
     const lift = 12 * (i % 3);
     if (shape.type === 'distributed')
-      pencil.rectangle(X(shape.from), TOP - 7, (shape.to - shape.from) * scale, 5, 'imposed', { pen: 'soft', width: 0.6 });
+      pencil.rectangle(X(shape.from), head - 7, (shape.to - shape.from) * scale, 5, 'imposed', { pen: 'soft', width: 0.6 });
     else
       pencil.line(
         [
-          [X(at), TOP - 18 - lift],
-          [X(at), TOP - 1],
+          [X(at), head - 18 - lift],
+          [X(at), head - 1],
         ],
         'ink',
         { width: 1.4, arrow: 'end' },
       );
     const text = `${arrival.label} ${force(total)}`;
     const half = 2.9 * text.length;
-    pencil.text(Math.min(width - half - 2, Math.max(half + 2, X(at))), TOP - 20 - lift, text, { size: 10.5, anchor: 'middle', halo: true });
+    pencil.text(Math.min(width - half - 2, Math.max(half + 2, X(at))), head - 20 - lift, text, {
+      size: 10.5,
+      anchor: 'middle',
+      halo: true,
+    });
   }
 
   /** Pressure along the foot of everything, unfactored, as an area hanging below it. */
   function pressureLine({ arrivals }: MemberLedger): void {
     const parts: { shape: ArrivalShape; value: number }[] = arrivals.flatMap((arrival) =>
-      footShapes(wall, arrival.shape, length, storey).map((shape) => ({ shape, value: totalOf(arrival.byCase) })),
+      footShapes(wall, arrival.shape, length, landing).map((shape) => ({ shape, value: totalOf(arrival.byCase) })),
     );
     const cuts = [...new Set([0, length, ...parts.flatMap(({ shape }) => (shape.type === 'point' ? [] : [shape.from, shape.to]))])].sort(
       (a, b) => a - b,

@@ -1,5 +1,5 @@
 import TinyQueue from 'tinyqueue';
-import { MapView, type Building, type ExtraLoad, type Named } from '../building';
+import { MapView, storeyOf, wallHeight, type Building, type ExtraLoad, type Named } from '../building';
 import type { Combination, LoadCase } from '../load';
 import { Calculated } from './calculated';
 import type { Landed } from './landed';
@@ -388,7 +388,7 @@ export class TakedownEngine {
       target: this.target,
       inLoop,
       reach,
-      storey: storeyOf(building, node),
+      height: spreadHeight(building, node),
     });
     if (!inLoop) for (const to of slot.targets) this.makeStale(to);
     const ledger = new Calculated(node, inLoop, node.kind === 'beam' && slot.carriesMember(), loads, panels, found, arrivals, outcome);
@@ -494,6 +494,7 @@ function sameNeighbourhood(a: Node, b: Node): boolean {
 
 const CAN_LIFT: ReadonlySet<MemberLedger['kind']> = new Set(['beam', 'footing', 'stripFooting']);
 
-function storeyOf(building: Building, { body }: Node): number {
-  return 'base' in body ? Math.abs(building.elevation(body.top) - building.elevation(body.base)) : 0;
+/** Height through which load spreads in a wall: what stands above its storey has nothing on it. */
+function spreadHeight(building: Building, { kind, body }: Node): number {
+  return kind === 'wall' ? Math.min(wallHeight(building, body), storeyOf(building, body)) : 0;
 }

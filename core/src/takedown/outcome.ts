@@ -38,7 +38,8 @@ export interface Surroundings {
   readonly inLoop: boolean;
   /** How near counts as touching, mm. */
   readonly reach: number;
-  readonly storey: number;
+  /** Of a wall, through which load spreads, mm. */
+  readonly height: number;
 }
 
 /** Of each arrival the reactions under each of its pieces. */
@@ -300,7 +301,7 @@ class Calculation {
     this.arrivals.forEach((arrival, i) => {
       const [fx, fy] = [{ x: 0 }, { x: 0 }];
       let landedForce = 0;
-      let parts: (ArrivalShape | null)[] = footShapes(node.body, arrival.shape, node.length, this.around.storey);
+      let parts: (ArrivalShape | null)[] = footShapes(node.body, arrival.shape, node.length, this.around.height);
       stretches.forEach(({ target, from, to }, j) => {
         const rest: (ArrivalShape | null)[] = [];
         let piece = 0;

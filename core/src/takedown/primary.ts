@@ -1,4 +1,4 @@
-import type { Building, ExtraLoad, Named, Wall } from '../building';
+import { storeyOf, wallHeight, type Building, type ExtraLoad, type Named, type Wall } from '../building';
 import { caseOf } from '../load';
 import { GRAVITY } from '../quantity';
 import { findSection } from '../section';
@@ -9,7 +9,7 @@ import { Brought, type Landed } from './landed';
 import { scaled, type LooseEnd, type Source } from './ledger';
 import { type ArrivalShape } from './shape';
 import { intensityOf } from './intensity';
-import { LooseEnds } from './looseEnd';
+import { LooseEnds, metres } from './looseEnd';
 import type { Node } from './node';
 import { clipShape } from './shape';
 
@@ -99,10 +99,6 @@ class PrimaryLoads {
     this.arrivals = withOneMore(this.arrivals, arrival);
   }
 
-  private storey(member: { base: string; top: string }): number {
-    return Math.abs(this.building.elevation(member.top) - this.building.elevation(member.base));
-  }
-
   private own(): void {
     const { node } = this;
     switch (node.kind) {
@@ -114,16 +110,22 @@ class PrimaryLoads {
       }
       case 'column': {
         const { weight, allowance } = ownWeight(node.body);
-        this.apply('own', OWN[+allowance]!.label, OWN[+allowance]!.source, AT_POINT, permanentOf(weight * this.storey(node.body)));
+        this.apply(
+          'own',
+          OWN[+allowance]!.label,
+          OWN[+allowance]!.source,
+          AT_POINT,
+          permanentOf(weight * storeyOf(this.building, node.body)),
+        );
         break;
       }
       case 'hanger': {
-        const weight = node.body.ownWeight * this.storey(node.body);
+        const weight = node.body.ownWeight * storeyOf(this.building, node.body);
         this.apply('own', OWN[0].label, OWN[0].source, AT_POINT, permanentOf(weight));
         break;
       }
       case 'wall': {
-        this.face(node.body, this.storey(node.body));
+        this.face(node.body, wallHeight(this.building, node.body));
         break;
       }
       case 'footing':
@@ -135,6 +137,16 @@ class PrimaryLoads {
   /** A wall's own weight by the height of its face, less its openings, stretch by stretch. */
   private face(wall: Wall, height: number): void {
     const { length } = this.node;
+    wall.openings.forEach(({ to, head }, i) => {
+      if (to <= length + 1 && head <= height + 1) return;
+      this.ends.add(
+        'opening',
+        i,
+        `Opening ${i + 1} of ${this.node.mark} reaches out of the wall`,
+        `The wall is ${metres(length)} m long and ${metres(height)} m high; only the part inside it is taken off the weight.`,
+        'Type where the opening starts and ends, measured from the start of the wall and from its foot.',
+      );
+    });
     const clear = wall.openings
       .map(({ from, to, sill, head }) => ({ from, to: Math.min(to, length), high: Math.max(0, Math.min(head, height) - sill) }))
       .filter(({ from, to, high }) => to > from && high > 0);

@@ -298,6 +298,46 @@ describe('ways down that are not straight', () => {
     const shape = t.members.get('TB')!.arrivals[0]!.shape;
     expect(shape).toEqual({ type: 'distributed', from: 0, to: 1500, start: 2 / 1500, end: 0 });
   });
+  it('a wall weighs by its own height, and load spreads through no more than its storey', () => {
+    const wall = (height: string | null) =>
+      run([
+        item('stripFooting', 'S', { mark: 'S', level: 'L1', from: { x: 0, y: 0 }, to: { x: 8000, y: 0 } }),
+        item('wall', 'W1', {
+          mark: 'W1',
+          from: { x: 0, y: 0 },
+          to: { x: 8000, y: 0 },
+          base: 'L1',
+          top: 'L2',
+          height,
+          weight: '4 kN/m2',
+          by: 'S',
+          openings: [{ from: 1000, to: 2000, sill: 0, head: 2100 }],
+        }),
+        item('load', 'P', { label: 'post', on: 'W1', type: 'point', nature: 'snow', at: 4000, force: 6000 }),
+      ]);
+    const expectReach = (t: Takedown, from: number, to: number) => {
+      const foot = t.members.get('S')!.arrivals.find(({ byCase }) => byCase['snow'])!.shape as { from: number; to: number };
+      expect([foot.from, foot.to].map((at) => Math.round(at * 1e6) / 1e6)).toEqual([from, to]);
+    };
+    // 3 m of storey: 4 x (8 x 3 - 1 x 2.1); the cone is 3 m to either side
+    const storey = wall(null);
+    expect(storey.members.get('S')!.sum['permanent']).toBeCloseTo(4000 * (24 - 2.1), 6);
+    expectReach(storey, 1000, 7000);
+    const low = wall('2.4 m');
+    expect(low.members.get('S')!.sum['permanent']).toBeCloseTo(4000 * (8 * 2.4 - 2.1), 6);
+    expectReach(low, 1600, 6400);
+    const parapet = wall('3.9 m');
+    expect(parapet.members.get('S')!.sum['permanent']).toBeCloseTo(4000 * (8 * 3.9 - 2.1), 6);
+    expectReach(parapet, 1000, 7000);
+    for (const t of [storey, low, parapet]) {
+      expect(titles(t)).toEqual([]);
+      expectClosed(t);
+    }
+    // a door higher than its wall: what is inside the wall is taken off, and it is said
+    const dwarf = wall('1.5 m');
+    expect(dwarf.members.get('S')!.sum['permanent']).toBeCloseTo(4000 * 1.5 * 7, 6);
+    expect(titles(dwarf)).toEqual(['Opening 1 of W1 reaches out of the wall']);
+  });
   it('a wall through two storeys takes the panels of both, and a panel above nothing is lost', () => {
     const panel = (id: string, level: string, x: number) =>
       item('panel', id, {

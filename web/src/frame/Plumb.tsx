@@ -1,5 +1,5 @@
 import { caseFromId, formatQuantity, isPermanent, type ByCase } from '@plinth/core';
-import { useProject, useView } from '../project/context';
+import { useProject, useShownLevel, useView } from '../project/context';
 
 const WIDTH = 132;
 /** Where the bar begins, right of the names. */
@@ -20,10 +20,10 @@ function halves(byCase: ByCase): { permanent: number; variable: number } {
  */
 export function Plumb() {
   const { computed, building, units } = useProject();
-  const { level, showLevel } = useView();
+  const { showLevel } = useView();
+  const shown = useShownLevel();
   const levels = computed.takedown.plumb;
   if (levels.length === 0) return null;
-  const shown = level ?? levels[0]!.level;
   const totals = levels.map(({ byCase }) => halves(byCase));
   const heaviest = Math.max(1, ...totals.map((t) => t.permanent + t.variable));
   const scale = 46 / heaviest;
@@ -88,7 +88,7 @@ export function Plumb() {
                   {formatQuantity(entry.elevation, 'position', units, { figures: 3 })}
                 </span>
               )}
-              <span className={close ? 'mt-px block text-[11.5px] leading-3 text-soft' : 'block text-[13px] font-semibold'}>
+              <span className={close ? 'mt-[3px] block text-[11.5px] leading-3 text-soft' : 'block text-[13px] font-semibold'}>
                 {formatQuantity(total.permanent + total.variable, 'force', units, { figures: 4, bare: true })}
               </span>
             </button>

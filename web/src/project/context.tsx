@@ -1,6 +1,6 @@
 import { createContext, useContext, useSyncExternalStore, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
-import type { Brief, Building, Item, ItemKind, UnitSystem } from '@plinth/core';
+import { levelOf, type Brief, type Building, type Item, type ItemKind, type UnitSystem } from '@plinth/core';
 import type { Computed } from './engine.worker';
 import type { ProjectState, ProjectStore } from './store';
 
@@ -65,6 +65,14 @@ export function useUnits(): UnitSystem {
 export function useItems<K extends ItemKind>(kind: K): readonly Extract<Item, { kind: K }>[] {
   const store = useStore();
   return useSyncExternalStore(store.subscribe, () => store.ofKind(kind));
+}
+
+/** The level that is shown: the one in the address, else that of what is selected, else the highest; undefined while there is none. */
+export function useShownLevel(): string | undefined {
+  const { building } = useProject();
+  const { level, selected } = useView();
+  const known = (id: string | null | undefined) => building.levels.find((entry) => entry.id === id)?.id;
+  return known(level) ?? known(selected ? levelOf(building, selected) : null) ?? building.levels[0]?.id;
 }
 
 /** What is selected and which level is shown stand in the address, so that a view can be linked to and gone back to. */

@@ -2,13 +2,16 @@ import { z } from 'zod';
 import { quantity } from '../../quantity';
 import { id, mark, measured, note, pointSchema, reference, status, supportsFound } from './common';
 
-const wallOpeningSchema = z.object({
-  from: quantity('length', 'start from the wall end', { min: 0 }),
-  to: quantity('length', 'end from the wall end', { min: 0 }),
-  sill: quantity('length', 'underside above the foot of the wall; 0 for a door', { min: 0 }).default(0),
-  head: quantity('length', 'top above the foot of the wall', { above: 0 }),
-  bearing: quantity('length', 'bearing of the lintel on each side', { above: 0 }).default(150),
-});
+const wallOpeningSchema = z
+  .object({
+    from: quantity('length', 'start from the wall end', { min: 0 }),
+    to: quantity('length', 'end from the wall end', { min: 0 }),
+    sill: quantity('length', 'underside above the foot of the wall; 0 for a door', { min: 0 }).default(0),
+    head: quantity('length', 'top above the foot of the wall', { above: 0 }),
+    bearing: quantity('length', 'bearing of the lintel on each side', { above: 0 }).default(150),
+  })
+  .refine(({ from, to }) => to > from, { message: 'an opening ends beyond its start', path: ['to'] })
+  .refine(({ sill, head }) => head > sill, { message: 'the head of an opening lies above its sill', path: ['head'] });
 
 export const wallSchema = z.object({
   mark,
@@ -16,6 +19,10 @@ export const wallSchema = z.object({
   to: pointSchema,
   base: id.describe('level at which it starts'),
   top: id.describe('level that it reaches'),
+  height: quantity('length', 'height of the wall itself; empty: from level to level', { above: 0 })
+    .nullable()
+    .default(null)
+    .describe('height of the wall itself; null: from level to level'),
   weight: quantity('areaLoad', 'weight per area of its face', { min: 0 }),
   thickness: quantity('sectionLength', 'thickness', { above: 0 }).default(215),
   construction: z.string().max(80).default('').describe('construction'),

@@ -1,4 +1,4 @@
-import { END_CONDITIONS, readShape, type Building } from '../../building';
+import { END_CONDITIONS, markOf, readShape, type Building } from '../../building';
 import { BadInput } from '../../error';
 import { NATURES, USES } from '../../load';
 import { steelGrade } from '../../material';
@@ -119,22 +119,68 @@ const buildUp: Column = {
   },
 };
 
-/** Corners as "x y; x y; x y", in the unit of the header. */
+type Corners = readonly { readonly x: number; readonly y: number }[];
+
+/** Corners as "x y; x y; x y", in display units. */
+function writeCorners(corners: Corners, units: UnitSystem): string {
+  const { factor } = DISPLAY[units].position;
+  return corners.map(({ x, y }) => `${+(x / factor).toPrecision(9)} ${+(y / factor).toPrecision(9)}`).join('; ');
+}
+
+/** @throws BadInput when a corner is not two lengths */
+function readCorners(value: string, units: UnitSystem, unit: string | null): Corners {
+  const read = (part: string) => parseQuantity(unit ? `${part} ${unit}` : part, 'position', units);
+  return value.split(';').map((corner) => {
+    const parts = corner.trim().split(/\s+/);
+    if (parts.length !== 2) throw new BadInput(`a corner is two numbers, such as 3.2 4.5; "${corner.trim()}" is not`);
+    return { x: read(parts[0]!), y: read(parts[1]!) };
+  });
+}
+
 const outline: Column = {
   title: 'corners',
   kind: 'position',
-  write: (body, { units }) => {
-    const { factor } = DISPLAY[units].position;
-    const corners = body['outline'] as readonly { x: number; y: number }[];
-    return corners.map(({ x, y }) => `${+(x / factor).toPrecision(9)} ${+(y / factor).toPrecision(9)}`).join('; ');
-  },
+  write: (body, { units }) => writeCorners(body['outline'] as Corners, units),
   read: (value, body, { units }, unit) => {
-    if (value === '') return;
-    const read = (part: string) => parseQuantity(unit ? `${part} ${unit}` : part, 'position', units);
-    body['outline'] = value.split(';').map((corner) => {
-      const parts = corner.trim().split(/\s+/);
-      if (parts.length !== 2) throw new BadInput(`a corner is two numbers, such as 3.2 4.5; "${corner.trim()}" is not`);
-      return { x: read(parts[0]!), y: read(parts[1]!) };
+    if (value !== '') body['outline'] = readCorners(value, units, unit);
+  },
+};
+
+/** Openings of a panel, each as "name: corners", with | between them; an empty cell is none. */
+const panelOpenings: Column = {
+  title: 'openings',
+  kind: 'position',
+  write: (body, { units }) =>
+    (body['openings'] as readonly { label: string; outline: Corners }[])
+      .map((opening) => `${opening.label ? `${opening.label.replace(/[|:]/g, ' ')}: ` : ''}${writeCorners(opening.outline, units)}`)
+      .join(' | '),
+  read: (value, body, { units }, unit) => {
+    body['openings'] = value.split('|').flatMap((part) => {
+      if (part.trim() === '') return [];
+      const [, label = '', corners = ''] = /^(?:(.*):)?([^:]*)$/.exec(part)!;
+      return [{ label: label.trim(), outline: readCorners(corners.trim(), units, unit) }];
+    });
+  },
+};
+
+/** Openings of a wall, each as "from to sill head" or with the bearing of its lintel as a fifth, with ; between them; an empty cell is none. */
+const wallOpenings: Column = {
+  title: 'openings',
+  kind: 'length',
+  write: (body, { units }) =>
+    (body['openings'] as readonly Record<'from' | 'to' | 'sill' | 'head' | 'bearing', number>[])
+      .map(({ from, to, sill, head, bearing }) =>
+        [from, to, sill, head, bearing].map((value) => +(value / DISPLAY[units].length.factor).toPrecision(9)).join(' '),
+      )
+      .join('; '),
+  read: (value, body, { units }, unit) => {
+    const read = (part: string) => parseQuantity(unit ? `${part} ${unit}` : part, 'length', units);
+    body['openings'] = value.split(';').flatMap((part) => {
+      if (part.trim() === '') return [];
+      const [from, to, sill, head, bearing, ...more] = part.trim().split(/\s+/).map(read);
+      if (head === undefined || more.length > 0)
+        throw new BadInput(`an opening is from, to, sill and head, such as 1.2 2.1 0 2.1; "${part.trim()}" is not`);
+      return [{ from, to, sill, head, ...(bearing === undefined ? {} : { bearing }) }];
     });
   },
 };
@@ -143,8 +189,8 @@ const on: Column = {
   title: 'on',
   write: (body, { building }) => {
     const id = body['on'] as string;
-    const { beams, columns, walls, hangers, footings, stripFootings } = building;
-    return [beams, columns, walls, hangers, footings, stripFootings].map((members) => members.get(id)?.mark).find(Boolean) ?? '';
+    const name = markOf(building, id);
+    return name === id ? '' : name;
   },
   read: (value, body, { member }) => {
     if (value === '') return;
@@ -258,6 +304,13 @@ export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
     choice('carries load', 'bears', { open: 'open', yes: 'yes', no: 'no' }),
     status,
     note,
+    quantity('height', 'length', 'height', 'null'),
+    wallOpenings,
+    choice('over openings', 'openingsRule', { ignored: 'ignored', around: 'around' }),
+    choice('spread', 'spread', { angle: 'angle', whole: 'whole', even: 'even' }),
+    quantity('angle of spread', 'angle', 'spreadAngle'),
+    text('how one knows', 'bearsReason'),
+    choice('braces', 'braces', { no: false, yes: true }),
   ],
   panel: [
     mark,
@@ -269,6 +322,8 @@ export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
     outline,
     status,
     note,
+    panelOpenings,
+    choice('over inner supports', 'continuity', { simple: 'simple', continuous: 'continuous' }),
   ],
   hanger: [mark, ...place, level('top', 'top'), level('foot', 'base'), allowance, status, note],
   footing: [
@@ -286,7 +341,7 @@ export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
   load: [
     text('label', 'label'),
     on,
-    choice('type', 'type', same(['point', 'line'])),
+    choice('type', 'type', same(['point', 'line', 'area'])),
     choice('nature', 'nature', same(NATURES)),
     choice('use', 'use', same(USES)),
     quantity('at', 'length', 'at'),
@@ -294,6 +349,10 @@ export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
     quantity('from', 'length', 'from'),
     quantity('to', 'length', 'to'),
     quantity('intensity', 'lineLoad', 'intensity'),
+    quantity('load on area', 'areaLoad', 'pressure'),
+    outline,
+    quantity('east', 'force', 'east'),
+    quantity('north', 'force', 'north'),
     identity,
   ],
 };

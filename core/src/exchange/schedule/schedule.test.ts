@@ -95,6 +95,47 @@ describe('a schedule', () => {
     expect(back.items[0]!.body).toMatchObject({ on: 'B1', force: 1800 });
     expect(read(items, 'load', hoist.replace('B1', 'B99')).faults[0]!.message).toContain('no member "B99"');
   });
+  it('reads openings of walls and panels, loads on areas, and writes them as they were', () => {
+    const walls = 'mark,height [m],openings [m],spread,braces\nW1,2.4,0.5 1.4 0 2.1; 2 3.2 0.9 2.1 0.2,whole,yes\n';
+    const wall = read(items, 'wall', walls);
+    expect(wall.faults).toEqual([]);
+    expect(wall.items[0]!.body).toMatchObject({
+      height: 2400,
+      spread: 'whole',
+      braces: true,
+      openings: [
+        { from: 500, to: 1400, sill: 0, head: 2100, bearing: 150 },
+        { from: 2000, to: 3200, sill: 900, head: 2100, bearing: 200 },
+      ],
+    });
+    const panels = 'mark,openings [m]\nL1,stair: 1 1; 2 1; 2 3; 1 3 | 3 1; 4 1; 4 2\n';
+    const panel = read(items, 'panel', panels);
+    expect(panel.faults).toEqual([]);
+    expect((panel.items[0]!.body as { openings: unknown }).openings).toEqual([
+      { label: 'stair', outline: [1, 2, 2, 1].map((x, i) => ({ x: 1000 * x, y: i < 2 ? 1000 : 3000 })) },
+      { label: '', outline: [3, 4, 4].map((x, i) => ({ x: 1000 * x, y: i < 2 ? 1000 : 2000 })) },
+    ]);
+    const loads = 'label,on,type,nature,load on area [kN/m2],corners [m]\nhoist and trolley,L1,area,permanent,2.5,1 1; 3 1; 3 2\n';
+    const changed = [...items.filter(({ id }) => id !== 'L1' && id !== 'W1'), ...wall.items, ...panel.items];
+    const load = readSchedule(assemble(changed), changed, 'load', cellsOf(loads), {
+      make: () => item('load', 'A1', { label: 'x', on: 'L1', type: 'point', nature: 'imposed', use: 'A' }),
+    });
+    expect(load.faults).toEqual([]);
+    expect(load.items[0]!.body).toMatchObject({ on: 'L1', type: 'area', pressure: 0.0025, outline: [{ x: 1000, y: 1000 }, {}, {}] });
+    changed.push(...load.items);
+    for (const kind of ['wall', 'panel', 'load'] as const)
+      expect(read(changed, kind, scheduleCsv(assemble(changed), changed, kind)), kind).toMatchObject({ changed: 0, added: 0, faults: [] });
+  });
+  it.each([
+    ['wall', 'mark,openings [m]\nW1,1 2\n', 'from, to, sill and head'],
+    ['wall', 'mark,openings [m]\nW1,3 2 0 2.1\n', 'ends beyond its start'],
+    ['wall', 'mark,openings [m]\nW1,1 2 2.4 2.1\n', 'above its sill'],
+    ['panel', 'mark,openings [m]\nL1,1 1 1; 2 2\n', 'a corner is two numbers'],
+  ] as const)('says what is wrong with an opening of a %s', (kind, source, message) => {
+    const { faults, items: read1 } = read(items, kind, source);
+    expect(read1).toEqual([]);
+    expect(faults[0]!.message).toContain(message);
+  });
   it('refuses nothing, and a table that names no row', () => {
     expect(() => read(items, 'beam', '')).toThrow('no row');
     expect(() => read(items, 'beam', 'level,section\nLoft,IPE 300')).toThrow('a column "mark" is needed');

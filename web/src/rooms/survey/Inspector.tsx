@@ -4,13 +4,14 @@ import { PanelHead, SidePanel } from '../../parts/SidePanel';
 import { useAllItems, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 import { BeamForm } from './forms/BeamForm';
-import { BesideForm, CopyForm, JoinButton, type Of } from './forms/common';
+import { BesideForm, CopyForm, type Of } from './forms/common';
 import { DrawingForm } from './forms/DrawingForm';
 import { LoadForm } from './forms/LoadForm';
 import { MeasurementForm } from './forms/MeasurementForm';
 import { NoteForm } from './forms/NoteForm';
 import { PanelForm } from './forms/PanelForm';
 import { ColumnForm, FootingForm, HangerForm, StripFootingForm } from './forms/PostForms';
+import { SeveralForm } from './forms/SeveralForm';
 import { WallForm } from './forms/WallForm';
 
 /** Every property of what is selected, beside the plan. */
@@ -25,12 +26,7 @@ export function Inspector({ several }: { several: ReadonlySet<string> }) {
     const chosen = [...several].flatMap(itemOf);
     return (
       <SidePanel label="Selected members">
-        <div className="space-y-3">
-          <PanelHead mark={`${chosen.length} items`} what="drag to move, Del to remove" />
-          <p className="text-[13px]">{chosen.map(({ body }) => ('mark' in body ? body.mark : '')).join(', ')}</p>
-          {chosen.length === 2 ? <JoinButton items={chosen} /> : null}
-          <CopyForm items={chosen} />
-        </div>
+        <SeveralForm items={chosen} />
       </SidePanel>
     );
   }

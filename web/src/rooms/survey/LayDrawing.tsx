@@ -11,7 +11,15 @@ import { openPdf, type OpenPdf } from './pdf';
 type Laid = Pick<LaidDrawing, 'name' | 'format' | 'page' | 'width' | 'height' | 'at' | 'scale' | 'scaleSource' | 'hiddenLayers'>;
 
 /** Lays a PNG, a JPG, a page of a PDF or a DXF under the level. */
-export function LayDrawing({ level, centre, laid }: { level: string; centre: () => PlanPoint; laid: (id: string) => void }) {
+export function LayDrawing({
+  level,
+  centre,
+  laid,
+}: {
+  level: string;
+  centre: () => PlanPoint;
+  laid: (id: string, body: LaidDrawing) => void;
+}) {
   const { building } = useProject();
   const { put, quietly } = useEdit();
   const input = useRef<HTMLInputElement>(null);
@@ -21,17 +29,12 @@ export function LayDrawing({ level, centre, laid }: { level: string; centre: () 
   const lay = async (file: File, body: Laid) => {
     const { hash } = await api.sendFile(file);
     const id = freshId('drawing');
+    const sheet: LaidDrawing = { ...body, name: body.name.slice(0, 80), level, file: hash, turn: 0, opacity: 0.6, locked: false };
     await put(
-      [
-        {
-          id,
-          kind: 'drawing',
-          body: { ...body, name: body.name.slice(0, 80), level, file: hash, turn: 0, opacity: 0.6, locked: false },
-        },
-      ],
+      [{ id, kind: 'drawing', body: sheet }],
       `${body.name} laid under ${building.levels.find((entry) => entry.id === level)?.body.name ?? ''}`.slice(0, 200),
     );
-    laid(id);
+    laid(id, sheet);
   };
 
   const work = (task: () => Promise<void>) => {

@@ -1,4 +1,5 @@
-import { toScreen, type PlanPoint, type PlanView } from '@plinth/core';
+import { toScreen, type Item, type PlanPoint, type PlanView } from '@plinth/core';
+import { handlesOf, selectedLines, withHandleMoved, type Handle } from './boardGeometry';
 import type { Snap } from './snap';
 
 /** What is being drawn and has not landed yet. */
@@ -16,7 +17,8 @@ export function Overlay({
   rubber,
   box,
   offset,
-  lines,
+  dragged,
+  items,
   length,
 }: {
   width: number;
@@ -25,12 +27,19 @@ export function Overlay({
   rubber: Rubber;
   box: readonly [number, number, number, number] | null;
   offset: readonly [number, number] | null;
-  lines: readonly (readonly PlanPoint[])[];
+  /** The one point that is moved; null: all of it. */
+  dragged: Handle | null;
+  /** What is chosen. */
+  items: readonly Item[];
   length: (mm: number) => string;
 }) {
   const at = (p: PlanPoint) => toScreen(view, width, height, p);
   const list = (points: readonly PlanPoint[]) => points.map((p) => at(p).join(',')).join(' ');
   const { points, cursor, shape } = rubber;
+  const [dx, dy] = offset ?? [0, 0];
+  const single = items.length === 1 ? items[0]! : null;
+  const lines = dragged && single ? selectedLines([withHandleMoved(single, dragged, dx, dy)]) : selectedLines(items);
+  const [ox, oy] = dragged ? [0, 0] : [dx, dy];
   const last = points.at(-1);
   const tip = cursor ? at(cursor.point) : null;
   return (
@@ -42,7 +51,7 @@ export function Overlay({
         ) : null}
         {offset
           ? lines.map((line, i) => {
-              const moved = line.map((p) => ({ x: p.x + offset[0], y: p.y + offset[1] }));
+              const moved = line.map((p) => ({ x: p.x + ox, y: p.y + oy }));
               const [x, y] = at(moved[0] ?? { x: 0, y: 0 });
               return moved.length > 1 ? <polyline key={i} points={list(moved)} /> : <circle key={i} cx={x} cy={y} r="6" />;
             })
@@ -56,9 +65,9 @@ export function Overlay({
             strokeDasharray="4 3"
           />
         ) : null}
-        {!offset && lines.length === 1 && lines[0]!.length === 2
-          ? lines[0]!.map((p, i) => {
-              const [x, y] = at(p);
+        {!offset && single
+          ? handlesOf(single.body).map(({ point }, i) => {
+              const [x, y] = at(point);
               return <rect key={i} x={x - 4} y={y - 4} width="8" height="8" fill="var(--panel)" />;
             })
           : null}

@@ -1,19 +1,21 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { planExtent, type Item, type PlanView } from '@plinth/core';
-import { useItems, useProject, useAllItems, useView } from '../../project/context';
+import { Link } from 'react-router';
+import { extentOf, planExtent, sheetCorners, type Item, type PlanExtent, type PlanView } from '@plinth/core';
+import { useItems, useProject, useAllItems, useShownLevel, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 import { Levels } from '../brief/Levels';
 import { Inspector } from './Inspector';
 import { LayDrawing } from './LayDrawing';
-import { copiedItem, makeItem, marksOf, newLoad, onLevel } from './make';
-import { MemberTable, TABLES, type TableKind } from './MemberTable';
+import { copiedItems, makeItem, marksOf, newLoad, onLevel } from './make';
+import { MemberTable } from './MemberTable';
 import type { StatusFilter } from './place';
 import { PlanBoard } from './PlanBoard';
+import { isMadeOnPlan, TABLES, type MadeOnPlan, type TableKind } from './tableKinds';
 import { TableMenu, useScheduleReading } from './TableMenu';
 
 const ModelView = lazy(() => import('./ModelView'));
 
-const ADD: Record<TableKind, string> = {
+const ADD: Record<Exclude<TableKind, MadeOnPlan>, string> = {
   beam: 'Add a beam',
   column: 'Add a column',
   wall: 'Add a wall',
@@ -23,9 +25,6 @@ const ADD: Record<TableKind, string> = {
   stripFooting: 'Add a strip footing',
   gridline: 'Add a gridline',
   load: 'Add a load',
-  drawing: 'Lay a drawing above the plan',
-  measurement: 'Measure on the plan (M)',
-  note: 'Pin a note to the plan (N)',
 };
 
 const TABS = [...TABLES, { kind: 'level', title: 'Levels' }] as const;
@@ -33,17 +32,17 @@ const TABS = [...TABLES, { kind: 'level', title: 'Levels' }] as const;
 /** A plan to draw on, and the same members as an editable table beneath it. */
 export function SurveyRoom() {
   const { building, units } = useProject();
-  const { selected, select, level } = useView();
+  const { selected, select } = useView();
   const { put, quietly } = useEdit();
   const [tab, setTab] = useState<TableKind | 'level'>('beam');
   const [several, setSeveral] = useState<ReadonlySet<string>>(new Set());
-  const [view, setView] = useState<PlanView | null>(null);
+  const [view, setView] = useState<PlanView | PlanExtent | null>(null);
   const [status, setStatus] = useState<StatusFilter>('every');
   const [inSpace, setInSpace] = useState(false);
   const [above, setAbove] = useState(false);
   const [below, setBelow] = useState(false);
   const table: TableKind = tab === 'level' ? 'beam' : tab;
-  const shown = building.levels.some((entry) => entry.id === level) ? level! : (building.levels[0]?.id ?? '');
+  const shown = useShownLevel() ?? '';
   const index = building.levels.findIndex((entry) => entry.id === shown);
   const [over, under] = [building.levels[index - 1]?.id, building.levels[index + 1]?.id];
   const ghosts = useMemo(
@@ -61,18 +60,17 @@ export function SurveyRoom() {
 
   const centre = () => {
     const { left, right, low, high } = planExtent(building);
-    return view ? { x: view.x, y: view.y } : { x: (left + right) / 2, y: (low + high) / 2 };
+    return view && 'scale' in view ? { x: view.x, y: view.y } : { x: (left + right) / 2, y: (low + high) / 2 };
   };
   const add = () => {
     const metre = units === 'SI' ? 1000 : 304.8;
     const at = (x: number, y: number) => ({ x: x * metre, y: y * metre });
-    const item =
-      table === 'drawing' || table === 'measurement' || table === 'note'
-        ? null
-        : table === 'load'
-          ? newLoad(building, selected && (building.beams.has(selected) || building.walls.has(selected)) ? selected : null)
-          : makeItem(building, table, shown, table === 'panel' ? [at(0, 0), at(4, 0), at(4, 6), at(0, 6)] : [at(0, 0), at(6, 0)]);
-    if (item) quietly(put([item], ADD[table].replace('Add', 'Added')).then(() => choose([item.id])));
+    const item = isMadeOnPlan(table)
+      ? null
+      : table === 'load'
+        ? newLoad(building, selected && (building.beams.has(selected) || building.walls.has(selected)) ? selected : null)
+        : makeItem(building, table, shown, table === 'panel' ? [at(0, 0), at(4, 0), at(4, 6), at(0, 6)] : [at(0, 0), at(6, 0)]);
+    if (item) quietly(put([item], ADD[table as keyof typeof ADD].replace('Add', 'Added')).then(() => choose([item.id])));
   };
 
   if (building.levels.length < 2)
@@ -80,18 +78,16 @@ export function SurveyRoom() {
       <div className="p-10">
         <h1 className="text-xl font-bold">Survey</h1>
         <p className="mt-2 max-w-lg">
-          Members stand between levels, and there is only one. Go to Brief and add the levels of the building from the ground up; then place
-          columns, beams and footings here.
+          Members stand between levels, and there is only one.{' '}
+          <Link className="btn-line" to="../brief">
+            Go to Brief
+          </Link>{' '}
+          and add the levels of the building from the ground up; then place columns, beams and footings here.
         </p>
       </div>
     );
 
-  const noAdd =
-    table === 'drawing' ||
-    table === 'measurement' ||
-    table === 'note' ||
-    (table === 'load' && building.beams.size === 0) ||
-    (table === 'panel' && building.buildUps.size === 0);
+  const noAdd = (table === 'load' && building.beams.size === 0) || (table === 'panel' && building.buildUps.size === 0);
   return (
     <>
       <div className="flex min-w-0 flex-1 flex-col">
@@ -141,7 +137,16 @@ export function SurveyRoom() {
           >
             {inSpace ? 'plan' : 'in space'}
           </button>
-          <LayDrawing level={shown} centre={centre} laid={(id) => choose([id])} />
+          <LayDrawing
+            level={shown}
+            centre={centre}
+            laid={(id, body) => {
+              choose([id]);
+              setTab('drawing');
+              // a sheet that nobody sees has not been laid
+              setView(extentOf(sheetCorners(body)));
+            }}
+          />
         </div>
         {inSpace ? (
           <Suspense fallback={<p className="min-h-0 flex-[6] p-6 text-soft">Setting up the frame…</p>}>
@@ -159,7 +164,7 @@ export function SurveyRoom() {
             status={status}
           />
         )}
-        <div className="flex items-center border-y border-rule px-4 py-1">
+        <div className="flex min-h-[39px] items-center border-y border-rule px-4 py-1">
           <div className="flex min-w-0 flex-1 gap-0.5 overflow-x-auto" role="tablist" aria-label="Schedules">
             {TABS.map(({ kind, title }) => (
               <button
@@ -175,7 +180,7 @@ export function SurveyRoom() {
             ))}
           </div>
           <TableMenu kind={tab} level={shown} read={read} />
-          {tab === 'level' ? null : (
+          {tab === 'level' || isMadeOnPlan(table) ? null : (
             <button type="button" className="btn btn-main whitespace-nowrap" onClick={add} disabled={noAdd}>
               {ADD[table]}
             </button>
@@ -248,11 +253,11 @@ function CopyLevel({ from }: { from: string }) {
   const panels = useItems('panel');
   const others = building.levels.filter((entry) => entry.id !== from);
   const copy = (to: string) => {
-    const marks = marksOf(building);
-    const copies = [...items.values()].flatMap((stored) => {
-      const moved = onLevel(building, { id: stored.id, kind: stored.kind, body: stored.body } as Item, from, to);
-      return moved ? [copiedItem(moved, marks, 0, 0)] : [];
+    const moved = [...items.values()].flatMap((stored) => {
+      const item = onLevel(building, { id: stored.id, kind: stored.kind, body: stored.body } as Item, from, to);
+      return item ? [item] : [];
     });
+    const copies = copiedItems(moved, building.loads, marksOf(building), 0, 0);
     const name = building.levels.find((entry) => entry.id === to)!.body.name;
     if (copies.length > 0) quietly(put(copies, `${copies.length} items copied to ${name}`).then(() => showLevel(to)));
   };

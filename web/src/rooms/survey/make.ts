@@ -128,6 +128,7 @@ export function makeItem(
           to,
           by: null,
           weight: 0.0042,
+          height: null,
           thickness: 215,
           construction: '',
           openings: [],
@@ -243,6 +244,20 @@ export function copiedItem(item: Item, marks: string[], dx: number, dy: number):
   marks.push(mark);
   const found = 'supportsFound' in moved.body ? { supportsFound: true } : {};
   return { ...moved, id, body: { ...moved.body, mark, ...found } } as Item;
+}
+
+/**
+ * Copies of several items, together with the loads that act on them: a copy that lost its loads would weigh less than it seems to.
+ * @param loads all loads of the building
+ */
+export function copiedItems(items: readonly Item[], loads: Building['loads'], marks: string[], dx: number, dy: number): Item[] {
+  const chosen = new Set(items.map(({ id }) => id));
+  const along = loads.flatMap(({ id, body }) => (chosen.has(body.on) && !chosen.has(id) ? [{ id, kind: 'load', body } as Item] : []));
+  const copyOf = new Map([...items, ...along].map((item) => [item.id, copiedItem(item, marks, dx, dy)]));
+  return [...copyOf.values()].map((copy) => {
+    const on = copy.kind === 'load' || copy.kind === 'note' ? copy.body.on : null;
+    return on !== null && copyOf.has(on) ? ({ ...copy, body: { ...copy.body, on: copyOf.get(on)!.id } } as Item) : copy;
+  });
 }
 
 /** An item of one level brought to another; storeys keep their number of levels. Null for what has no level. */

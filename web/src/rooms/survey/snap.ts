@@ -73,13 +73,14 @@ export function gridStep(least: number, units: 'SI' | 'US'): number {
 /**
  * Where a cursor really points: to an end, a crossing, a middle, a line, or the grid, in this order.
  * @param reach how far it catches, mm
+ * @param step of the grid, mm; null: no grid, it stays where it points when there is nothing else
  * @param from the point that is drawn from; with `ortho` the result lies straight across or straight up from it
  */
 export function snapTo(
   targets: SnapTargets,
   cursor: PlanPoint,
   reach: number,
-  step: number,
+  step: number | null,
   from: PlanPoint | null = null,
   ortho = false,
 ): Snap {
@@ -90,7 +91,7 @@ export function snapTo(
   return { kind: caught.kind, point: across ? { x: caught.point.x, y: from.y } : { x: from.x, y: caught.point.y } };
 }
 
-function catchOn(targets: SnapTargets, cursor: PlanPoint, reach: number, step: number): Snap {
+function catchOn(targets: SnapTargets, cursor: PlanPoint, reach: number, step: number | null): Snap {
   const closest = (points: readonly PlanPoint[]) => {
     let best: PlanPoint | undefined;
     let least = reach;
@@ -113,10 +114,14 @@ function catchOn(targets: SnapTargets, cursor: PlanPoint, reach: number, step: n
   if (crossing) return { point: crossing, kind: 'crossing' };
   const middle = closest(near.map(({ a, b }) => ({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 })));
   if (middle) return { point: middle, kind: 'middle' };
-  const onGrid = { x: Math.round(cursor.x / step) * step, y: Math.round(cursor.y / step) * step };
+  // a millimetre is finer than anybody reads off paper
+  const onGrid =
+    step === null
+      ? { x: Math.round(cursor.x), y: Math.round(cursor.y) }
+      : { x: Math.round(cursor.x / step) * step, y: Math.round(cursor.y / step) * step };
   const line = closest(near.map((segment) => footOn(segment, onGrid)).filter((p) => distance(p, cursor) <= reach));
   if (line) return { point: line, kind: 'line' };
-  return { point: onGrid, kind: 'grid' };
+  return { point: onGrid, kind: step === null ? 'free' : 'grid' };
 }
 
 /**

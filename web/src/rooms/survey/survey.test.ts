@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { assemble, defaultBrief, item, readItem, type Item } from '@plinth/core';
-import { copiedItem, makeItem, movedItem, onLevel, type PlacedKind } from './make';
+import { copiedItem, copiedItems, makeItem, movedItem, onLevel, type PlacedKind } from './make';
+import { handlesOf, withHandleMoved } from './boardGeometry';
 import { gridStep, snapTargets, snapTo, typedEnd } from './snap';
+import { isFree } from './tools';
 
 const building = assemble([
   item('brief', 'brief', defaultBrief('Trial', 'european')),
@@ -25,6 +27,17 @@ describe('the cursor catches', () => {
     expect(snap(3080, -40)).toEqual({ kind: 'middle', point: { x: 3000, y: 0 } });
     expect(snap(4120, 90)).toEqual({ kind: 'line', point: { x: 4100, y: 0 } });
     expect(snap(4120, 1030)).toEqual({ kind: 'grid', point: { x: 4100, y: 1000 } });
+  });
+  it('no grid where something is read off a drawing', () => {
+    expect(snapTo(targets, { x: 4123.4, y: 1031 }, 150, null)).toEqual({ kind: 'free', point: { x: 4123, y: 1031 } });
+    expect(snapTo(targets, { x: 4123, y: 90 }, 150, null)).toEqual({ kind: 'line', point: { x: 4123, y: 0 } });
+    expect([isFree('measure', 0), isFree('scale', 1), isFree('bring', 0), isFree('bring', 1), isFree('beam', 0)]).toEqual([
+      true,
+      true,
+      true,
+      false,
+      false,
+    ]);
   });
   it('nothing of another level', () => {
     expect(snap(510, 510).kind).toBe('grid');
@@ -90,5 +103,47 @@ describe('what is placed', () => {
     const column: Item = { id: 'C1', kind: 'column', body: building.columns.get('C1')! };
     expect(onLevel(building, column, 'L1', 'L2')!.body).toMatchObject({ base: 'L1', top: 'L2' });
     expect(onLevel(building, column, 'L1', 'L0')).toBeNull();
+  });
+});
+
+describe('points that can be dragged', () => {
+  const corners = [
+    { x: 0, y: 0 },
+    { x: 4000, y: 0 },
+    { x: 4000, y: 3000 },
+  ];
+  const hole = corners.map(({ x, y }) => ({ x: x / 4 + 2000, y: y / 4 + 100 }));
+  const panel = item('panel', 'P', { mark: 'P', level: 'L1', outline: corners, openings: [{ outline: hole }], buildUp: 'floor' });
+  it('are the ends of a line, the corners of a panel and of its openings, the places of a measurement', () => {
+    const beam = item('beam', 'B', { mark: 'B', level: 'L1', from: corners[0]!, to: corners[1]!, ownWeight: 0, supports: [] });
+    expect(handlesOf(beam.body).map(({ point }) => point)).toEqual([corners[0], corners[1]]);
+    expect(handlesOf(panel.body)).toHaveLength(6);
+    const chain = item('measurement', 'm', { name: 'M', level: 'L1', points: corners });
+    expect(handlesOf(chain.body)).toHaveLength(3);
+    expect(withHandleMoved(chain, handlesOf(chain.body)[1]!.handle, 0, 500).body).toMatchObject({ points: [{}, { x: 4000, y: 500 }, {}] });
+    expect(withHandleMoved(beam, { end: 'to' }, -1000, 0).body).toMatchObject({ from: corners[0], to: { x: 3000, y: 0 } });
+    expect(handlesOf(item('column', 'C', { mark: 'C', at: corners[0]!, base: 'L0', top: 'L1', by: null, ownWeight: 0 }).body)).toEqual([]);
+  });
+  it('move alone: the other corners and the other rings stay', () => {
+    const outer = withHandleMoved(panel, { ring: 'outline', corner: 2 }, 100, -200).body as typeof panel.body & { openings: unknown };
+    expect(outer).toMatchObject({ outline: [corners[0], corners[1], { x: 4100, y: 2800 }], openings: [{ outline: hole }] });
+    const inner = withHandleMoved(panel, { ring: 0, corner: 0 }, 10, 20).body;
+    expect(inner).toMatchObject({ outline: corners, openings: [{ outline: [{ x: 2010, y: 120 }, hole[1], hole[2]] }] });
+  });
+});
+
+describe('copies', () => {
+  it('take the loads along that act on what is copied, each once', () => {
+    const beam = item('beam', 'B1', { mark: 'B1', level: 'L1', from: { x: 0, y: 0 }, to: { x: 6000, y: 0 }, ownWeight: 0, supports: [] });
+    const tank = item('load', 'tank', { label: 'tank', on: 'B1', type: 'point', nature: 'permanent', at: 1000, force: 5000 });
+    const other = item('load', 'other', { label: 'other', on: 'B2', type: 'point', nature: 'permanent', at: 1000, force: 5000 });
+    const loads = [tank, other].map(({ id, body }) => ({ id, body })) as Parameters<typeof copiedItems>[1];
+    const copies = copiedItems([beam], loads, ['B1'], 0, 2000);
+    expect(copies.map(({ kind }) => kind)).toEqual(['beam', 'load']);
+    expect(copies[1]!.body).toMatchObject({ label: 'tank', on: copies[0]!.id, force: 5000 });
+    expect(copies[1]!.id).not.toBe('tank');
+    const both = copiedItems([tank, beam], loads, ['B1'], 0, 2000);
+    expect(both).toHaveLength(2);
+    expect(both[0]!.body).toMatchObject({ on: both[1]!.id });
   });
 });

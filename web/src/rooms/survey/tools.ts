@@ -1,8 +1,11 @@
 import type { PlacedKind } from './make';
 
+/** What is done to a drawing that lies under the plan, each by two points. */
+export type DrawingTool = 'scale' | 'bring' | 'square';
+
 /** What the mouse does on the plan. */
 export interface SurveyTool {
-  readonly id: 'select' | PlacedKind | 'rectangle' | 'opening' | 'areaLoad' | 'note' | 'split' | 'measure' | 'scale';
+  readonly id: 'select' | PlacedKind | 'rectangle' | 'opening' | 'areaLoad' | 'note' | 'split' | 'measure' | DrawingTool;
   readonly title: string;
   readonly key: string;
   /** How many points it takes; 0: as many as one likes, closed on the first. */
@@ -38,6 +41,9 @@ export const TOOLS: readonly SurveyTool[] = [
   },
   { id: 'note', title: 'Note', key: 'n', points: 1, hint: 'Click where the note is pinned; on a member it is about that member' },
   { id: 'measure', title: 'Measure', key: 'm', points: 0, hint: 'Click from place to place: lengths, and the area when closed' },
+];
+
+export const DRAWING_TOOLS: readonly (SurveyTool & { readonly id: DrawingTool })[] = [
   {
     id: 'scale',
     title: 'Scale',
@@ -45,4 +51,30 @@ export const TOOLS: readonly SurveyTool[] = [
     points: 2,
     hint: 'Click two points of the drawing, then type their true distance',
   },
+  {
+    id: 'bring',
+    title: 'Bring',
+    key: 'j',
+    points: 2,
+    hint: 'Click a point of the drawing, then the place on plan where it belongs',
+  },
+  {
+    id: 'square',
+    title: 'Square',
+    key: 'q',
+    points: 2,
+    hint: 'Click two points of a line of the drawing that runs straight across or straight up',
+  },
 ];
+
+export function isDrawingTool(id: SurveyTool['id']): id is DrawingTool {
+  return DRAWING_TOOLS.some((tool) => tool.id === id);
+}
+
+/**
+ * What is read off a drawing lies where it lies: no grid draws the pencil away from it. Where a drawing is brought to, there is one.
+ * @param placed how many points the tool has already
+ */
+export function isFree(id: SurveyTool['id'], placed: number): boolean {
+  return id === 'measure' || (isDrawingTool(id) && !(id === 'bring' && placed > 0));
+}

@@ -2,7 +2,7 @@ import { contains, isOnLevel, itemName, markOf, type Item, type LaidDrawing, typ
 import { toast } from 'sonner';
 import { useProject, useAllItems, useView } from '../../project/context';
 import { freshId, nextMark, useEdit } from '../../project/useEdit';
-import { inward, isClosed, isLine, rectangle } from './boardGeometry';
+import { inward, isClosed, rectangle, withHandleMoved, type Handle } from './boardGeometry';
 import { makeItem, memberNear, movedItem, newLoad, splitAcross, type PlacedKind } from './make';
 
 /** What is done to the building from the plan of a level: drawing, moving, splitting, removing. Each is one command. */
@@ -123,18 +123,23 @@ export function useBoardEdits({
     });
   };
 
-  const moveChosen = (end: 'from' | 'to' | null, [dx, dy]: readonly [number, number]) => {
+  /** Loads on parts of the panels given, which go where their panel goes; one that is chosen itself is there already. */
+  const areaLoadsOn = (list: readonly Item[]): Item[] => {
+    const ids = new Set(list.map(({ id }) => id));
+    return building.loads.flatMap(({ id, body }) =>
+      body.type === 'area' && ids.has(body.on) && !ids.has(id) ? [{ id, kind: 'load', body } as Item] : [],
+    );
+  };
+
+  const moveChosen = (handle: Handle | null, [dx, dy]: readonly [number, number]) => {
     const list = chosenItems();
-    if (end) {
+    if (handle) {
       const item = list[0];
-      if (!item || !isLine(item.body)) return;
-      const { x, y } = item.body[end];
-      const body = { ...item.body, [end]: { x: x + dx, y: y + dy } };
-      quietly(put([{ ...item, body } as Item], `${itemName(item)}: end moved`));
+      if (item) quietly(put([withHandleMoved(item, handle, dx, dy)], `${itemName(item)}: ${'end' in handle ? 'end' : 'corner'} moved`));
     } else if (list.length > 0)
       quietly(
         put(
-          list.map((item) => movedItem(item, dx, dy)),
+          [...list, ...areaLoadsOn(list)].map((item) => movedItem(item, dx, dy)),
           list.length === 1 ? `${itemName(list[0]!)} moved` : `${list.length} items moved`,
         ),
       );
@@ -150,6 +155,8 @@ export function useBoardEdits({
     for (const members of [building.columns, building.hangers, building.footings])
       for (const [id, member] of members) if (isOnLevel(building, member, level) && inside(member.at)) found.push(id);
     for (const [id, panel] of building.panels) if (panel.level === level && panel.outline.every(inside)) found.push(id);
+    for (const { id, body } of building.loads)
+      if (body.type === 'area' && building.panels.get(body.on)?.level === level && body.outline.every(inside)) found.push(id);
     for (const { id, body } of building.measurements) if (body.level === level && body.points.every(inside)) found.push(id);
     for (const { id, body } of building.notes) if (body.level === level && inside(body.at)) found.push(id);
     return found;
@@ -161,7 +168,7 @@ export function useBoardEdits({
     const step = units === 'SI' ? 50 : 25.4;
     quietly(
       put(
-        list.map((item) => movedItem(item, dx * step, dy * step)),
+        [...list, ...areaLoadsOn(list)].map((item) => movedItem(item, dx * step, dy * step)),
         'moved by the arrow keys',
       ),
     );

@@ -12,9 +12,11 @@ export function DrawingForm({ item }: { item: Of<'drawing'> }) {
   const { building, units } = useProject();
   const { patch, remove, quietly } = useEdit();
   const { body } = item;
-  const [ratio, setRatio] = useState(100);
   // a PDF says how large its paper is; a picture does not: A3
   const [paper, setPaper] = useState(body.format === 'pdf' ? (body.width / 72) * 25.4 : 420);
+  /** The ratio that the scale comes to on such paper, while nobody types another. */
+  const [typed, setTyped] = useState<number | null>(null);
+  const ratio = typed ?? (body.scale * body.width) / paper;
   const set = (change: Partial<LaidDrawing>, what: string) => patch(item, change, `${body.name}: ${what}`);
   return (
     <div className="space-y-3">
@@ -36,24 +38,22 @@ export function DrawingForm({ item }: { item: Of<'drawing'> }) {
           <div className="grid grid-cols-[5rem_1fr_auto] items-end gap-2">
             <NumberField
               label="1 :"
-              value={ratio}
+              value={+ratio.toPrecision(4)}
               commit={(value) => {
                 if (!(value > 0)) throw new Error('a number greater than 0');
-                setRatio(value);
+                setTyped(value);
               }}
             />
             <QuantityField label="width of the paper" kind="sectionLength" value={paper} commit={setPaper} />
             <button
               type="button"
               className="btn"
-              onClick={() =>
+              onClick={() => {
+                const source = `1:${+ratio.toPrecision(4)} on ${Math.round(paper)} mm of paper`;
                 quietly(
-                  set(
-                    { scale: scaleByRatio(ratio, paper, body.width), scaleSource: `1:${ratio} on ${Math.round(paper)} mm of paper` },
-                    'scale set',
-                  ),
-                )
-              }
+                  set({ scale: scaleByRatio(ratio, paper, body.width), scaleSource: source }, 'scale set').then(() => setTyped(null)),
+                );
+              }}
             >
               Set scale
             </button>
@@ -61,7 +61,7 @@ export function DrawingForm({ item }: { item: Of<'drawing'> }) {
         )}
         <p className="text-[13px] text-soft">
           Or press K on the plan, click two points of the drawing whose distance is written on it, and type that distance. A print that was
-          scanned or fitted to a page has no ratio to trust.
+          scanned or fitted to a page has no ratio to trust. J brings a point of it to its place on plan, Q squares a sheet that lies askew.
         </p>
       </section>
       <div className="grid grid-cols-2 gap-3">

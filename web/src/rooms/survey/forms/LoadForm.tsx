@@ -5,6 +5,7 @@ import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
 import { supportOptions } from '../place';
 import type { Of } from './common';
+import { CornersField } from './CornersField';
 
 export function LoadForm({ item }: { item: Of<'load'> }) {
   const { building } = useProject();
@@ -51,12 +52,15 @@ export function LoadForm({ item }: { item: Of<'load'> }) {
         />
       ) : null}
       {body.type === 'area' ? (
-        <QuantityField
-          label="Load on its area, downward"
-          kind="areaLoad"
-          value={body.pressure}
-          commit={(pressure) => set({ pressure }, 'load')}
-        />
+        <>
+          <QuantityField
+            label="Load on its area, downward"
+            kind="areaLoad"
+            value={body.pressure}
+            commit={(pressure) => set({ pressure }, 'load')}
+          />
+          <CornersField title="Corners" corners={body.outline} commit={(outline) => set({ outline }, 'corners')} />
+        </>
       ) : body.type === 'point' ? (
         <div className="grid grid-cols-2 gap-3">
           <QuantityField label="at" kind="length" value={body.at} commit={(at) => set({ at }, 'moved')} />

@@ -20,9 +20,12 @@ export function NoteForm({ item }: { item: Of<'note'> }) {
         label="It is about"
         value={body.on ?? ''}
         commit={(on) => set({ on: on || null }, 'Note pinned elsewhere')}
-        options={supportOptions(building, '', ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting']).map((option) =>
-          option.value ? option : { ...option, label: 'no member' },
-        )}
+        options={[
+          ...supportOptions(building, '', ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting']).map((option) =>
+            option.value ? option : { ...option, label: 'no member' },
+          ),
+          ...[...building.panels].map(([value, { mark }]) => ({ value, label: `${mark} (panel)` })),
+        ]}
       />
     </div>
   );

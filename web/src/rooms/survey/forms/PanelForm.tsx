@@ -1,9 +1,10 @@
-import { formatQuantity, markOf, unitLabel, type Panel } from '@plinth/core';
+import { caseFromId, caseLabel, formatQuantity, markOf, sumByCase, unitLabel, type Panel } from '@plinth/core';
 import { QuantityField, SelectField, TextField } from '../../../parts/fields';
 import { PanelHead } from '../../../parts/SidePanel';
 import { useItems, useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
 import { STATUS, type Of } from './common';
+import { CornersField } from './CornersField';
 
 /** A floor or roof panel: what it is built of, how it spans, and who takes how much of it. */
 export function PanelForm({ item }: { item: Of<'panel'> }) {
@@ -25,7 +26,10 @@ export function PanelForm({ item }: { item: Of<'panel'> }) {
       <PanelHead mark={body.mark} what={`panel, ${sharing ? area(sharing.whole.area) : ''} on plan`}>
         {building.levels.find((level) => level.id === body.level)?.body.name}
       </PanelHead>
-      <SelectField label="Build-up" value={body.buildUp} commit={(buildUp) => set({ buildUp }, 'build-up')} options={buildUps} />
+      <div>
+        <SelectField label="Build-up" value={body.buildUp} commit={(buildUp) => set({ buildUp }, 'build-up')} options={buildUps} />
+        <BuildUpLoads id={body.buildUp} pitch={body.pitch} />
+      </div>
       <div className="grid grid-cols-2 gap-3">
         <SelectField
           label="Carries"
@@ -94,6 +98,8 @@ export function PanelForm({ item }: { item: Of<'panel'> }) {
         ))}
       </section>
 
+      <CornersField title="Corners" corners={body.outline} commit={(outline) => set({ outline }, 'corners')} />
+
       {body.openings.length > 0 ? (
         <section aria-label="Openings">
           <h3 className="label">Openings</h3>
@@ -112,6 +118,15 @@ export function PanelForm({ item }: { item: Of<'panel'> }) {
               >
                 Close it
               </button>
+              <div className="col-span-2">
+                <CornersField
+                  title="Its corners"
+                  corners={opening.outline}
+                  commit={(outline) =>
+                    set({ openings: body.openings.map((old, j) => (j === i ? { ...old, outline } : old)) }, 'corners of an opening')
+                  }
+                />
+              </div>
             </div>
           ))}
         </section>
@@ -125,4 +140,15 @@ export function PanelForm({ item }: { item: Of<'panel'> }) {
       <TextField label="Note" value={body.note} commit={(note) => set({ note }, 'note')} />
     </div>
   );
+}
+
+/** What stands on a panel by its build-up: each case with its load, imposed load with its category. */
+function BuildUpLoads({ id, pitch }: { id: string; pitch: number }) {
+  const { building, units } = useProject();
+  const buildUp = building.buildUps.get(id);
+  if (!buildUp) return null;
+  const cases = [...sumByCase(buildUp, pitch)].map(
+    ([name, load]) => `${caseLabel(caseFromId(name))} ${formatQuantity(load, 'areaLoad', units, { figures: 3 })}`,
+  );
+  return <p className="text-[12px] text-soft">{cases.length > 0 ? `${cases.join(', ')}, on plan` : 'weighs nothing yet: see Brief'}</p>;
 }

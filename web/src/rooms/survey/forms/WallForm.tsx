@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { formatQuantity, planLength, wallElevation, type Wall, type WallOpening } from '@plinth/core';
+import { formatQuantity, planLength, storeyOf, wallElevation, type Wall, type WallOpening } from '@plinth/core';
 import { DrawingView } from '../../../parts/DrawingView';
-import { CheckField, QuantityField, SelectField, TextField } from '../../../parts/fields';
+import { CheckField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../../parts/fields';
 import { PanelHead } from '../../../parts/SidePanel';
 import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
@@ -60,6 +60,24 @@ export function WallForm({ item }: { item: Of<'wall'> }) {
         <CheckField label="braces the outside walls" value={body.braces} commit={(braces) => set({ braces }, 'bracing')} />
       </fieldset>
       {elevation ? <DrawingView drawing={elevation} /> : null}
+      <div className="grid grid-cols-3 gap-3">
+        {(['base', 'top'] as const).map((which) => (
+          <SelectField
+            key={which}
+            label={which === 'base' ? 'Stands at' : 'Reaches'}
+            value={body[which]}
+            commit={(level) => set({ [which]: level }, which === 'base' ? 'stands elsewhere' : 'reaches elsewhere')}
+            options={building.levels.map((entry) => ({ value: entry.id, label: entry.body.name }))}
+          />
+        ))}
+        <OptionalQuantityField
+          label="Height"
+          kind="length"
+          empty={formatQuantity(storeyOf(building, body), 'length', units, { bare: true })}
+          value={body.height}
+          commit={(height) => set({ height }, 'height')}
+        />
+      </div>
       <div className="grid grid-cols-2 gap-3">
         <QuantityField label="Weight of its face" kind="areaLoad" value={body.weight} commit={(weight) => set({ weight }, 'weight')} />
         <QuantityField
@@ -96,20 +114,26 @@ export function WallForm({ item }: { item: Of<'wall'> }) {
       <section aria-label="Openings">
         <h3 className="label">Openings</h3>
         {body.openings.map((entry, i) => (
-          <div key={i} className="mt-1 grid grid-cols-4 gap-2 border-l-2 border-rule pl-2">
+          <div key={i} className="mt-1 grid grid-cols-5 gap-2 border-l-2 border-rule pl-2">
             <QuantityField label="from" kind="length" value={entry.from} commit={(from) => opening(i, { from })} />
             <QuantityField label="to" kind="length" value={entry.to} commit={(to) => opening(i, { to })} />
             <QuantityField label="sill" kind="length" value={entry.sill} commit={(sill) => opening(i, { sill })} />
             <QuantityField label="head" kind="length" value={entry.head} commit={(head) => opening(i, { head })} />
+            <QuantityField label="lintel" kind="length" value={entry.bearing} commit={(bearing) => opening(i, { bearing })} />
             <button
               type="button"
-              className="col-span-4 text-left text-[12px] text-soft hover:text-oxide"
+              className="col-span-5 text-left text-[12px] text-soft hover:text-oxide"
               onClick={() => quietly(set({ openings: body.openings.filter((_, j) => j !== i) }, 'opening closed'))}
             >
               Close it
             </button>
           </div>
         ))}
+        {body.openings.length > 0 ? (
+          <p className="text-[12px] text-soft">
+            From the start of the wall, at the left of its elevation, and above its foot; lintel: its bearing at each side.
+          </p>
+        ) : null}
         {body.openings.length > 0 ? (
           <SelectField
             label="Load over openings"

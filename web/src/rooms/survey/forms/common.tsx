@@ -3,7 +3,7 @@ import { beside, isLineItem, joinLines, joinPanels, type Item, type LineItem } f
 import { NumberField, QuantityField, SelectField } from '../../../parts/fields';
 import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
-import { copiedItem, marksOf } from '../make';
+import { copiedItems, marksOf } from '../make';
 
 export type Of<K extends Item['kind']> = Extract<Item, { kind: K }>;
 
@@ -18,7 +18,7 @@ export function CopyForm({ items }: { items: readonly Item[] }) {
   const [times, setTimes] = useState(1);
   const copy = () => {
     const marks = marksOf(building);
-    const copies = Array.from({ length: times }, (_, n) => items.map((item) => copiedItem(item, marks, (n + 1) * dx, (n + 1) * dy))).flat();
+    const copies = Array.from({ length: times }, (_, n) => copiedItems(items, building.loads, marks, (n + 1) * dx, (n + 1) * dy)).flat();
     quietly(put(copies, `${copies.length} ${copies.length === 1 ? 'copy' : 'copies'} made`));
   };
   return (
@@ -69,8 +69,9 @@ export function BesideForm({ item }: { item: LineItem }) {
   const { put, quietly } = useEdit();
   const [distance, setDistance] = useState(units === 'SI' ? 1000 : 1219.2);
   const copy = () => {
-    const copied = copiedItem(item, marksOf(building), 0, 0) as LineItem;
-    quietly(put([{ ...copied, body: { ...copied.body, ...beside(item.body, distance) } } as Item], 'Copied beside itself'));
+    const [copied, ...loads] = copiedItems([item], building.loads, marksOf(building), 0, 0) as [LineItem, ...Item[]];
+    const moved = { ...copied, body: { ...copied.body, ...beside(item.body, distance) } } as Item;
+    quietly(put([moved, ...loads], 'Copied beside itself'));
   };
   return (
     <section aria-label="Beside" className="grid grid-cols-[1fr_auto] items-end gap-2">

@@ -1,0 +1,76 @@
+import type { Item } from '@plinth/core';
+import { SelectField, type Option } from '../../../parts/fields';
+import { PanelHead } from '../../../parts/SidePanel';
+import { useItems } from '../../../project/context';
+import { useEdit } from '../../../project/useEdit';
+import { CopyForm, JoinButton, STATUS } from './common';
+
+/** What several have in common is changed for all of them in one step; what differs says so until it is chosen. */
+export function SeveralForm({ items }: { items: readonly Item[] }) {
+  const { put, remove, quietly } = useEdit();
+  const buildUps = useItems('buildUp').map(({ id, body }) => ({ value: id, label: body.name }));
+  const names = items.map(({ body }) => ('mark' in body ? body.mark : 'label' in body ? body.label : 'name' in body ? body.name : 'note'));
+  const all = (kind: Item['kind']) => items.every((item) => item.kind === kind);
+  /** A field that all of them have. */
+  const field = (label: string, key: string, options: readonly Option[]) => {
+    const values = new Set(items.map(({ body }) => (body as Record<string, unknown>)[key] as string));
+    const value = values.size === 1 ? [...values][0]! : '';
+    const change = (chosen: string) =>
+      chosen === ''
+        ? undefined
+        : put(
+            items.map((item) => ({ ...item, body: { ...item.body, [key]: chosen } }) as Item),
+            `${items.length} items: ${label.toLowerCase()} ${options.find((option) => option.value === chosen)?.label ?? chosen}`.slice(
+              0,
+              200,
+            ),
+          );
+    return (
+      <SelectField
+        label={label}
+        value={value}
+        commit={change}
+        options={value === '' ? [{ value: '', label: 'they differ' }, ...options] : options}
+      />
+    );
+  };
+  return (
+    <div className="space-y-3">
+      <PanelHead mark={`${items.length} items`} what="drag to move, Del to remove" />
+      <p className="text-[13px]">{names.join(', ')}</p>
+      {items.every(({ body }) => 'status' in body) ? field('Status', 'status', STATUS) : null}
+      {all('panel') ? (
+        <>
+          {field('Build-up', 'buildUp', buildUps)}
+          {field('Carries', 'span', [
+            { value: 'oneWay', label: 'one way' },
+            { value: 'twoWay', label: 'two ways' },
+          ])}
+        </>
+      ) : null}
+      {all('wall')
+        ? field('Do they carry load?', 'bears', [
+            { value: 'open', label: 'not answered' },
+            { value: 'yes', label: 'they carry' },
+            { value: 'no', label: 'they do not' },
+          ])
+        : null}
+      {items.length === 2 ? <JoinButton items={items} /> : null}
+      <button
+        type="button"
+        className="btn"
+        onClick={() =>
+          quietly(
+            remove(
+              items.map(({ id }) => id),
+              `${items.length} items removed`,
+            ),
+          )
+        }
+      >
+        Remove them
+      </button>
+      <CopyForm items={items} />
+    </div>
+  );
+}
