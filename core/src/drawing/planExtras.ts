@@ -84,7 +84,9 @@ export function drawMeasurements(plan: PlanSheet): void {
         { width: 1.2, item: id },
       );
     const { length } = measure(body);
-    word(plan, middleOf(points), `${body.name} ${formatQuantity(length, 'length', building.brief.units)}`);
+    const text = `${body.name} ${formatQuantity(length, 'length', building.brief.units)}`;
+    const [x, y] = middleOf(points);
+    word(plan, [x - 6 - textWidth(text) / 2, y], text);
   }
 }
 

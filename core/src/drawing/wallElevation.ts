@@ -161,7 +161,11 @@ export function wallElevation({ building, takedown, wall: id, width, height }: W
     });
     const text = formatQuantity(largest.value, 'lineLoad', units, { figures: 3 });
     const half = 3.1 * text.length;
-    pencil.text(Math.min(width - half, Math.max(half, X(largest.s))), foot + 27, text, {
+    // where the same pressure runs on, its value stands in the middle of it
+    const after = points.slice(points.indexOf(largest)).findIndex(({ value }) => value < largest.value * (1 - 1e-9));
+    const end = after < 0 ? points.at(-1)! : points[points.indexOf(largest) + after - 1]!;
+    const middle = X((largest.s + end.s) / 2);
+    pencil.text(Math.min(width - half, Math.max(half, middle)), foot + 27, text, {
       size: 10.5,
       anchor: 'middle',
       bold: true,

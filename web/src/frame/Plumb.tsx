@@ -28,7 +28,7 @@ export function Plumb() {
   const heaviest = Math.max(1, ...totals.map((t) => t.permanent + t.variable));
   const scale = 46 / heaviest;
   // many levels stand closer, without their elevation, and scroll when even so there is no room
-  const pitch = levels.length > 1 ? Math.max(34, 400 / (levels.length - 1)) : 0;
+  const pitch = levels.length > 1 ? Math.max(36, 400 / (levels.length - 1)) : 0;
   const height = 70 + pitch * Math.max(0, levels.length - 1);
   const close = pitch > 0 && pitch < 56;
   return (
@@ -88,7 +88,7 @@ export function Plumb() {
                   {formatQuantity(entry.elevation, 'position', units, { figures: 3 })}
                 </span>
               )}
-              <span className={close ? 'mt-[3px] block text-[11.5px] leading-3 text-soft' : 'block text-[13px] font-semibold'}>
+              <span className={close ? 'mt-1 block text-[11.5px] leading-3 text-soft' : 'block text-[13px] font-semibold'}>
                 {formatQuantity(total.permanent + total.variable, 'force', units, { figures: 4, bare: true })}
               </span>
             </button>

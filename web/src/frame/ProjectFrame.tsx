@@ -152,7 +152,19 @@ function Frame() {
       ) : (
         <main className="flex-1 p-10 text-soft">Taking the load down…</main>
       )}
-      <Toaster position="bottom-center" />
+      <Toaster
+        position="bottom-center"
+        toastOptions={{
+          style: {
+            background: 'var(--panel)',
+            color: 'var(--ink)',
+            border: '1px solid var(--rule)',
+            borderRadius: 2,
+            fontFamily: 'inherit',
+            fontSize: 13.5,
+          },
+        }}
+      />
     </div>
   );
 }

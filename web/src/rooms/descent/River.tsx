@@ -1,5 +1,6 @@
 import { useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import {
+  caseLabel,
   gather,
   gatheredRiver,
   heaviestOnGround,
@@ -9,6 +10,7 @@ import {
   riverDrawing,
   riverLayout,
   STANDARDS,
+  unitLabel,
   type Combination,
   type Nature,
 } from '@plinth/core';
@@ -21,11 +23,14 @@ import { useProject, useView } from '../../project/context';
 /** From so many members on the river shows one path at a time. */
 const LARGE = 150;
 
+/** Before the id of a single case that is shown: one is called permanent, as the sum of what is. */
+const ONE = 'case:';
+
 type Show = 'all' | 'permanent' | 'variable' | string;
 
 /** The load river; arrow keys walk along the path. */
 export function River({ views }: { views: ReactNode }) {
-  const { building, computed, brief } = useProject();
+  const { building, computed, brief, units } = useProject();
   const { selected, select } = useView();
   const [show, setShow] = useState<Show>('all');
   const { takedown: whole } = computed;
@@ -35,7 +40,8 @@ export function River({ views }: { views: ReactNode }) {
   const opened = selected !== null && whole.members.has(selected) ? selected : null;
   // a large building is gathered by level and role until a group or a member is opened
   const isGathered = large && gathered && opened === null;
-  const middle = large && !isGathered ? (opened ?? heaviestOnGround(whole)) : null;
+  const [onlyPath, setOnlyPath] = useState(false);
+  const middle = large ? (isGathered ? null : (opened ?? heaviestOnGround(whole))) : onlyPath ? opened : null;
   const takedown = useMemo(() => (middle === null ? whole : onlyMembers(whole, pathOf(whole, middle))), [whole, middle]);
   const { ref, width, height } = useSize<HTMLDivElement>(756, 600);
 
@@ -47,6 +53,7 @@ export function River({ views }: { views: ReactNode }) {
 
   const factor = useMemo(() => {
     const combination = combinations.find((candidate) => candidate.id === show);
+    if (show.startsWith(ONE)) return (id: string) => (ONE + id === show ? 1 : 0);
     const permanent = (id: string) => id === 'permanent' || id === 'superimposed';
     return (id: string) =>
       combination ? (combination.factors[id] ?? 0) : show === 'all' ? 1 : permanent(id) === (show === 'permanent') ? 1 : 0;
@@ -104,6 +111,8 @@ export function River({ views }: { views: ReactNode }) {
     requestAnimationFrame(() => document.querySelector<SVGElement>(`[data-item="${CSS.escape(id)}"]`)?.focus());
   };
 
+  /** A single case or combination is shown, not one of the three sums. */
+  const isOne = show.startsWith(ONE) || combinations.some(({ id }) => id === show);
   const choices: { value: Show; label: string }[] = [
     { value: 'permanent', label: 'Permanent' },
     { value: 'variable', label: 'Variable' },
@@ -126,6 +135,16 @@ export function River({ views }: { views: ReactNode }) {
             gather all
           </button>
         ) : null}
+        {!large && opened !== null ? (
+          <button
+            type="button"
+            className="btn-line text-[13px] whitespace-nowrap"
+            aria-pressed={onlyPath}
+            onClick={() => setOnlyPath(!onlyPath)}
+          >
+            {onlyPath ? 'whole building' : 'only its path'}
+          </button>
+        ) : null}
         {views}
         <div className="flex border border-faint text-[13px]" role="group" aria-label="What is shown">
           {choices.map(({ value, label }) => (
@@ -140,18 +159,27 @@ export function River({ views }: { views: ReactNode }) {
             </button>
           ))}
           <label>
-            <span className="sr-only">A combination</span>
+            <span className="sr-only">A case or a combination</span>
             <select
-              className={`max-w-[120px] bg-transparent px-1 py-0.5 ${combinations.some((c) => c.id === show) ? 'font-semibold' : 'text-soft'}`}
-              value={combinations.some((c) => c.id === show) ? show : ''}
+              className={`max-w-[132px] bg-transparent px-1 py-0.5 ${isOne ? 'font-semibold' : 'text-soft'}`}
+              value={isOne ? show : ''}
               onChange={(event) => setShow(event.target.value || 'all')}
             >
-              <option value="">a combination…</option>
-              {combinations.map((combination) => (
-                <option key={combination.id} value={combination.id}>
-                  {combination.name}
-                </option>
-              ))}
+              <option value="">one case, or combined…</option>
+              <optgroup label="One case, unfactored">
+                {whole.cases.map((loadCase) => (
+                  <option key={loadCase.id} value={ONE + loadCase.id}>
+                    {caseLabel(loadCase)}
+                  </option>
+                ))}
+              </optgroup>
+              <optgroup label="Combinations">
+                {combinations.map((combination) => (
+                  <option key={combination.id} value={combination.id}>
+                    {combination.name}
+                  </option>
+                ))}
+              </optgroup>
             </select>
           </label>
         </div>
@@ -160,7 +188,7 @@ export function River({ views }: { views: ReactNode }) {
         {middle === null
           ? isGathered
             ? 'gathered: open a bar'
-            : 'what reaches the ground, and by which way'
+            : `what reaches the ground [${unitLabel('force', units)}], and by which way`
           : `the path of ${markOf(building, middle)}, ${takedown.members.size} of ${whole.members.size} members`}
       </p>
       <div ref={ref} className="min-h-0 flex-1 overflow-hidden">

@@ -184,6 +184,20 @@ export function makeItem(
   }
 }
 
+/** A pad under each column and a strip under each wall that has nothing beneath, at the level where it stands. */
+export function footingsUnder(building: Building, items: readonly Item[], standsOnNothing: (id: string) => boolean): Item[] {
+  const taken: string[] = [];
+  return items.flatMap((item) => {
+    if ((item.kind !== 'column' && item.kind !== 'wall') || !standsOnNothing(item.id)) return [];
+    const made =
+      item.kind === 'column'
+        ? makeItem(building, 'footing', item.body.base, [item.body.at], taken)
+        : makeItem(building, 'stripFooting', item.body.base, [item.body.from, item.body.to], taken);
+    if ('mark' in made.body) taken.push(made.body.mark);
+    return [made];
+  });
+}
+
 /** Upright gridlines are lettered, those across are numbered. */
 function gridLabel(building: Building, from: PlanPoint, to: PlanPoint): string {
   const labels = building.gridlines.map(({ body }) => body.label);

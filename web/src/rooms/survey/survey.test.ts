@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { assemble, defaultBrief, item, readItem, type Item } from '@plinth/core';
-import { copiedItem, copiedItems, makeItem, movedItem, onLevel, type PlacedKind } from './make';
+import { copiedItem, copiedItems, footingsUnder, makeItem, movedItem, onLevel, type PlacedKind } from './make';
 import { handlesOf, withHandleMoved } from './boardGeometry';
 import { gridStep, snapTargets, snapTo, typedEnd } from './snap';
 import { isFree } from './tools';
@@ -145,5 +145,22 @@ describe('copies', () => {
     const both = copiedItems([tank, beam], loads, ['B1'], 0, 2000);
     expect(both).toHaveLength(2);
     expect(both[0]!.body).toMatchObject({ on: both[1]!.id });
+  });
+});
+
+describe('footings under what stands on nothing', () => {
+  it('are pads under columns and strips under walls, at the level where they stand, each under a mark of its own', () => {
+    const column = item('column', 'C1', { mark: 'C1', at: { x: 6000, y: 0 }, base: 'L0', top: 'L1', by: null, ownWeight: 0 });
+    const other = { ...column, id: 'C2' };
+    const wall = item('wall', 'W', { mark: 'W', from: { x: 0, y: 0 }, to: { x: 5000, y: 0 }, base: 'L0', top: 'L1', weight: 0, by: null });
+    const beam = item('beam', 'B', { mark: 'B', level: 'L1', from: { x: 0, y: 0 }, to: { x: 1, y: 0 }, ownWeight: 0, supports: [] });
+    const made = footingsUnder(building, [column, other, wall, beam], (id) => id !== 'gone');
+    expect(made.map(({ kind, body }) => [kind, (body as { mark: string }).mark, (body as { level: string }).level])).toEqual([
+      ['footing', 'F1', 'L0'],
+      ['footing', 'F2', 'L0'],
+      ['stripFooting', 'SF1', 'L0'],
+    ]);
+    expect(made[2]!.body).toMatchObject({ from: { x: 0, y: 0 }, to: { x: 5000, y: 0 } });
+    expect(footingsUnder(building, [column, wall], (id) => id === 'W')).toHaveLength(1);
   });
 });

@@ -1,8 +1,9 @@
 import type { Item } from '@plinth/core';
 import { SelectField, type Option } from '../../../parts/fields';
 import { PanelHead } from '../../../parts/SidePanel';
-import { useItems } from '../../../project/context';
+import { useItems, useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
+import { footingsUnder } from '../make';
 import { CopyForm, JoinButton, STATUS } from './common';
 
 /** What several have in common is changed for all of them in one step; what differs says so until it is chosen. */
@@ -56,6 +57,7 @@ export function SeveralForm({ items }: { items: readonly Item[] }) {
           ])
         : null}
       {items.length === 2 ? <JoinButton items={items} /> : null}
+      <FootingsButton items={items} />
       <button
         type="button"
         className="btn"
@@ -72,5 +74,18 @@ export function SeveralForm({ items }: { items: readonly Item[] }) {
       </button>
       <CopyForm items={items} />
     </div>
+  );
+}
+
+/** Draws what the ground needs under posts and walls that stand on nothing yet. */
+function FootingsButton({ items }: { items: readonly Item[] }) {
+  const { building, computed } = useProject();
+  const { put, quietly } = useEdit();
+  const made = footingsUnder(building, items, (id) => !computed.takedown.bearers.get(id)?.some(({ by }) => by !== null));
+  if (made.length === 0) return null;
+  return (
+    <button type="button" className="btn" onClick={() => quietly(put(made, `${made.length} footings drawn`))}>
+      Put a footing under the {made.length} that stand on nothing
+    </button>
   );
 }
