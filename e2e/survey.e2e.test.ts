@@ -195,9 +195,9 @@ describe('a survey', () => {
   it('keeps a measurement, says from which drawing, and uses it as a length', async () => {
     await browser.go(`${url}/survey?level=floor`);
     await browser.waitForText('main', 'plan of Floor');
-    await draw('m', [1, 1], [5, 1]);
+    await draw('m', [1, 1], [7, 1]);
     await browser.clickText('Keep it');
-    await browser.waitForText('aside', 'measurement, 4.000 m');
+    await browser.waitForText('aside', 'measurement, 6.000 m');
     await browser.waitForText('aside', 'from ground (as drawn: a unit is 1 mm)');
     await browser.choose('Use it as', 'length of B3');
     await browser.waitForText('aside', 'Gives the length of B3');

@@ -89,6 +89,13 @@ describe('a wall lower than its storey', () => {
   });
 });
 
+describe('the ground', () => {
+  it('is missing while nothing reaches it, and strips under walls are ground enough', () => {
+    expect(kinds([wall('W1', 0)])).toContain('no-footing');
+    expect(kinds([wall('W1', 0), strip('S1', 0)])).not.toContain('no-footing');
+  });
+});
+
 describe('openings that a note speaks of', () => {
   const note = (text: string, x = 3000) => item('note', 'n', { text, level: 'L1', at: { x, y: 1500 }, on: null });
   it('are missed where the panel has none there', () => {
