@@ -9,7 +9,7 @@ import { withValues, type Arrival, type MemberLedger } from '../takedown';
 import { arranged, BeamModel, beamActions } from './analysis';
 import { deflectionChecks } from './deflection';
 import { reducedArrivals, reductionAssumption, reductionOf } from './reduction';
-import { mergeWorst, type MemberDesign, type PhilosophyResult } from './result';
+import { mergeWorst, withoutSection, type MemberDesign, type PhilosophyResult } from './result';
 import type { Context } from './context';
 import { recordTakedown } from './takedownSheet';
 import { standingLoads, webChecks } from './standing';
@@ -165,7 +165,7 @@ export function designBeam(context: Context, id: string): MemberDesign {
     reason,
   });
   if (beam.role === 'truss') return nothing('Its members are not designed yet: taken down as a simple beam.');
-  if (beam.section === null) return nothing('No section is chosen.');
+  if (beam.section === null) return nothing(withoutSection(beam));
   try {
     const section = findSection(beam.section);
     const arrivals = reducedArrivals(context, id, reduction);
@@ -173,12 +173,11 @@ export function designBeam(context: Context, id: string): MemberDesign {
       .compared(philosophy.id)
       .map((p) => ({ philosophy: p.id, title: p.title, checks: checkBeam(context, beam, ledger, arrivals, section, p) }));
     const { checks } = results[0]!;
-    const missing = beam.status === 'existing' && beam.section === null;
     return {
       ...base,
       grade: gradeFor(building, beam, section).id,
       results,
-      verdict: missing ? 'unproven' : worstVerdict(checks),
+      verdict: worstVerdict(checks),
       governing: governing(checks),
       reason: null,
     };
@@ -227,7 +226,7 @@ export function beamSheet(context: Context, id: string, philosophy: Philosophy =
     sheet.assume(key, text, reason);
   }
   if (beam.section === null || beam.role === 'truss') {
-    sheet.note(beam.role === 'truss' ? 'A truss: its members are not designed yet.' : 'No section is chosen: nothing is checked.');
+    sheet.note(beam.role === 'truss' ? 'A truss: its members are not designed yet.' : `${withoutSection(beam)} Nothing is checked.`);
     return sheet;
   }
   checkBeam(context, beam, ledger, reducedArrivals(context, id, reduction), findSection(beam.section), philosophy, sheet);

@@ -10,7 +10,7 @@ import { type Context } from './context';
 import { effectiveLength, effectiveLengthWords, sways, type BucklingAxis } from './effectiveLength';
 import { nominalMoments, sideBeams, type SideBeam } from './eccentricity';
 import { reducedSums, reductionAssumption, reductionOf, type MemberReduction } from './reduction';
-import { mergeWorst, type MemberDesign } from './result';
+import { mergeWorst, withoutSection, type MemberDesign } from './result';
 import { recordTakedown } from './takedownSheet';
 
 export function columnAssumptions(column: Column, standard: Standard, hasSideBeams: boolean): Assumption[] {
@@ -157,7 +157,7 @@ export function designColumn(context: Context, id: string): MemberDesign {
     governing: null,
     reason,
   });
-  if (column.section === null) return nothing('No section is chosen.');
+  if (column.section === null) return nothing(withoutSection(column));
   if (storeyHeight(building, column) === 0) return nothing('The column has no height: its top and base are on one level.');
   try {
     const section = findSection(column.section);

@@ -119,6 +119,9 @@ describe('a beam, by hand', () => {
     const none = computeProject(bay({ beam: { section: null } }));
     expect(none.members.get('B1')).toMatchObject({ verdict: 'unproven', reason: 'No section is chosen.' });
     expect(none.looseEnds.map((end) => end.title)).toContain('B1 has no section');
+    const old = computeProject(bay({ beam: { section: null, status: 'existing' } }));
+    expect(old.members.get('B1')).toMatchObject({ verdict: 'unproven', reason: expect.stringContaining('does not prove') });
+    expect(old.looseEnds.map((end) => end.title)).toContain('The section of B1 is not known');
     expect(computeProject(bay({ beam: { section: 'UB 1x2x3' } })).members.get('B1')!.reason).toContain('not in the catalogue');
     expect(computeProject(bay({ beam: { grade: 'S999' } })).members.get('B1')!.reason).toContain('not known');
   });

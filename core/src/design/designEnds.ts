@@ -1,10 +1,19 @@
 import type { Building } from '../building';
 import type { LooseEnd } from '../takedown';
 import type { FootingDesign } from './footing';
-import type { MemberDesign } from './result';
+import { UNKNOWN_SECTION, type MemberDesign } from './result';
 
 /** What design finds missing on a member. */
 export function memberEnd({ id, mark, section, reason }: MemberDesign): LooseEnd | null {
+  if (reason === UNKNOWN_SECTION)
+    return {
+      key: `no-section:${id}`,
+      item: id,
+      title: `The section of ${mark} is not known`,
+      why: reason,
+      remedy: 'Measure it, or open it up, and choose its section; until then it is taken down with an allowance for its own weight.',
+      byCase: {},
+    };
   if (section === null)
     return {
       key: `no-section:${id}`,

@@ -42,6 +42,14 @@ export interface MemberDesign {
   readonly reason: string | null;
 }
 
+/** Said of an existing member whose section nobody knows. */
+export const UNKNOWN_SECTION = 'Its section is not known: carrying what it carries today does not prove an existing member.';
+
+/** Why a member without a section proves nothing. */
+export function withoutSection({ status }: { readonly status: 'new' | 'existing' | 'removed' }): string {
+  return status === 'existing' ? UNKNOWN_SECTION : 'No section is chosen.';
+}
+
 /** Keeps, name by name, the check that comes out worst over all combinations. */
 export function mergeWorst(into: Map<string, Check>, checks: readonly Check[]): void {
   const rank = (check: Check) => (check.verdict === 'unproven' ? Number.MAX_VALUE : (check.utilisation ?? Number.MAX_VALUE));

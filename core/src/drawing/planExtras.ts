@@ -86,7 +86,10 @@ export function drawMeasurements(plan: PlanSheet): void {
     const { length } = measure(body);
     const text = `${body.name} ${formatQuantity(length, 'length', building.brief.units)}`;
     const [x, y] = middleOf(points);
-    word(plan, [x - 6 - textWidth(text) / 2, y], text);
+    // over the middle of a line that runs across, beside one that runs up
+    const [first, last] = [points[0]!, points.at(-1)!];
+    const runsUp = Math.abs(last[1] - first[1]) > Math.abs(last[0] - first[0]);
+    word(plan, runsUp ? [x, y] : [x - 6 - textWidth(text) / 2, y], text);
   }
 }
 
