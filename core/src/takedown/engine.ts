@@ -1,23 +1,19 @@
 import TinyQueue from 'tinyqueue';
-import { MapView, storeyOf, wallHeight, type Building, type ExtraLoad, type Named } from '../building';
+import { storeyOf, wallHeight, type Building } from '../building';
 import type { Combination, LoadCase } from '../load';
 import { Calculated } from './calculated';
+import { horizontalOf } from './horizontal';
 import type { Landed } from './landed';
 import type { LooseEnd, MemberLedger, Takedown } from './ledger';
-import { withOneMore } from './few';
-import { horizontalOf } from './horizontal';
-import { LevelStore, type LevelState } from './levels';
 import { liftedSupports } from './lifting';
 import { LooseEnds } from './looseEnd';
-import { elevationOf, readNodes, type Node } from './node';
+import { Memory } from './memory';
+import type { Node } from './node';
 import { calculate } from './outcome';
-import { PanelStore } from './panelStore';
-import { Plumb } from './plumb';
 import { primaryLoads } from './primary';
-import { compare, Route } from './route';
-import { sameBearing, sameLists, sameLoads, type Bearers } from './same';
-import { BookShelf, type Neighbourhood } from './shelf';
-import { Slot } from './slot';
+import { Reading } from './reading';
+import { compare } from './route';
+import type { Slot } from './slot';
 
 /** Combinations in which lifting of supports is judged; they come from the family. */
 export type LiftingRules = (cases: readonly LoadCase[]) => Combination[];
@@ -44,27 +40,6 @@ class Fresh {
   readonly liftable: Slot[] = [];
 }
 
-/** All that the engine knows of a building whose levels stay where they are. */
-class Memory {
-  readonly levels = new LevelStore();
-  readonly slots = new Map<string, Slot>();
-  readonly route = new Route<Slot>();
-  readonly shelf = new BookShelf();
-  readonly plumb = new Plumb();
-  readonly panels = new PanelStore(this.shelf);
-  readonly ledgers = new MapView(this.slots, (slot): Calculated => slot.ledger!);
-  readonly bearers = new MapView(this.slots, (slot): Bearers => slot.bearers);
-  loads: ReadonlyMap<string, readonly Named<ExtraLoad>[]> = new Map();
-  last: Building | null = null;
-  routed = false;
-  /** Levels whose panels are not weighed yet, in a first run. */
-  readonly unweighed = new Set<LevelState>();
-  /** Beams with loads of build-ups along them. */
-  readonly withStrips = new Set<Slot>();
-  /** Members with loose ends. */
-  readonly withEnds = new Set<Slot>();
-}
-
 /**
  * Takes every load of a building down to the ground, each case for itself and unfactored. Variable load travels unreduced,
  * tagged by its case and traceable arrival by arrival.
@@ -75,15 +50,11 @@ class Memory {
  */
 export class TakedownEngine {
   private memory = new Memory();
+  private reading = new Reading(this.memory, 0);
   private levelBodies: readonly Building['levels'][number]['body'][] | null = null;
   private reach = 0;
-  private buildUpsMoved = false;
   private rules: { readonly cases: string; readonly combinations: readonly Combination[] } = { cases: '', combinations: [] };
-  /** Those that became stale since the last run. */
-  private stale: Slot[] = [];
   private fresh = new Fresh();
-  /** Who is told of those that become stale while others are calculated. */
-  private onStale: ((slot: Slot) => void) | null = null;
   /** What the last run really touched. */
   news: TakedownNews = { all: true, fresh: [], gone: [], panels: [] };
 
@@ -101,17 +72,17 @@ export class TakedownEngine {
 
   private forget(): void {
     this.memory = new Memory();
+    this.reading = new Reading(this.memory, this.reach);
     this.levelBodies = null;
-    this.stale = [];
-    this.onStale = null;
   }
 
   private bringUpTo(building: Building): Takedown {
     const all = this.forgetIfAllMoved(building);
-    const members = this.readMembers(building);
-    this.weighPanels(building, this.readLevels(building));
-    const loadEnds = this.placeLoads(building);
-    this.findRoute(building, members);
+    const { reading } = this;
+    const members = reading.readMembers(building);
+    reading.weighPanels(building, reading.readLevels(building));
+    const loadEnds = reading.placeLoads(building);
+    reading.findRoute(building, members);
     this.calculateStale(building);
     this.news = { all, fresh: this.fresh.ids, gone: members.gone.map(({ id }) => id), panels: this.memory.panels.news };
     return this.summary(building, loadEnds);
@@ -119,21 +90,23 @@ export class TakedownEngine {
 
   /** Calculates what is stale, in the order of calculation, and what becomes stale by that. */
   private calculateStale(building: Building): void {
-    const { order } = this.memory.route;
+    const { memory } = this;
+    const { stale, slots } = memory;
+    const { order } = memory.route;
     this.fresh = new Fresh();
     const take = (slot: Slot) => {
       if (slot.stale) this.calculate(building, slot);
     };
-    if (this.stale.length * 8 > order.length) for (const slot of order) take(slot);
+    if (stale.list.length * 8 > order.length) for (const slot of order) take(slot);
     else {
-      const waiting = new TinyQueue(this.stale, compare);
-      this.onStale = (slot) => waiting.push(slot);
-      for (let slot = waiting.pop(); slot; slot = waiting.pop()) if (this.memory.slots.get(slot.id) === slot) take(slot);
-      this.onStale = null;
+      const waiting = new TinyQueue(stale.list, compare);
+      stale.tell = (slot) => waiting.push(slot);
+      for (let slot = waiting.pop(); slot; slot = waiting.pop()) if (slots.get(slot.id) === slot) take(slot);
+      stale.tell = null;
     }
-    this.stale = [];
+    stale.list = [];
     // those that no member asked for
-    for (const level of this.memory.unweighed) this.weighed(building, level);
+    for (const level of memory.unweighed) this.reading.weighed(building, level);
   }
 
   /** Elevations and the reach go everywhere: when a level moves, comes or goes, nothing is kept. @returns true when that is so */
@@ -147,223 +120,12 @@ export class TakedownEngine {
     return true;
   }
 
-  private makeStale(slot: Slot | undefined): void {
-    if (!slot || slot.stale) return;
-    slot.stale = true;
-    if (this.onStale) this.onStale(slot);
-    else this.stale.push(slot);
-  }
-
-  /** Members as they are now; a changed one is stale, and so are those that hand something to it. @returns what tells on the route */
-  private readMembers(building: Building): { moved: Set<Slot>; gone: Slot[] } {
-    const { slots, shelf, last, withEnds, withStrips } = this.memory;
-    const moved = new Set<Slot>();
-    const gone: Slot[] = [];
-    readNodes(
-      slots,
-      building,
-      last,
-      (node) => {
-        const { id } = node;
-        let slot = last ? slots.get(id) : undefined;
-        const isNew = !slot;
-        if (!slot) slots.set(id, (slot = new Slot(node, shelf.place(id, neighbourhood(node)))));
-        if (node.kind === 'beam' && node.body.strips.length > 0) withStrips.add(slot);
-        else if (!isNew) withStrips.delete(slot);
-        if (isNew) {
-          this.stale.push(slot);
-          // the first route is made from nothing
-          if (last) moved.add(slot);
-          return;
-        }
-        const old = slot.node;
-        slot.node = node;
-        if (!sameNeighbourhood(old, node)) {
-          slot.entry.remove();
-          slot.entry = shelf.place(id, neighbourhood(node));
-        }
-        this.makeStale(slot);
-        for (const giver of slot.givers) this.makeStale(giver);
-        if (old.mark !== node.mark || old.kind !== node.kind || elevationOf(building, old) !== elevationOf(building, node)) moved.add(slot);
-      },
-      (id) => gone.push(slots.get(id)!),
-    );
-    for (const slot of gone) {
-      slots.delete(slot.id);
-      withEnds.delete(slot);
-      withStrips.delete(slot);
-      slot.entry.remove();
-    }
-    for (const slot of gone) {
-      for (const giver of slot.givers) this.makeStale(giver);
-      this.loosen(slot);
-    }
-    this.memory.last = building;
-    return { moved, gone };
-  }
-
-  /** Finds supports and shares panels again on the levels whose items changed. @returns those levels */
-  private readLevels(building: Building): ReadonlySet<LevelState> {
-    const { levels, panels } = this.memory;
-    this.buildUpsMoved = panels.begin(building);
-    let isFirst = false;
-    const { touched, without, panelsGone } = levels.read(building, this.reach, (level) => {
-      isFirst = true;
-      this.takeBearers(level, (slot, bearers) => {
-        slot.bearers = bearers;
-        // on the same level as a rule, and looked for while that is at hand
-        slot.targets = this.targetsOf(slot);
-      });
-    });
-    for (const panel of panelsGone) panels.drop(panel);
-    // levels come and go only together with all that is known
-    if (!isFirst) this.mergeBearers(touched, without);
-    return new Set(touched);
-  }
-
-  /** Tells what members rest on, as far as a level says other than before. */
-  private takeBearers({ supports, kept }: LevelState, take: (slot: Slot, bearers: Bearers) => void): void {
-    const { slots } = this.memory;
-    const look = (bearers: Bearers, id: string) => {
-      const slot = slots.get(id);
-      if (slot) take(slot, bearers);
-    };
-    if (!kept.has(supports.beams)) supports.beams.forEach(look);
-    if (!kept.has(supports.posts)) supports.posts.forEach((bearer, id) => look([bearer], id));
-    if (!kept.has(supports.walls)) supports.walls.forEach(look);
-  }
-
-  /** Brings the bearers up to levels that were touched; a list that says the same stays the very same, another makes its member stale. */
-  private mergeBearers(touched: readonly LevelState[], without: readonly string[]): void {
-    const { slots } = this.memory;
-    for (const id of without) {
-      const slot = slots.get(id);
-      if (slot) slot.bearers = NONE;
-    }
-    for (const level of touched)
-      this.takeBearers(level, (slot, bearers) => {
-        if (sameBearing(slot.bearers, bearers)) return;
-        slot.bearers = bearers;
-        this.makeStale(slot);
-      });
-  }
-
-  /** Weighs panels of the levels that were touched, or of all when a build-up changed; members on which that tells become stale. */
-  private weighPanels(building: Building, touched: ReadonlySet<LevelState>): void {
-    const { memory, reach } = this;
-    const { panels, levels, slots } = memory;
-    // in a first run all is stale: each level is weighed just before its members are calculated, while it is at hand
-    if (!memory.routed) {
-      for (const level of touched) memory.unweighed.add(level);
-      return;
-    }
-    const lay = (level: LevelState) => {
-      for (const id of level.layPanels()) this.makeStale(slots.get(id));
-    };
-    for (const level of touched) {
-      panels.weigh(building, level, reach);
-      lay(level);
-    }
-    for (const level of panels.moved(levels.all(), touched)) if (panels.weigh(building, level, reach)) lay(level);
-    if (this.buildUpsMoved) for (const slot of memory.withStrips) this.makeStale(slot);
-  }
-
-  /** A level whose panels are weighed. */
-  private weighed(building: Building, level: LevelState): LevelState {
-    const { unweighed, panels } = this.memory;
-    if (unweighed.delete(level)) {
-      panels.weigh(building, level, this.reach);
-      level.layPanels();
-    }
-    return level;
-  }
-
-  /** Who hands to whom now, and the order that follows; members that hand on otherwise, or get otherwise, become stale. */
-  private findRoute(building: Building, { moved, gone }: { moved: Set<Slot>; gone: readonly Slot[] }): void {
-    const { route, slots } = this.memory;
-    const of = (slot: Slot, targets: readonly Slot[]) => ({ mark: slot.node.mark, elevation: elevationOf(building, slot.node), targets });
-    const ask = (slot: Slot) => of(slot, this.targetsOf(slot));
-    if (!this.memory.routed) {
-      // found with the bearers
-      route.rebuild(slots.values(), (slot) => of(slot, slot.targets));
-      this.memory.routed = true;
-      return;
-    }
-    for (const slot of this.stale) if (slots.has(slot.id) && !sameLists(slot.targets, this.targetsOf(slot))) moved.add(slot);
-    if (moved.size === 0 && gone.length === 0) return;
-    // those that were handed something before are calculated again
-    for (const slot of moved) this.loosen(slot);
-    const touched = moved.size < 500 ? route.update(moved, gone, ask) : null;
-    if (touched) for (const slot of touched) this.makeStale(slot);
-    else this.rebuildRoute(ask);
-  }
-
-  /** The route from nothing, with all that then is another than before stale. */
-  private rebuildRoute(ask: Parameters<Route<Slot>['rebuild']>[1]): void {
-    const { route, slots } = this.memory;
-    const before = [...slots.values()].map((slot) => ({ slot, targets: slot.targets, givers: slot.givers, inLoop: slot.inLoop }));
-    route.rebuild(slots.values(), ask);
-    for (const { slot, targets, givers, inLoop } of before) {
-      if (!sameLists(slot.targets, targets) || slot.inLoop !== inLoop) this.loosen(slot);
-      // arrivals stand in the order of those that bring them: where that changed they are gathered again
-      if (!sameLists(slot.givers, givers)) this.makeStale(slot);
-    }
-  }
-
-  /** A member that hands on otherwise is calculated again, with those that it handed to. */
-  private loosen(slot: Slot): void {
-    this.makeStale(slot);
-    for (const { on } of slot.handed) this.makeStale(this.memory.slots.get(on));
-  }
-
-  private targetsOf({ bearers }: Slot): readonly Slot[] {
-    const { slots } = this.memory;
-    let targets: readonly Slot[] = NONE;
-    for (const { by } of bearers) {
-      const target = by === null ? undefined : slots.get(by);
-      if (target && !targets.includes(target)) targets = withOneMore(targets, target);
-    }
-    return targets;
-  }
-
-  /** Extra loads by the member that they act on. @returns loose ends of those that act on nothing */
-  private placeLoads(building: Building): LooseEnd[] {
-    const { slots, loads } = this.memory;
-    const byMember = new Map<string, Named<ExtraLoad>[]>();
-    const ends: LooseEnd[] = [];
-    for (const load of building.loads) {
-      const { id, body } = load;
-      if (body.type === 'area' && building.panels.has(body.on)) continue;
-      if (body.type !== 'area' && slots.has(body.on)) {
-        const list = byMember.get(body.on);
-        if (list) list.push(load);
-        else byMember.set(body.on, [load]);
-        continue;
-      }
-      const own = new LooseEnds(id);
-      own.add(
-        'no-path',
-        '',
-        body.type === 'area'
-          ? `${body.label} acts on a panel that is not in the building`
-          : `${body.label} acts on a member that is not in the building`,
-        'The load has no path.',
-        body.type === 'area' ? 'Put it on a panel.' : 'Put it on a member that stands.',
-      );
-      ends.push(...own.list);
-    }
-    for (const [id, list] of byMember) if (!sameLoads(loads.get(id) ?? NONE, list)) this.makeStale(slots.get(id));
-    for (const id of loads.keys()) if (!byMember.has(id)) this.makeStale(slots.get(id));
-    this.memory.loads = byMember;
-    return ends;
-  }
-
   /** What panels put on a member: on a beam those of its level, on a wall those of every level that it comes up to. */
   private landingsOn(building: Building, { kind, id, body }: Node): readonly Landed[] {
     const { levels } = this.memory;
     if (kind === 'beam') {
       const level = levels.get(body.level);
-      return level ? (this.weighed(building, level).landings.get(id) ?? NONE) : NONE;
+      return level ? (this.reading.weighed(building, level).landings.get(id) ?? NONE) : NONE;
     }
     if (kind !== 'wall') return NONE;
     const [base, top] = [building.elevation(body.base), building.elevation(body.top)];
@@ -371,7 +133,7 @@ export class TakedownEngine {
     for (const level of levels.all()) {
       const { elevation } = level.plan;
       if (elevation < Math.min(base, top) || elevation > Math.max(base, top)) continue;
-      lists.push(...(this.weighed(building, level).landings.get(id) ?? NONE));
+      lists.push(...(this.reading.weighed(building, level).landings.get(id) ?? NONE));
     }
     return lists;
   }
@@ -390,7 +152,7 @@ export class TakedownEngine {
       reach,
       height: spreadHeight(building, node),
     });
-    if (!inLoop) for (const to of slot.targets) this.makeStale(to);
+    if (!inLoop) for (const to of slot.targets) memory.stale.mark(to);
     const ledger = new Calculated(node, inLoop, node.kind === 'beam' && slot.carriesMember(), loads, panels, found, arrivals, outcome);
     slot.ledger = ledger;
     slot.entry.set(found.book, outcome.book);
@@ -480,16 +242,6 @@ export class TakedownEngine {
 /** One takedown of a building, without memory. @param lifting combinations in which lifting is judged */
 export function takeDown(building: Building, lifting: LiftingRules): Takedown {
   return new TakedownEngine(lifting).run(building);
-}
-
-/** Beams and walls change with their level, what stands on a point with what stands above it. */
-function neighbourhood({ body, place }: Node): Neighbourhood {
-  return 'at' in place ? place : { level: 'level' in body ? body.level : '' };
-}
-
-function sameNeighbourhood(a: Node, b: Node): boolean {
-  const [one, two] = [neighbourhood(a), neighbourhood(b)];
-  return 'at' in one ? 'at' in two && one.at.x === two.at.x && one.at.y === two.at.y : 'level' in two && one.level === two.level;
 }
 
 const CAN_LIFT: ReadonlySet<MemberLedger['kind']> = new Set(['beam', 'footing', 'stripFooting']);
