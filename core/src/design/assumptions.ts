@@ -57,7 +57,7 @@ export function panelAssumptions(panel: Panel): Taken[] {
     return [
       {
         key: 'two-way',
-        text: 'The panel carries two ways: each part to its nearest edge.',
+        text: 'The panel carries two ways: each part to its nearest edge, or to the nearest beam or wall inside it.',
         reason: 'A slab reinforced both ways and held on all sides; joists and decks carry one way.',
       },
     ];

@@ -298,6 +298,49 @@ describe('ways down that are not straight', () => {
     const shape = t.members.get('TB')!.arrivals[0]!.shape;
     expect(shape).toEqual({ type: 'distributed', from: 0, to: 1500, start: 2 / 1500, end: 0 });
   });
+  it('a slab that carries two ways is divided by a wall inside it, and goes around an inward corner', () => {
+    const wall = (id: string, x1: number, y1: number, x2: number, y2: number) => {
+      const ends = { from: { x: x1, y: y1 }, to: { x: x2, y: y2 } };
+      return [
+        item('stripFooting', `S${id}`, { mark: `S${id}`, level: 'L0', ...ends }),
+        item('wall', id, { mark: id, ...ends, base: 'L0', top: 'L1', weight: 0, by: `S${id}` }),
+      ];
+    };
+    const slab = (corners: readonly (readonly [number, number])[]) =>
+      item('panel', 'P', { mark: 'P', level: 'L1', outline: corners.map(([x, y]) => ({ x, y })), buildUp: 'floor', span: 'twoWay' });
+    const imposed = (t: Takedown, id: string) => t.members.get(id)!.sum['imposed-B']! / 3000;
+    const divided = run([
+      ...wall('W1', 0, 0, 8000, 0),
+      ...wall('W2', 8000, 0, 8000, 4000),
+      ...wall('W3', 8000, 4000, 0, 4000),
+      ...wall('W4', 0, 4000, 0, 0),
+      ...wall('W5', 4000, 0, 4000, 4000),
+      slab([
+        [0, 0],
+        [8000, 0],
+        [8000, 4000],
+        [0, 4000],
+      ]),
+    ]);
+    // two squares of 4 m: a quarter, 4 m2, to each side of each
+    expect(['W1', 'W2', 'W3', 'W4', 'W5'].map((id) => Number(imposed(divided, id).toFixed(6)))).toEqual([8, 4, 8, 4, 8]);
+    const corners = [
+      [0, 0],
+      [4000, 0],
+      [4000, 2000],
+      [2000, 2000],
+      [2000, 4000],
+      [0, 4000],
+    ] as const;
+    const around = run([...corners.flatMap(([x, y], i) => wall(`W${i}`, x, y, ...corners[(i + 1) % corners.length]!)), slab(corners)]);
+    expect(corners.reduce((sum, _, i) => sum + imposed(around, `SW${i}`), 0)).toBeCloseTo(12, 9);
+    // the ends of the arms are triangles of 1 m2
+    expect([imposed(around, 'W1'), imposed(around, 'W4')]).toEqual([expect.closeTo(1, 6), expect.closeTo(1, 6)]);
+    for (const t of [divided, around]) {
+      expect(titles(t)).toEqual([]);
+      expectClosed(t);
+    }
+  });
   it('a wall weighs by its own height, and load spreads through no more than its storey', () => {
     const wall = (height: string | null) =>
       run([

@@ -153,11 +153,6 @@ describe('two ways, by hand', () => {
     expect(sharing.doubts.map((d) => d.kind)).toEqual(['free-edge']);
     expect(areaOn(sharing, 'S') + areaOn(sharing, 'E') + areaOn(sharing, 'N')).toBeCloseTo(24, 9);
   });
-  it('with an inward corner or an opening it does not pretend', () => {
-    const l = share(panel([P(0, 0), P(6000, 0), P(6000, 2000), P(3000, 2000), P(3000, 4000), P(0, 4000)], { span: 'twoWay' }), edges);
-    expect(l.doubts.map((d) => d.kind)).toEqual(['shape']);
-    expect(lostArea(l)).toBeCloseTo(18, 9);
-  });
 });
 
 /** Convex outlines with lines across and along them. */

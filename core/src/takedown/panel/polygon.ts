@@ -92,6 +92,12 @@ function segmentsCross(a: PlanPoint, b: PlanPoint, c: PlanPoint, d: PlanPoint): 
   return side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
 }
 
+/** True when two rings cross, or one holds a corner of the other. */
+export function meets(one: readonly PlanPoint[], other: readonly PlanPoint[]): boolean {
+  const cross = one.some((a, i) => other.some((c, j) => segmentsCross(a, one[(i + 1) % one.length]!, c, other[(j + 1) % other.length]!)));
+  return cross || other.some((p) => contains(one, p)) || one.some((p) => contains(other, p));
+}
+
 export function contains(ring: readonly PlanPoint[], p: PlanPoint): boolean {
   let inside = false;
   ring.forEach((a, i) => {

@@ -1,6 +1,6 @@
 import type { PlanPoint } from '../../building';
 import { shareOneWay } from './oneWay';
-import { contains, crossesItself, isConvex, regionOf, sumRegions, tidyRing, type Region } from './polygon';
+import { contains, crossesItself, meets, regionOf, sumRegions, tidyRing, type Region } from './polygon';
 import { shapeForce } from '../shape';
 import type { Bearing, PanelDoubt, PanelShape, PanelSharing } from './share';
 import { shareTwoWay } from './twoWay';
@@ -27,20 +27,7 @@ export function sharePanel(panel: PanelShape, bearings: readonly Bearing[], reac
   const solid = regionOf(ring);
   const whole = openings.length === 0 ? solid : sumRegions([solid, ...openings.map((hole) => sumRegions([regionOf(hole)], -1))]);
   if (panel.span === 'twoWay') {
-    if (!isConvex(ring) || openings.length > 0)
-      return {
-        whole,
-        shares: [],
-        orphans: [{ region: whole, reason: 'no support' }],
-        doubts: [
-          ...doubts,
-          {
-            kind: 'shape',
-            text: 'two-way sharing is proved for panels without openings and without inward corners: divide it, or span it one way',
-          },
-        ],
-      };
-    const two = shareTwoWay(ring, bearings, reach);
+    const two = shareTwoWay(ring, openings, bearings, reach);
     return complete(whole, two, [...doubts, ...two.doubts]);
   }
   const one = shareOneWay(panel, [ring, ...openings], bearings, reach);
@@ -59,15 +46,15 @@ export function sharePatch(panel: PanelShape, outline: readonly PlanPoint[], bea
   if (patch.length < 3 || crossesItself(patch) || ring.length < 3 || crossesItself(ring)) return nothing;
   const whole = regionOf(patch);
   if (panel.span === 'twoWay') {
-    const inside = patch.every((corner) => isWithin(ring, corner));
-    if (!isConvex(ring) || !isConvex(patch) || !inside || panel.openings.length > 0)
+    const holes = panel.openings.map((opening) => tidyRing(opening.outline)).filter((hole) => hole.length >= 3);
+    if (!patch.every((corner) => isWithin(ring, corner)) || holes.some((hole) => meets(hole, patch)))
       return {
         whole,
         shares: [],
         orphans: [{ region: whole, reason: 'no support' }],
-        doubts: [{ kind: 'shape', text: 'on a two-way panel a load on a part must lie inside it and have no inward corner' }],
+        doubts: [{ kind: 'shape', text: 'on a two-way panel a load on a part must lie inside it and beside its openings' }],
       };
-    return complete(whole, shareTwoWay(ring, bearings, reach, patch), []);
+    return complete(whole, shareTwoWay(ring, holes, bearings, reach, patch), []);
   }
   const openings = panel.openings.map((opening) => tidyRing(opening.outline)).filter((hole) => hole.length >= 3);
   return complete(whole, shareOneWay(panel, [ring, ...openings], bearings, reach, patch), []);

@@ -1,6 +1,7 @@
 import type { PlanPoint } from '../../building';
-import { overlap, segment, type Segment } from '../support/line';
-import { clip, regionOf, sumRegions, type Region } from './polygon';
+import { along, crossing, overlap, pointAt, segment, type Segment } from '../support/line';
+import { nearestShares, type Loaded } from './nearest';
+import { clip, contains, isConvex, regionOf, sumRegions, type Region } from './polygon';
 import type { Bearing, Orphan, PanelDoubt, PanelShare } from './share';
 
 interface Edge {
@@ -9,24 +10,50 @@ interface Edge {
   readonly carried: { readonly bearing: Bearing; readonly from: number; readonly to: number }[];
 }
 
+interface TwoWay {
+  readonly shares: PanelShare[];
+  readonly orphans: Orphan[];
+  readonly doubts: PanelDoubt[];
+}
+
 /**
- * Shares a two-way panel of convex outline: each part goes to the nearest edge that something carries, and lands on it square
- * to the edge.
+ * Shares a two-way panel of any outline: each part goes to the nearest edge that something carries, or to the nearest beam or wall inside
+ * the panel, and lands on it square to it; what is nearest to a place where edges end lands there.
  * @param ring anticlockwise outline
- * @param loaded what is loaded, convex: the whole unless said otherwise
+ * @param openings rings inside it
+ * @param loaded what is loaded, inside the panel and beside its openings: the whole unless said otherwise
  */
 export function shareTwoWay(
   ring: readonly PlanPoint[],
+  openings: readonly (readonly PlanPoint[])[],
   bearings: readonly Bearing[],
   reach: number,
-  loaded: readonly PlanPoint[] = ring,
-): { shares: PanelShare[]; orphans: Orphan[]; doubts: PanelDoubt[] } {
-  const edges = ring.map((p, i): Edge => edgeOf(segment({ from: p, to: ring[(i + 1) % ring.length]! }), bearings, reach));
-  const supported = edges.filter((edge) => edge.carried.length > 0);
+  loaded: readonly PlanPoint[] | null = null,
+): TwoWay {
+  const edges = [ring, ...openings].flatMap((corners) =>
+    corners.map((p, i): Edge => edgeOf(segment({ from: p, to: corners[(i + 1) % corners.length]! }), bearings, reach)),
+  );
+  const inner = bearings.flatMap((bearing) => innerOf(bearing, edges, ring, openings, reach));
+  const supported = [...edges.filter((edge) => edge.carried.length > 0), ...inner];
+  const whole = loaded ? regionOf(loaded) : sumRegions([regionOf(ring), ...openings.map((hole) => sumRegions([regionOf(hole)], -1))]);
+  if (supported.length < 2)
+    return { shares: [], orphans: [{ region: whole, reason: supported.length === 0 ? 'no support' : 'one support' }], doubts: [] };
+  const hasFree = edges.some((edge) => edge.carried.length === 0);
+  const isPlain = !hasFree && inner.length === 0 && openings.length === 0 && isConvex(ring) && (!loaded || isConvex(loaded));
+  const { shares, lost } = isPlain
+    ? shareConvex(supported, loaded ?? ring)
+    : shareNearest(supported, { within: [loaded ?? ring], without: loaded ? [] : openings }, whole.area);
+  const doubts: PanelDoubt[] = hasFree
+    ? [{ kind: 'free-edge', text: 'one edge or more is free: sharing to the nearest edges is unproven there' }]
+    : [];
+  const orphans: Orphan[] = lost.length ? [{ region: sumRegions(lost), reason: 'free edge' }] : [];
+  return { shares, orphans, doubts };
+}
+
+/** In a convex panel the nearest edge is that of the nearest line, and boundaries are straight. */
+function shareConvex(supported: readonly Edge[], loaded: readonly PlanPoint[]): { shares: PanelShare[]; lost: Region[] } {
   const shares: PanelShare[] = [];
   const lost: Region[] = [];
-  if (supported.length < 2)
-    return { shares, orphans: [{ region: regionOf(loaded), reason: supported.length === 0 ? 'no support' : 'one support' }], doubts: [] };
   for (const edge of supported) {
     const depth = inward(edge.line);
     let region = [...loaded];
@@ -37,12 +64,75 @@ export function shareTwoWay(
     }
     if (region.length >= 3) layOnEdge(edge, region, shares, lost);
   }
-  const doubts: PanelDoubt[] =
-    supported.length < edges.length
-      ? [{ kind: 'free-edge', text: 'one edge or more is free: sharing to the nearest edges is unproven there' }]
-      : [];
-  const orphans: Orphan[] = lost.length ? [{ region: sumRegions(lost), reason: 'free edge' }] : [];
-  return { shares, orphans, doubts };
+  return { shares, lost };
+}
+
+/** What lands at the very end of a line has no length left to spread over: it stands on the last millimetre. */
+const TIP = 1;
+
+function shareNearest(supported: readonly Edge[], loaded: Loaded, area: number): { shares: PanelShare[]; lost: Region[] } {
+  const shares: PanelShare[] = [];
+  const lost: Region[] = [];
+  const { stretches, ends } = nearestShares(loaded, supported, area, (i) => supported[i]!.carried.flatMap(({ from, to }) => [from, to]));
+  for (const { site, from, to, start, end, region } of stretches) {
+    const { line, carried } = supported[site]!;
+    const middle = (from + to) / 2;
+    const part = carried.find((stretch) => stretch.from < middle && stretch.to > middle);
+    if (part) shares.push(onBearing(line, part.bearing, from, to, start, end));
+    else lost.push(region);
+  }
+  for (const { sites, region } of ends) {
+    const takers = sites.flatMap(({ site, at }) => {
+      const { line, carried } = supported[site]!;
+      const part = carried.find((stretch) => (at === 0 ? stretch.from <= TIP : stretch.to >= line.length - TIP));
+      return part ? [{ line, part, from: at === 0 ? 0 : Math.max(0, line.length - TIP) }] : [];
+    });
+    if (takers.length === 0) lost.push(region);
+    for (const { line, part, from } of takers) {
+      const to = Math.min(line.length, from + TIP);
+      const width = region.area / takers.length / (to - from);
+      shares.push(onBearing(line, part.bearing, from, to, width, width));
+    }
+  }
+  return { shares, lost };
+}
+
+/** Stretches of a bearing that lie inside a panel and not along one of its edges, as lines of their own that it carries. */
+function innerOf(
+  bearing: Bearing,
+  edges: readonly Edge[],
+  ring: readonly PlanPoint[],
+  openings: readonly (readonly PlanPoint[])[],
+  reach: number,
+): Edge[] {
+  const { line } = bearing;
+  const common = edges.flatMap((edge) => {
+    const beside = overlap(line, edge.line, reach);
+    return beside ? [beside] : [];
+  });
+  const cuts = new Set([0, line.length, ...common.flatMap(({ from, to }) => [from, to])]);
+  for (const edge of edges) {
+    const met = crossing(line, edge.line);
+    if (met && met.b >= -1 && met.b <= edge.line.length + 1) cuts.add(met.a);
+  }
+  const places = [...cuts].filter((s) => s >= 0 && s <= line.length).sort((a, b) => a - b);
+  const found: { from: number; to: number }[] = [];
+  for (let i = 0; i + 1 < places.length; i += 1) {
+    const [from, to] = [places[i]!, places[i + 1]!];
+    const middle = pointAt(line, (from + to) / 2);
+    const isInside = contains(ring, middle) && !openings.some((hole) => contains(hole, middle));
+    const isAlong = common.some((part) => part.from <= from + 1e-6 && part.to >= to - 1e-6);
+    if (!isInside || isAlong) continue;
+    const last = found.at(-1);
+    if (last && last.to === from) last.to = to;
+    else found.push({ from, to });
+  }
+  return found
+    .filter(({ from, to }) => to - from > reach)
+    .map(({ from, to }) => {
+      const piece = segment({ from: pointAt(line, from), to: pointAt(line, to) });
+      return { line: piece, carried: [{ bearing, from: 0, to: piece.length }] };
+    });
 }
 
 /** Distance of a point inside from the line of an edge of an anticlockwise ring. */
@@ -92,22 +182,21 @@ function layOnEdge({ line, carried }: Edge, region: readonly PlanPoint[], shares
       continue;
     }
     const [start, end] = [height(slice, s, depth, a), height(slice, s, depth, b)];
-    const place = (along: number) => {
-      const p = { x: line.from.x + line.dx * along, y: line.from.y + line.dy * along };
-      const { from, dx, dy } = part.bearing.line;
-      return (p.x - from.x) * dx + (p.y - from.y) * dy;
-    };
-    const [p1, p2] = [place(a), place(b)];
-    // the bearing may run at a small angle to the edge: the total is kept
-    const rate = (b - a) / Math.abs(p2 - p1);
-    shares.push({
-      member: part.bearing.id,
-      shape:
-        p1 < p2
-          ? { type: 'distributed', from: p1, to: p2, start: start * rate, end: end * rate }
-          : { type: 'distributed', from: p2, to: p1, start: end * rate, end: start * rate },
-    });
+    shares.push(onBearing(line, part.bearing, a, b, start, end));
   }
+}
+
+/** A width along an edge, or beside it, as it lies on what carries it. The bearing may run at a small angle to the edge: the total is kept. */
+function onBearing(line: Segment, bearing: Bearing, a: number, b: number, start: number, end: number): PanelShare {
+  const [p1, p2] = [along(bearing.line, pointAt(line, a)), along(bearing.line, pointAt(line, b))];
+  const rate = (b - a) / Math.abs(p2 - p1);
+  return {
+    member: bearing.id,
+    shape:
+      p1 < p2
+        ? { type: 'distributed', from: p1, to: p2, start: start * rate, end: end * rate }
+        : { type: 'distributed', from: p2, to: p1, start: end * rate, end: start * rate },
+  };
 }
 
 /** Extent of a convex slice square to the edge, at its first or last cut. */
