@@ -26,6 +26,11 @@ describe('the frame in space', () => {
   it('stands posts between their levels, and knows its extent', () => {
     expect(box('P3').size[2]).toBeCloseTo(10.2 - 4.8, 9);
     expect(box('P3').centre[2]).toBeCloseTo(7.5, 9);
+    // a wall 1.1 m high stands on its level, whatever the storey
+    const building = assemble(ebbwickSailLoft());
+    const low = modelOf({ ...building, walls: new Map([['W1', { ...building.walls.get('W1')!, height: 1100 }]]) });
+    const parapet = low.boxes.find(({ id }) => id === 'W1')!;
+    expect([parapet.size[2], parapet.centre[2]]).toEqual([expect.closeTo(1.1, 9), expect.closeTo(4.8 + 0.55, 9)]);
     expect(model.centre[0]).toBeGreaterThan(7);
     expect(model.reach).toBeGreaterThan(9);
     expect(

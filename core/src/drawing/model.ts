@@ -1,4 +1,4 @@
-import { planLength, type Building, type PlanPoint } from '../building';
+import { planLength, wallHeight, type Building, type PlanPoint } from '../building';
 import { findSection } from '../section';
 import type { MemberLedger } from '../takedown';
 
@@ -60,8 +60,9 @@ export function modelOf(building: Building): Model {
   }
   for (const [id, wall] of building.walls) {
     const { x, y, length, turn } = along(wall);
-    const [foot, top] = [elevation(wall.base) / M, elevation(wall.top) / M];
-    boxes.push({ id, kind: 'wall', centre: [x, y, (foot + top) / 2], size: [length, wall.thickness / M, Math.abs(top - foot)], turn });
+    const foot = Math.min(elevation(wall.base), elevation(wall.top)) / M;
+    const high = wallHeight(building, wall) / M;
+    boxes.push({ id, kind: 'wall', centre: [x, y, foot + high / 2], size: [length, wall.thickness / M, high], turn });
   }
   for (const [id, column] of building.columns) {
     const [depth, width] = outlineOf(column.section, [250, 250]);

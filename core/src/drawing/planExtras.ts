@@ -42,7 +42,8 @@ export function drawLoads(plan: PlanSheet): void {
         width: 6,
         dash: [2, 3],
       });
-      word(plan, plan.place(pointAlong(line, (body.from + body.to) / 2)), `${body.label} ${amount(body.intensity, 'lineLoad')}`);
+      const [x, y] = plan.place(pointAlong(line, (body.from + body.to) / 2));
+      word(plan, [x, y - 6], `${body.label} ${amount(body.intensity, 'lineLoad')}`);
       continue;
     }
     const [x, y] = plan.place(pointAlong(line, body.at));

@@ -332,7 +332,13 @@ describe('ways down that are not straight', () => {
       [2000, 4000],
       [0, 4000],
     ] as const;
-    const around = run([...corners.flatMap(([x, y], i) => wall(`W${i}`, x, y, ...corners[(i + 1) % corners.length]!)), slab(corners)]);
+    const around = run([
+      ...corners.flatMap(([x, y], i) => {
+        const [toX, toY] = corners[(i + 1) % corners.length]!;
+        return wall(`W${i}`, x, y, toX, toY);
+      }),
+      slab(corners),
+    ]);
     expect(corners.reduce((sum, _, i) => sum + imposed(around, `SW${i}`), 0)).toBeCloseTo(12, 9);
     // the ends of the arms are triangles of 1 m2
     expect([imposed(around, 'W1'), imposed(around, 'W4')]).toEqual([expect.closeTo(1, 6), expect.closeTo(1, 6)]);
