@@ -47,6 +47,22 @@ describe('the tour of the demonstration building', () => {
     await browser.waitForText('aside', /to the ground/);
   });
 
+  it('shows the river of one case, and of one path', async () => {
+    await browser.choose('A case or a combination', 'snow');
+    // the whole roof is 90.4 kN of snow: what stands under the middle pads carries none
+    await browser.until(
+      () => browser.pageText('main'),
+      (text) => /F-A2\s+0\b/.test(text) && /F-A1\s+15\.1/.test(text),
+      'only snow flows',
+    );
+    await browser.clickText('only its path');
+    const path = await browser.waitForText('main', /the path of F-\w+, \d+ of 53 members/);
+    expect(path).not.toContain('GB1');
+    await browser.clickText('whole building');
+    await browser.clickText('All, unfactored');
+    await browser.waitForText('main', 'what reaches the ground [kN]');
+  });
+
   it('answers why down to a layer of the roof', async () => {
     await browser.click('button[aria-label^="Why"]');
     await browser.waitForText('section[aria-label="Why"]', 'C-');

@@ -121,7 +121,7 @@ export function River({ views }: { views: ReactNode }) {
   return (
     <div className="flex min-w-0 flex-1 flex-col px-4 pt-2">
       <div className="flex items-baseline gap-4">
-        <h1 className="text-[17px] font-bold">Load river</h1>
+        <h1 className="text-[17px] font-bold whitespace-nowrap">Load river</h1>
         <span className="flex-1" />
         {large && !isGathered ? (
           <button
@@ -135,16 +135,6 @@ export function River({ views }: { views: ReactNode }) {
             gather all
           </button>
         ) : null}
-        {!large && opened !== null ? (
-          <button
-            type="button"
-            className="btn-line text-[13px] whitespace-nowrap"
-            aria-pressed={onlyPath}
-            onClick={() => setOnlyPath(!onlyPath)}
-          >
-            {onlyPath ? 'whole building' : 'only its path'}
-          </button>
-        ) : null}
         {views}
         <div className="flex border border-faint text-[13px]" role="group" aria-label="What is shown">
           {choices.map(({ value, label }) => (
@@ -152,7 +142,7 @@ export function River({ views }: { views: ReactNode }) {
               key={value}
               type="button"
               aria-pressed={show === value}
-              className={`px-2 py-0.5 ${show === value ? 'bg-wash font-semibold' : 'text-soft'}`}
+              className={`px-2 py-0.5 whitespace-nowrap ${show === value ? 'bg-wash font-semibold' : 'text-soft'}`}
               onClick={() => setShow(value)}
             >
               {label}
@@ -161,11 +151,11 @@ export function River({ views }: { views: ReactNode }) {
           <label>
             <span className="sr-only">A case or a combination</span>
             <select
-              className={`max-w-[132px] bg-transparent px-1 py-0.5 ${isOne ? 'font-semibold' : 'text-soft'}`}
+              className={`max-w-[160px] bg-transparent px-1 py-0.5 ${isOne ? 'font-semibold' : 'text-soft'}`}
               value={isOne ? show : ''}
               onChange={(event) => setShow(event.target.value || 'all')}
             >
-              <option value="">one case, or combined…</option>
+              <option value="">case or combination…</option>
               <optgroup label="One case, unfactored">
                 {whole.cases.map((loadCase) => (
                   <option key={loadCase.id} value={ONE + loadCase.id}>
@@ -184,13 +174,20 @@ export function River({ views }: { views: ReactNode }) {
           </label>
         </div>
       </div>
-      <p className="truncate text-[12.5px] text-soft">
-        {middle === null
-          ? isGathered
-            ? 'gathered: open a bar'
-            : `what reaches the ground [${unitLabel('force', units)}], and by which way`
-          : `the path of ${markOf(building, middle)}, ${takedown.members.size} of ${whole.members.size} members`}
-      </p>
+      <div className="flex items-baseline gap-4 text-[12.5px] text-soft">
+        <p className="min-w-0 flex-1 truncate">
+          {middle === null
+            ? isGathered
+              ? 'gathered: open a bar'
+              : `what reaches the ground [${unitLabel('force', units)}], and by which way`
+            : `the path of ${markOf(building, middle)}, ${takedown.members.size} of ${whole.members.size} members`}
+        </p>
+        {!large && opened !== null ? (
+          <button type="button" className="btn-line whitespace-nowrap" aria-pressed={onlyPath} onClick={() => setOnlyPath(!onlyPath)}>
+            {onlyPath ? 'whole building' : 'only its path'}
+          </button>
+        ) : null}
+      </div>
       <div ref={ref} className="min-h-0 flex-1 overflow-hidden">
         <DrawingView
           drawing={drawing}
