@@ -170,6 +170,36 @@ describe('a plan that is looked at closely', () => {
     expect(Math.abs(y1 - y2)).toBeGreaterThan(20);
     expect(plan({ ghosts: ['roof'] }).marks.length).toBeGreaterThan(plan().marks.length);
   });
+  it('draws what exists dashed and what is removed dotted, whatever its kind, and says so', () => {
+    const at = { x: 2000, y: 2000 };
+    const corners = [at, { x: 5000, y: 2000 }, { x: 5000, y: 5000 }];
+    const two = { from: at, to: { x: 5000, y: 2000 } };
+    const of = (status: 'new' | 'existing' | 'removed') =>
+      assemble([
+        item('brief', 'brief', defaultBrief('Trial', 'european')),
+        item('level', 'L1', { name: 'Floor', elevation: 3000 }),
+        item('level', 'L0', { name: 'Ground', elevation: 0 }),
+        item('buildUp', 'u', { name: 'Deck', layers: [] }),
+        item('beam', 'B', { mark: 'B', level: 'L1', ...two, ownWeight: 0, supports: [], status }),
+        item('column', 'C', { mark: 'C', at, base: 'L0', top: 'L1', by: null, ownWeight: 0, status }),
+        item('hanger', 'R', { mark: 'R', at: corners[1]!, base: 'L0', top: 'L1', by: null, ownWeight: 0, status }),
+        item('wall', 'W', { mark: 'W', ...two, base: 'L0', top: 'L1', weight: 0, by: null, status }),
+        item('panel', 'P', { mark: 'P', level: 'L1', outline: corners, buildUp: 'u', status }),
+        item('footing', 'F', { mark: 'F', at, level: 'L1', status }),
+        item('stripFooting', 'S', { mark: 'S', ...two, level: 'L1', status }),
+      ]);
+    const dashes = (status: 'new' | 'existing' | 'removed') => {
+      const { marks } = planDrawing({ building: of(status), level: 'L1', selected: null, transfers: new Set(), width: 800, height: 420 });
+      const words = marks.flatMap((mark) => (mark.type === 'text' ? [mark.text] : []));
+      const dashed = new Set(marks.flatMap((mark) => ('dash' in mark && mark.dash && mark.item ? [mark.item] : [])));
+      return { dashed: [...dashed].sort().join(''), words };
+    };
+    expect(dashes('existing').dashed).toBe('BCFPRSW');
+    expect(dashes('existing').words).toContain('dashed: existing');
+    expect(dashes('new').dashed).toBe('');
+    expect(dashes('new').words.some((word) => word.includes('existing') || word.includes('removed'))).toBe(false);
+    expect(dashes('removed').words).toContain('dotted: removed');
+  });
   it('shows a sheet whole while little is drawn on it, and the building once it stands', () => {
     const sheet = (at: { x: number; y: number }, level = 'loft') => {
       const [laid] = assemble([

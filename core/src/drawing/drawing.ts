@@ -24,6 +24,7 @@ export interface AreaMark extends Common {
   readonly fill: Fill;
   readonly pen?: Pen;
   readonly width?: number;
+  readonly dash?: readonly number[];
   readonly opacity?: number;
 }
 
@@ -47,6 +48,7 @@ export interface CircleMark extends Common {
   readonly r: number;
   readonly fill: Fill;
   readonly pen?: Pen;
+  readonly dash?: readonly number[];
 }
 
 export interface TextMark extends Common {
@@ -98,8 +100,8 @@ export class Pencil {
     );
   }
 
-  circle(x: number, y: number, r: number, fill: Fill, pen: Pen = 'ink', item?: string): void {
-    this.marks.push({ type: 'circle', x, y, r, fill, pen, item });
+  circle(x: number, y: number, r: number, fill: Fill, pen: Pen = 'ink', item?: string, dash?: readonly number[]): void {
+    this.marks.push({ type: 'circle', x, y, r, fill, pen, item, dash });
   }
 
   text(x: number, y: number, text: string, more: Partial<TextMark> = {}): void {

@@ -3,6 +3,7 @@ import { formatQuantity, type UnitSystem } from '../quantity';
 import { regionOf } from '../takedown';
 import { Pencil, type Drawing } from './drawing';
 import { drawLoads, drawMeasurements, drawNotes, type PlanSheet } from './planExtras';
+import { dashOf, drawRemoved, statusLegend, type Status } from './planStatus';
 import { Places, textWidth } from './places';
 import { fitView, toScreen, type PlanView } from './planView';
 
@@ -114,8 +115,9 @@ class Plan implements PlanSheet {
       if (panel.level !== level || !this.isSeen(...panel.outline)) continue;
       const { chosen, pen } = this.look(id);
       this.pencil.area(panel.outline.map(this.place), 'floor', {
-        pen: chosen ? pen : 'faint',
+        pen: chosen ? pen : panel.status === 'existing' ? 'soft' : 'faint',
         width: chosen ? 2 : 0.6,
+        dash: dashOf(panel),
         item: id,
         opacity: this.input.overDrawing ? 0.45 : undefined,
       });
@@ -169,45 +171,17 @@ class Plan implements PlanSheet {
     }
   }
 
-  /** What is to be taken away, dotted. */
-  removed(): void {
-    const { building, level } = this.input;
-    for (const item of building.removed) {
-      if (item.kind === 'load') continue;
-      const { id, kind, body } = item;
-      if (!isOnLevel(building, body, level)) continue;
-      const dotted = { width: 1.2, dash: [2, 4], item: id };
-      if ('outline' in body) this.pencil.line([...body.outline, body.outline[0]!].map(this.place), 'soft', dotted);
-      else if ('from' in body)
-        this.pencil.line([this.place(body.from), this.place(body.to)], 'soft', { ...dotted, width: kind === 'wall' ? 4 : 1.5 });
-      else if ('at' in body) {
-        const [x, y] = this.place(body.at);
-        this.pencil.line(
-          [
-            [x - 5, y - 5],
-            [x + 5, y + 5],
-          ],
-          'soft',
-          { item: id },
-        );
-        this.pencil.line(
-          [
-            [x - 5, y + 5],
-            [x + 5, y - 5],
-          ],
-          'soft',
-          { item: id },
-        );
-      }
-    }
-  }
-
   stripFootings(): void {
     const { building, level } = this.input;
     for (const [id, strip] of building.stripFootings) {
       if (strip.level !== level || !this.isSeen(strip.from, strip.to)) continue;
       const { chosen, pen } = this.look(id);
-      this.pencil.area(this.band(strip, strip.width ?? 600, 6), 'concrete', { pen, width: chosen ? 2 : 1, item: id });
+      this.pencil.area(this.band(strip, strip.width ?? 600, 6), 'concrete', {
+        pen,
+        width: chosen ? 2 : 1,
+        dash: dashOf(strip),
+        item: id,
+      });
     }
   }
 
@@ -242,7 +216,7 @@ class Plan implements PlanSheet {
       const { chosen, pen } = this.look(id);
       const fill = starts && wall.bears !== 'no' ? 'masonry' : 'none';
       const ink = chosen ? pen : wall.status === 'existing' ? 'soft' : 'ink';
-      this.pencil.area(this.band(wall, wall.thickness), fill, { pen: ink, width: chosen ? 2 : 1, item: id });
+      this.pencil.area(this.band(wall, wall.thickness), fill, { pen: ink, width: chosen ? 2 : 1, dash: dashOf(wall), item: id });
       this.openings(wall);
     }
   }
@@ -280,30 +254,33 @@ class Plan implements PlanSheet {
       const key = `${Math.round(at.x)},${Math.round(at.y)}`;
       marks.set(key, [...(marks.get(key) ?? []), mark]);
     };
-    const square = (at: PlanPoint, half: number, fill: 'ink' | 'paper' | 'concrete', id: string) => {
-      const [x, y] = this.place(at);
+    const square = (post: { at: PlanPoint; status: Status }, half: number, full: 'ink' | 'paper' | 'concrete', id: string) => {
+      const [x, y] = this.place(post.at);
+      // a dash does not show on a black square: what is there already is grey
+      const fill = full === 'ink' && post.status === 'existing' ? 'concrete' : full;
       const { chosen, pen } = this.look(id);
       this.pencil.rectangle(x - half, y - half, 2 * half, 2 * half, chosen && fill === 'ink' ? 'accent' : fill, {
         pen,
         width: chosen ? 2 : 1.2,
+        dash: dashOf(post),
         item: id,
       });
     };
     for (const [id, footing] of building.footings) {
       if (footing.level !== level || !this.isSeen(footing.at)) continue;
-      square(footing.at, Math.max(10, ((footing.width ?? 900) * this.scale) / 2), 'concrete', id);
+      square(footing, Math.max(10, ((footing.width ?? 900) * this.scale) / 2), 'concrete', id);
       note(footing.at, footing.mark);
     }
     for (const starting of [true, false])
       for (const [id, column] of building.columns) {
         if ((starting ? column.base !== level : column.base === level) || !isOnLevel(building, column, level)) continue;
         if (!this.isSeen(column.at)) continue;
-        square(column.at, starting ? 6 : 3.5, starting ? 'paper' : 'ink', id);
+        square(column, starting ? 6 : 3.5, starting ? 'paper' : 'ink', id);
         note(column.at, column.mark);
       }
     for (const [id, hanger] of building.hangers) {
       if (!isOnLevel(building, hanger, level)) continue;
-      this.pencil.circle(...this.place(hanger.at), 4, this.look(id).chosen ? 'accent' : 'paper', 'ink', id);
+      this.pencil.circle(...this.place(hanger.at), 4, this.look(id).chosen ? 'accent' : 'paper', 'ink', id, dashOf(hanger));
       note(hanger.at, hanger.mark);
     }
     for (const [key, names] of marks) {
@@ -396,7 +373,7 @@ export function planDrawing(input: PlanInput): Drawing {
   plan.panels();
   plan.strips();
   plan.gridlines();
-  plan.removed();
+  drawRemoved(plan);
   plan.stripFootings();
   plan.walls();
   plan.beams();
@@ -407,6 +384,7 @@ export function planDrawing(input: PlanInput): Drawing {
   plan.panelNames();
   drawMeasurements(plan);
   plan.scaleBar();
+  statusLegend(plan, input.width, input.height);
   const name = input.building.levels.find((entry) => entry.id === input.level)?.body.name ?? '';
   return { width: input.width, height: input.height, title: `Plan of ${name}, to scale`, marks: plan.pencil.marks };
 }

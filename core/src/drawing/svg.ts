@@ -67,15 +67,16 @@ function markSvg(mark: Mark, { pens, fills }: Palette): string {
     name === 'none'
       ? 'fill="none"'
       : `fill="${fills[name]}"${PATTERNS[name] && PATTERNS[name].wash < 1 ? ` fill-opacity="${Math.min(1, PATTERNS[name].wash + 0.25)}"` : ''}`;
+  const dash = 'dash' in mark && mark.dash ? ` stroke-dasharray="${mark.dash.join(' ')}"` : '';
   switch (mark.type) {
     case 'line':
-      return `<polyline points="${pointList(mark.points)}" fill="none" stroke="${pen(mark.pen)}" stroke-width="${mark.width ?? 1}"${mark.dash ? ` stroke-dasharray="${mark.dash.join(' ')}"` : ''}/>${arrowHeads(mark, pen(mark.pen))}`;
+      return `<polyline points="${pointList(mark.points)}" fill="none" stroke="${pen(mark.pen)}" stroke-width="${mark.width ?? 1}"${dash}/>${arrowHeads(mark, pen(mark.pen))}`;
     case 'area':
-      return `<polygon points="${pointList(mark.points)}" ${fill(mark.fill)} stroke="${pen(mark.pen)}" stroke-width="${mark.width ?? 1}"${mark.opacity === undefined ? '' : ` opacity="${mark.opacity}"`}/>`;
+      return `<polygon points="${pointList(mark.points)}" ${fill(mark.fill)} stroke="${pen(mark.pen)}" stroke-width="${mark.width ?? 1}"${dash}${mark.opacity === undefined ? '' : ` opacity="${mark.opacity}"`}/>`;
     case 'band':
       return `<path d="${bandPath(mark)}" ${fill(mark.fill)}${mark.opacity === undefined ? '' : ` opacity="${mark.opacity}"`}/>`;
     case 'circle':
-      return `<circle cx="${round(mark.x)}" cy="${round(mark.y)}" r="${round(mark.r)}" ${fill(mark.fill)} stroke="${pen(mark.pen ?? 'ink')}"/>`;
+      return `<circle cx="${round(mark.x)}" cy="${round(mark.y)}" r="${round(mark.r)}" ${fill(mark.fill)} stroke="${pen(mark.pen ?? 'ink')}"${dash}/>`;
     case 'text': {
       const turn = mark.rotate ? ` transform="rotate(${mark.rotate} ${round(mark.x)} ${round(mark.y)})"` : '';
       const letters = (colour: string, more = '') =>

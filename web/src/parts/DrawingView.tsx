@@ -76,6 +76,7 @@ function Shape({ mark, prefix }: { mark: Mark; prefix: string }) {
           fill={fillOf(mark.fill, prefix)}
           stroke={penOf(mark.pen)}
           strokeWidth={mark.width ?? 1}
+          strokeDasharray={mark.dash?.join(' ')}
           opacity={mark.opacity}
         />
       );
@@ -86,7 +87,16 @@ function Shape({ mark, prefix }: { mark: Mark; prefix: string }) {
         </path>
       );
     case 'circle':
-      return <circle cx={mark.x} cy={mark.y} r={mark.r} fill={fillOf(mark.fill, prefix)} stroke={penOf(mark.pen ?? 'ink')} />;
+      return (
+        <circle
+          cx={mark.x}
+          cy={mark.y}
+          r={mark.r}
+          fill={fillOf(mark.fill, prefix)}
+          stroke={penOf(mark.pen ?? 'ink')}
+          strokeDasharray={mark.dash?.join(' ')}
+        />
+      );
     case 'text':
       return (
         <text
