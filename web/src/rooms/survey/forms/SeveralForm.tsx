@@ -11,24 +11,26 @@ export function SeveralForm({ items }: { items: readonly Item[] }) {
   const { put, remove, quietly } = useEdit();
   const buildUps = useItems('buildUp').map(({ id, body }) => ({ value: id, label: body.name }));
   const names = items.map(({ body }) => ('mark' in body ? body.mark : 'label' in body ? body.label : 'name' in body ? body.name : 'note'));
-  const all = (kind: Item['kind']) => items.every((item) => item.kind === kind);
-  /** A field that all of them have. */
-  const field = (label: string, key: string, options: readonly Option[]) => {
-    const values = new Set(items.map(({ body }) => (body as Record<string, unknown>)[key] as string));
+  const panels = items.filter(({ kind }) => kind === 'panel');
+  const walls = items.filter(({ kind }) => kind === 'wall');
+  const withStatus = items.filter(({ body }) => 'status' in body);
+  /** A field of those that have it, which may be fewer than are chosen. */
+  const field = (some: readonly Item[], label: string, key: string, options: readonly Option[]) => {
+    const values = new Set(some.map(({ body }) => (body as Record<string, unknown>)[key] as string));
     const value = values.size === 1 ? [...values][0]! : '';
     const change = (chosen: string) =>
       chosen === ''
         ? undefined
         : put(
-            items.map((item) => ({ ...item, body: { ...item.body, [key]: chosen } }) as Item),
-            `${items.length} items: ${label.toLowerCase()} ${options.find((option) => option.value === chosen)?.label ?? chosen}`.slice(
+            some.map((item) => ({ ...item, body: { ...item.body, [key]: chosen } }) as Item),
+            `${some.length} items: ${label.toLowerCase()} ${options.find((option) => option.value === chosen)?.label ?? chosen}`.slice(
               0,
               200,
             ),
           );
     return (
       <SelectField
-        label={label}
+        label={some.length < items.length ? `${label} (${some.length} of them)` : label}
         value={value}
         commit={change}
         options={value === '' ? [{ value: '', label: 'they differ' }, ...options] : options}
@@ -39,18 +41,18 @@ export function SeveralForm({ items }: { items: readonly Item[] }) {
     <div className="space-y-3">
       <PanelHead mark={`${items.length} items`} what="drag to move, Del to remove" />
       <p className="text-[13px]">{names.join(', ')}</p>
-      {items.every(({ body }) => 'status' in body) ? field('Status', 'status', STATUS) : null}
-      {all('panel') ? (
+      {withStatus.length > 0 ? field(withStatus, 'Status', 'status', STATUS) : null}
+      {panels.length > 0 ? (
         <>
-          {field('Build-up', 'buildUp', buildUps)}
-          {field('Carries', 'span', [
+          {field(panels, panels.length < items.length ? 'Build-up of panels' : 'Build-up', 'buildUp', buildUps)}
+          {field(panels, panels.length < items.length ? 'Panels carry' : 'Carries', 'span', [
             { value: 'oneWay', label: 'one way' },
             { value: 'twoWay', label: 'two ways' },
           ])}
         </>
       ) : null}
-      {all('wall')
-        ? field('Do they carry load?', 'bears', [
+      {walls.length > 0
+        ? field(walls, walls.length < items.length ? 'Do the walls carry load?' : 'Do they carry load?', 'bears', [
             { value: 'open', label: 'not answered' },
             { value: 'yes', label: 'they carry' },
             { value: 'no', label: 'they do not' },
