@@ -1,7 +1,7 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { By } from 'selenium-webdriver';
+import { By, Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { defaultBrief, item, writeProjectFile, type Item } from '@plinth/core';
 import { writeDxf } from '@plinth/core/dxf';
@@ -129,6 +129,20 @@ describe('the drawing board', () => {
     await browser.type('to [m]', '0.5');
     await browser.waitForText('aside', 'an opening ends beyond its start');
     expect(await (await browser.field('to [m]')).getAttribute('value')).toBe('0.5');
+  });
+
+  it('says in the journal why things are changed, for as long as one says so', async () => {
+    const why = await browser.field('Why, for the journal');
+    await why.sendKeys('sketch 3: lower sill');
+    await browser.type('head [m]', '2');
+    await saved(browser);
+    await why.sendKeys(Key.chord(Key.CONTROL, 'a'), Key.DELETE);
+    await browser.type('head [m]', '2.05');
+    await saved(browser);
+    await browser.room('Package');
+    const journal = await browser.waitForText('section[aria-label="Journal"]', 'sketch 3: lower sill');
+    expect(journal.match(/W1: opening changed/g)!.length).toBeGreaterThan(1);
+    expect(journal.match(/sketch 3/g)!.length).toBe(1);
   });
 
   it('a drawing is seen when it is laid, brought to its place and squared by two points each', async () => {

@@ -6,7 +6,8 @@ import { toast, Toaster } from 'sonner';
 import { STANDARDS } from '@plinth/core';
 import { api, ServerError } from '../project/api';
 import { ProjectProvider, useProjectPart, useStore } from '../project/context';
-import { ProjectStore, setWhoAmI, whoAmI } from '../project/store';
+import { LONGEST_WHY, setWhoAmI, setWhyNow, whoAmI, whyNow } from '../project/journal';
+import { ProjectStore } from '../project/store';
 import { FootStrip } from './FootStrip';
 import { NotThere } from './NotThere';
 import { Palette } from './Palette';
@@ -50,6 +51,25 @@ function WhoField() {
       value={name}
       onChange={(event) => setName(event.target.value)}
       onBlur={() => setWhoAmI(name)}
+    />
+  );
+}
+
+/** Why things are being changed just now: it stands in the journal with each change until it is taken away. */
+function WhyField() {
+  const [why, setWhy] = useState(whyNow());
+  return (
+    <input
+      aria-label="Why, for the journal: stands with every change until it is cleared"
+      title={why || 'Why, for the journal: stands with every change until it is cleared'}
+      placeholder="why"
+      maxLength={LONGEST_WHY}
+      className={`field w-24! text-[12.5px] ${why ? 'text-oxide' : ''}`}
+      value={why}
+      onChange={(event) => {
+        setWhy(event.target.value);
+        setWhyNow(event.target.value);
+      }}
     />
   );
 }
@@ -126,6 +146,7 @@ function Frame() {
           <button type="button" className="p-1" aria-label="Light or dark" onClick={toggleTheme}>
             <Moon size={15} />
           </button>
+          <WhyField />
           <WhoField />
         </div>
       </header>

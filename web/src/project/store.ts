@@ -5,6 +5,7 @@ import { api, ServerError } from './api';
 import type { Computed, Engine } from './engine.worker';
 import { HeldResult } from './held';
 import { HeldItems, type ItemChange } from './items';
+import { whoAmI, whyNow } from './journal';
 
 export type SaveState = 'saved' | 'saving' | 'not saved';
 
@@ -182,6 +183,7 @@ export class ProjectStore {
    * @throws Error with a message for the person when an edit cannot be, here or at the server; nothing of it stays
    */
   async edit(summary: string, edits: readonly Edit[], reason = ''): Promise<void> {
+    const why = reason || whyNow();
     const before = this.items.all;
     const changes = edits.map((edit): ItemChange => {
       if ('remove' in edit) return [edit.remove, null];
@@ -202,7 +204,7 @@ export class ProjectStore {
           const revision = known === -1 ? null : known;
           return 'remove' in edit ? { op: 'remove', id, revision: revision ?? 0 } : { op: 'put', item: edit.put, revision };
         });
-        const reply = await api.command(this.state.id, { commandId, who: whoAmI(), summary, reason, changes: sent });
+        const reply = await api.command(this.state.id, { commandId, who: whoAmI(), summary, reason: why, changes: sent });
         this.unsent -= 1;
         this.accept(reply);
       } catch (error) {
@@ -247,15 +249,4 @@ export class ProjectStore {
       return reply.summary;
     });
   }
-}
-
-const WHO = 'plinth.who';
-
-/** Under which name one's changes stand in the journal. */
-export function whoAmI(): string {
-  return localStorage.getItem(WHO) ?? 'Engineer';
-}
-
-export function setWhoAmI(name: string): void {
-  localStorage.setItem(WHO, name.trim() || 'Engineer');
 }

@@ -48,6 +48,13 @@ describe('two ways, any outline, by hand', () => {
     );
     expect(highest).toBeCloseTo(2000, 6);
   });
+  it('where a wall stands on a beam inside, the one of better rank takes what lands there', () => {
+    const ring = rectangle(0, 0, 8000, 4000);
+    const bearings = [...around(ring), line('B', 4000, 0, 4000, 4000, 1), line('W', 4000, 1000, 4000, 3000, 0)];
+    const sharing = sharePanel(panel(ring, { span: 'twoWay' }), bearings, 200);
+    // the wall has the middle 2 m, from 1 m deep to 2 m and back on both sides: 6 m2; the beam keeps the triangles at its ends
+    expect(areas(sharing, ['E0', 'E1', 'E2', 'E3', 'B', 'W'])).toEqual([8, 4, 8, 4, 2, 6]);
+  });
   it('a beam that reaches into it takes what is nearest to its tip there', () => {
     const ring = rectangle(0, 0, 8000, 4000);
     const sharing = sharePanel(panel(ring, { span: 'twoWay' }), [...around(ring), line('B', 0, 2000, 4000, 2000)], 200);

@@ -1,18 +1,9 @@
 import type { PlanPoint } from '../../building';
-import { nearest, offset, pointAt, type Segment } from '../support/line';
+import { offset, pointAt, type Segment } from '../support/line';
+import { cellOf, endsOf, FINE, type SiteEnd } from './cell';
 import { crossings, differenceRoots, type Poly } from './envelope';
 import { sumRegions, type Region } from './polygon';
-
-/** A line to which load goes: an edge of a panel, or what bears inside it. */
-export interface Site {
-  readonly line: Segment;
-}
-
-/** What is loaded: inside all of some rings and outside of others. */
-export interface Loaded {
-  readonly within: readonly (readonly PlanPoint[])[];
-  readonly without: readonly (readonly PlanPoint[])[];
-}
+import { GAUSS, loadedAlong, ONE, towards, type Edge, type Loaded, type Site } from './ray';
 
 /** Load on a stretch of a site, as a width that varies linearly and keeps the total and the first moment along the site. */
 export interface SiteStretch {
@@ -24,24 +15,8 @@ export interface SiteStretch {
   readonly region: Region;
 }
 
-/** Load whose nearest place is the end of one site or of several that meet there. */
-export interface SiteEnd {
-  readonly at: PlanPoint;
-  /** Sites that end there, and at which distance along each. */
-  readonly sites: readonly { readonly site: number; readonly at: number }[];
-  readonly region: Region;
-}
-
-/** Places closer than this are one, mm. */
-const ONE = 1e-3;
 /** A width that bends by more than this over a stretch is cut, mm. */
 const SAG = 5;
-/** Abscissae and weights of the three-point rule on 0 to 1: exact for what is integrated here, up to the fifth power. */
-const GAUSS = [
-  [0.5 - Math.sqrt(0.15), 5 / 18],
-  [0.5, 4 / 9],
-  [0.5 + Math.sqrt(0.15), 5 / 18],
-] as const;
 
 /**
  * Each point of what is loaded goes to the nearest place of any site and lands there. Square to a site the boundary is straight against
@@ -63,34 +38,15 @@ export function nearestShares(
     ([1, -1] as const).flatMap((side) => new Side(loaded, edges, sites, i, side).stretches(cuts(i))),
   );
   const ends = endsOf(sites).flatMap((end) => {
-    const region = cellOf(loaded, edges, sites, end);
+    const region = cellOf(loaded, edges, sites, end, FINE * area);
     return region.area > 0 ? [{ ...end, region }] : [];
   });
   const rest = area - stretches.reduce((sum, { region }) => sum + region.area, 0);
   const found = ends.reduce((sum, { region }) => sum + region.area, 0);
   // a larger difference would be an error: it stays to be seen in the balance
-  if (found === 0 || Math.abs(rest - found) > 1e-5 * area) return { stretches, ends };
-  const factor = rest / found;
+  if (found === 0 || Math.abs(rest - found) > 1e-7 * area) return { stretches, ends };
+  const factor = Math.max(0, rest / found);
   return { stretches, ends: ends.map((end) => ({ ...end, region: sumRegions([end.region], factor) })) };
-}
-
-interface Edge {
-  readonly from: PlanPoint;
-  readonly to: PlanPoint;
-  /** Number of its ring. */
-  readonly of: number;
-}
-
-/** Loaded stretches of a ray, from its start outward. @param hits distance and ring of every crossing */
-function* loadedAlong({ within, without }: Loaded, hits: { readonly t: number; readonly of: number }[]) {
-  hits.sort((a, b) => a.t - b.t);
-  // the far end lies outside of everything: counted from there
-  const inside = new Array<boolean>(within.length + without.length).fill(false);
-  for (let k = hits.length - 1; k > 0; k -= 1) {
-    const { t, of } = hits[k]!;
-    inside[of] = !inside[of];
-    if (inside.every((value, ring) => value === ring < within.length)) yield { from: hits[k - 1]!.t, to: t };
-  }
 }
 
 /** One side of a site, in coordinates s along it and t square to it. */
@@ -255,25 +211,6 @@ class Side {
   }
 }
 
-/** How far from a point in a direction another line is no nearer than the point. */
-function towards(other: Segment, p: PlanPoint, nx: number, ny: number): number {
-  const h = offset(other, p);
-  const sign = h < 0 ? -1 : 1;
-  const under = 1 - sign * (other.dx * ny - other.dy * nx);
-  if (under > 1e-9) {
-    const t = Math.abs(h) / under;
-    const foot = (p.x + nx * t - other.from.x) * other.dx + (p.y + ny * t - other.from.y) * other.dy;
-    if (foot >= 0 && foot <= other.length) return t;
-  }
-  let least = Infinity;
-  for (const end of [other.from, other.to]) {
-    const [x, y] = [end.x - p.x, end.y - p.y];
-    const ahead = x * nx + y * ny;
-    if (ahead > 1e-9) least = Math.min(least, (x * x + y * y) / (2 * ahead));
-  }
-  return least;
-}
-
 /** Neighbours that continue each other in one straight line, as one. */
 function joined(stretches: readonly SiteStretch[], cuts: readonly number[]): SiteStretch[] {
   const list: SiteStretch[] = [];
@@ -292,98 +229,4 @@ function joined(stretches: readonly SiteStretch[], cuts: readonly number[]): Sit
     }
   }
   return list;
-}
-
-type End = Omit<SiteEnd, 'region'>;
-
-/** Places at which sites end, those that meet as one; an end that lies on another site has nothing of its own. */
-function endsOf(sites: readonly Site[]): End[] {
-  const ends: { at: PlanPoint; sites: { site: number; at: number }[] }[] = [];
-  sites.forEach(({ line }, site) => {
-    for (const [at, place] of [
-      [line.from, 0],
-      [line.to, line.length],
-    ] as const) {
-      const known = ends.find((end) => Math.hypot(end.at.x - at.x, end.at.y - at.y) < ONE);
-      if (known) known.sites.push({ site, at: place });
-      else ends.push({ at, sites: [{ site, at: place }] });
-    }
-  });
-  return ends.filter(
-    ({ at, sites: here }) => !sites.some(({ line }, i) => !here.some(({ site }) => site === i) && nearest(line, at).distance < ONE),
-  );
-}
-
-/** An arc is divided into twice as many parts until its area changes by less than this part of what it is. */
-const FINE = 1e-7;
-const LEAST_PARTS = 16;
-const MOST_PARTS = 512;
-
-/** What is nearest to an end: no site that ends there has its foot beside it, and no other is nearer. */
-function cellOf(loaded: Loaded, edges: readonly Edge[], sites: readonly Site[], { at: v, sites: here }: End): Region {
-  const away = here.map(({ site, at }) => {
-    const { dx, dy } = sites[site]!.line;
-    return at === 0 ? [dx, dy] : [-dx, -dy];
-  }) as [number, number][];
-  const others = sites.filter((_, i) => !here.some(({ site }) => site === i)).map(({ line }) => line);
-  // the cone begins and ends square to a site; where it is loaded, and what bounds it, changes towards corners and ends
-  const bounds = [
-    ...away.flatMap(([dx, dy]) => [Math.atan2(dx, -dy), Math.atan2(-dx, dy)]),
-    ...[...edges.map(({ from }) => from), ...others.flatMap(({ from, to }) => [from, to])].map((p) => Math.atan2(p.y - v.y, p.x - v.x)),
-  ]
-    .map((angle) => (angle + 2 * Math.PI) % (2 * Math.PI))
-    .sort((a, b) => a - b);
-  const ahead = (ux: number, uy: number) => [...loadedAlong(loaded, hitsFrom(v, ux, uy, edges))].filter(({ to }) => to > 0);
-  /** Loaded stretches along a ray, as far as no other site is nearer. */
-  const along = (angle: number): [from: number, to: number][] => {
-    const [ux, uy] = [Math.cos(angle), Math.sin(angle)];
-    const parts = ahead(ux, uy);
-    if (parts.length === 0) return [];
-    let reach = Infinity;
-    for (const other of others) reach = Math.min(reach, towards(other, v, ux, uy));
-    return parts.flatMap(({ from, to }) => (from < reach ? [[Math.max(0, from), Math.min(reach, to)]] : []));
-  };
-  const over = (from: number, to: number, parts: number): Region => {
-    const step = (to - from) / parts;
-    let [area, x, y] = [0, 0, 0];
-    for (let k = 0; k < parts; k += 1)
-      for (const [fraction, weight] of GAUSS) {
-        const angle = from + (k + fraction) * step;
-        for (const [a, b] of along(angle)) {
-          area += (weight * step * (b * b - a * a)) / 2;
-          const moment = (weight * step * (b ** 3 - a ** 3)) / 3;
-          x += moment * Math.cos(angle);
-          y += moment * Math.sin(angle);
-        }
-      }
-    return { area, x: area * v.x + x, y: area * v.y + y };
-  };
-  const arcs = bounds.flatMap((from, i): Region[] => {
-    const to = i + 1 < bounds.length ? bounds[i + 1]! : bounds[0]! + 2 * Math.PI;
-    const middle = (from + to) / 2;
-    const isBeside = away.some(([dx, dy]) => Math.cos(middle) * dx + Math.sin(middle) * dy > 1e-9);
-    // between two corners a ray meets the same edges: where there is nothing in the middle there is nothing
-    if (to - from < 1e-9 || isBeside || ahead(Math.cos(middle), Math.sin(middle)).length === 0) return [];
-    let parts = LEAST_PARTS;
-    for (let last = over(from, to, parts); ;) {
-      const next = over(from, to, (parts *= 2));
-      // a sliver may lie between the rays
-      const isSettled = next.area > 0 ? Math.abs(next.area - last.area) <= FINE * next.area : parts > 4 * LEAST_PARTS;
-      if (isSettled || parts >= MOST_PARTS) return [next];
-      last = next;
-    }
-  });
-  return sumRegions(arcs);
-}
-
-/** Where the line through a point in a direction crosses rings: distances from the point, behind it too. */
-function hitsFrom(v: PlanPoint, ux: number, uy: number, edges: readonly Edge[]): { t: number; of: number }[] {
-  const hits: { t: number; of: number }[] = [];
-  for (const { from, to, of } of edges) {
-    const [a, b] = [(from.y - v.y) * ux - (from.x - v.x) * uy, (to.y - v.y) * ux - (to.x - v.x) * uy];
-    if (a > 0 === b > 0) continue;
-    const [ta, tb] = [(from.x - v.x) * ux + (from.y - v.y) * uy, (to.x - v.x) * ux + (to.y - v.y) * uy];
-    hits.push({ t: ta + (a / (a - b)) * (tb - ta), of });
-  }
-  return hits;
 }

@@ -1,7 +1,8 @@
 import type { PlanPoint } from '../../building';
 import { along, crossing, overlap, pointAt, segment, type Segment } from '../support/line';
-import { nearestShares, type Loaded } from './nearest';
+import { nearestShares } from './nearest';
 import { clip, contains, isConvex, regionOf, sumRegions, type Region } from './polygon';
+import type { Loaded } from './ray';
 import type { Bearing, Orphan, PanelDoubt, PanelShare } from './share';
 
 interface Edge {
@@ -33,7 +34,9 @@ export function shareTwoWay(
   const edges = [ring, ...openings].flatMap((corners) =>
     corners.map((p, i): Edge => edgeOf(segment({ from: p, to: corners[(i + 1) % corners.length]! }), bearings, reach)),
   );
-  const inner = bearings.flatMap((bearing) => innerOf(bearing, edges, ring, openings, reach));
+  // where two lie in one place inside, the better one takes the load there, as at an edge
+  const inner: Edge[] = [];
+  for (const bearing of [...bearings].sort((a, b) => a.rank - b.rank)) inner.push(...innerOf(bearing, edges, inner, ring, openings, reach));
   const supported = [...edges.filter((edge) => edge.carried.length > 0), ...inner];
   const whole = loaded ? regionOf(loaded) : sumRegions([regionOf(ring), ...openings.map((hole) => sumRegions([regionOf(hole)], -1))]);
   if (supported.length < 2)
@@ -97,16 +100,17 @@ function shareNearest(supported: readonly Edge[], loaded: Loaded, area: number):
   return { shares, lost };
 }
 
-/** Stretches of a bearing that lie inside a panel and not along one of its edges, as lines of their own that it carries. */
+/** Stretches of a bearing that lie inside a panel, not along one of its edges nor along what is there already, as lines that it carries. */
 function innerOf(
   bearing: Bearing,
   edges: readonly Edge[],
+  taken: readonly Edge[],
   ring: readonly PlanPoint[],
   openings: readonly (readonly PlanPoint[])[],
   reach: number,
 ): Edge[] {
   const { line } = bearing;
-  const common = edges.flatMap((edge) => {
+  const common = [...edges, ...taken].flatMap((edge) => {
     const beside = overlap(line, edge.line, reach);
     return beside ? [beside] : [];
   });

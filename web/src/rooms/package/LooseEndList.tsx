@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { dismissalKey, formatQuantity, type JudgedLooseEnd } from '@plinth/core';
 import { useItems, useProject, useView } from '../../project/context';
-import { whoAmI } from '../../project/store';
+import { whoAmI } from '../../project/journal';
 import { freshId, useEdit } from '../../project/useEdit';
 import { ReasonForm } from './ReasonForm';
 

@@ -17,7 +17,7 @@ import { Journal } from './Journal';
 import { ReasonForm } from './ReasonForm';
 import { useItems, useProject, useProjectPart, useStore, useView } from '../../project/context';
 import { freshId, useEdit } from '../../project/useEdit';
-import { whoAmI } from '../../project/store';
+import { whoAmI } from '../../project/journal';
 
 /** What is handed over: basis, balance, schedules, assumptions, loose ends, journal; as print, PDF and files. */
 export function PackageRoom() {

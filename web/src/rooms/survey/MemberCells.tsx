@@ -2,47 +2,8 @@ import { caseLabel, caseOf, formatQuantity, itemName, markOf, measure, planLengt
 import { QuantityField, SelectField, TextField } from '../../parts/fields';
 import { useProject } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
-import { supportOptions } from './place';
+import { RestsOn, TakenBy } from './TakenBy';
 import type { Member } from './tableKinds';
-
-/** What takes a member, as found or named. */
-function RestsOn({ id }: { id: string }) {
-  const { building, computed } = useProject();
-  const on = [...new Set(computed.takedown.bearers.get(id)?.map(({ by }) => (by === null ? '?' : markOf(building, by))))];
-  return on.length > 0 && on.some((mark) => mark !== '?') ? <>{on.join(', ')}</> : <span className="text-oxide">nothing</span>;
-}
-
-/** What takes a post or a wall: found, or chosen from what there is. */
-function TakenBy({
-  item,
-  kinds,
-}: {
-  item: Extract<Item, { kind: 'column' | 'hanger' | 'wall' }>;
-  kinds: Parameters<typeof supportOptions>[2];
-}) {
-  const { building } = useProject();
-  const { patch } = useEdit();
-  const { mark, supportsFound, by } = item.body;
-  const found = <RestsOn id={item.id} />;
-  return (
-    <div className="flex items-center gap-2">
-      {supportsFound ? <span className="min-w-0 flex-1 truncate">{found}</span> : null}
-      <SelectField
-        quiet
-        label={`What takes ${mark}`}
-        value={supportsFound ? 'found' : (by ?? '')}
-        commit={(value) =>
-          patch(
-            item as Extract<Item, { kind: 'column' }>,
-            value === 'found' ? { supportsFound: true } : { supportsFound: false, by: value || null },
-            `${mark} put on another support`,
-          )
-        }
-        options={[{ value: 'found', label: 'found from the plan' }, ...supportOptions(building, item.id, kinds)]}
-      />
-    </div>
-  );
-}
 
 /** The cells of one row, by kind. */
 export function MemberCells({ item }: { item: Member }) {

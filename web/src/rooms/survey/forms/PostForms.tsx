@@ -6,6 +6,7 @@ import { PanelHead } from '../../../parts/SidePanel';
 import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
 import { SectionField } from '../../members/SectionField';
+import { StandsOn } from '../TakenBy';
 import { type Of, ReductionField, STATUS } from './common';
 
 export function ColumnForm({ item }: { item: Of<'column'> }) {
@@ -35,6 +36,7 @@ export function ColumnForm({ item }: { item: Of<'column'> }) {
         value={body.ownWeight}
         commit={(ownWeight) => patch(item, { ownWeight }, `${body.mark}: own weight`)}
       />
+      <StandsOn item={item} kinds={['beam', 'column', 'wall', 'footing', 'stripFooting']} title="Stands on" />
       <ReductionField item={item} />
       <EffectiveLengths item={item} />
       <SelectField
@@ -107,6 +109,7 @@ export function HangerForm({ item }: { item: Of<'hanger'> }) {
   return (
     <div className="space-y-3">
       <PanelHead mark={body.mark} what="hanger" />
+      <StandsOn item={item} kinds={['beam']} title="Hangs from" />
       <SelectField
         label="Status"
         value={body.status}

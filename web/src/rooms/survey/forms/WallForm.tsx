@@ -5,6 +5,7 @@ import { CheckField, OptionalQuantityField, QuantityField, SelectField, TextFiel
 import { PanelHead } from '../../../parts/SidePanel';
 import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
+import { StandsOn } from '../TakenBy';
 import { STATUS, type Of } from './common';
 
 /** A wall: does it carry, how load goes down through it, what stands in its way, and what takes it. */
@@ -60,6 +61,7 @@ export function WallForm({ item }: { item: Of<'wall'> }) {
         <CheckField label="braces the outside walls" value={body.braces} commit={(braces) => set({ braces }, 'bracing')} />
       </fieldset>
       {elevation ? <DrawingView drawing={elevation} /> : null}
+      <StandsOn item={item} kinds={['beam', 'wall', 'stripFooting']} title="Stands on" />
       <div className="grid grid-cols-3 gap-3">
         {(['base', 'top'] as const).map((which) => (
           <SelectField

@@ -1,0 +1,82 @@
+import { formatQuantity, markOf, ruleInWords, type Item } from '@plinth/core';
+import { SelectField } from '../../parts/fields';
+import { useProject } from '../../project/context';
+import { useEdit } from '../../project/useEdit';
+import { supportOptions } from './place';
+
+/** What takes a member, as found or named. */
+export function RestsOn({ id }: { id: string }) {
+  const { building, computed } = useProject();
+  const on = [...new Set(computed.takedown.bearers.get(id)?.map(({ by }) => (by === null ? '?' : markOf(building, by))))];
+  return on.length > 0 && on.some((mark) => mark !== '?') ? <>{on.join(', ')}</> : <span className="text-oxide">nothing</span>;
+}
+
+interface Supported {
+  readonly item: Extract<Item, { kind: 'column' | 'hanger' | 'wall' }>;
+  readonly kinds: Parameters<typeof supportOptions>[2];
+}
+
+/** What takes a post or a wall: found, or chosen from what there is. */
+export function TakenBy({ item, kinds }: Supported) {
+  return (
+    <div className="flex items-center gap-2">
+      {item.body.supportsFound ? (
+        <span className="min-w-0 flex-1 truncate">
+          <RestsOn id={item.id} />
+        </span>
+      ) : null}
+      <SupportChoice item={item} kinds={kinds} />
+    </div>
+  );
+}
+
+function SupportChoice({ item, kinds }: Supported) {
+  const { building } = useProject();
+  const { patch } = useEdit();
+  const { mark, supportsFound, by } = item.body;
+  return (
+    <SelectField
+      quiet
+      label={`What takes ${mark}`}
+      value={supportsFound ? 'found' : (by ?? '')}
+      commit={(value) =>
+        patch(
+          item as Extract<Item, { kind: 'column' }>,
+          value === 'found' ? { supportsFound: true } : { supportsFound: false, by: value || null },
+          `${mark} put on another support`,
+        )
+      }
+      options={[{ value: 'found', label: 'found from the plan' }, ...supportOptions(building, item.id, kinds)]}
+    />
+  );
+}
+
+/** What a post or a wall stands on or hangs from, beside the plan: which rule found it, and where it is chosen instead. */
+export function StandsOn({ item, kinds, title }: Supported & { title: string }) {
+  const { building, computed, units } = useProject();
+  const bearers = computed.takedown.bearers.get(item.id) ?? [];
+  const found = bearers.filter(({ by }) => by !== null);
+  const place = (at: number) => formatQuantity(at, 'length', units);
+  return (
+    <section aria-label={title}>
+      <h3 className="label">{title}</h3>
+      {found.map((bearer, i) => {
+        const mark = markOf(building, bearer.by!);
+        return (
+          <p key={i} className="mt-1 border-l-2 border-rule pl-2 text-[13px]">
+            <span className="font-semibold">{mark}</span>
+            {'from' in bearer ? ` from ${place(bearer.from)} to ${place(bearer.to)}` : ''}
+            {item.body.supportsFound ? <span className="block text-[12px] text-soft">found: {ruleInWords(bearer, mark)}</span> : null}
+          </p>
+        );
+      })}
+      {found.length === 0 ? (
+        <p className="text-[13px] text-oxide">
+          Nothing{item.body.supportsFound ? ` was found within ${place(building.brief.reach)}` : ' is named'}: draw what takes it, or name
+          it.
+        </p>
+      ) : null}
+      <SupportChoice item={item} kinds={kinds} />
+    </section>
+  );
+}
