@@ -288,9 +288,12 @@ class Plan implements PlanSheet {
       const [px, py] = this.place({ x, y });
       const text = names.join(' · ');
       this.places.take(px - 8, py - 8, 16, 16);
-      if (!this.places.isFree(px + 9, py + 7, textWidth(text), 13)) continue;
-      this.places.take(px + 9, py + 7, textWidth(text), 13);
-      this.pencil.text(px + 9, py + 17, text, { size: 10.5, pen: 'soft', halo: true });
+      const width = textWidth(text);
+      // right of the post, or left of it where that would be cut at the edge of the picture
+      const x1 = px + 9 + width <= this.input.width ? px + 9 : px - 9 - width;
+      if (!this.places.isFree(x1, py + 7, width, 13)) continue;
+      this.places.take(x1, py + 7, width, 13);
+      this.pencil.text(x1, py + 17, text, { size: 10.5, pen: 'soft', halo: true });
     }
   }
 
