@@ -150,3 +150,9 @@ export class BalanceTable {
 function line(force: number, x: number, y: number): BalanceLine {
   return { force, aboutX: y, aboutY: x };
 }
+
+/** True where a case closes in moment about an axis: what is left is rounding of sums about a far origin. */
+export function isClosedMoment(line: CaseBalance, axis: 'aboutX' | 'aboutY'): boolean {
+  const size = [line.applied, line.delivered, line.lost, line.offsets].reduce((sum, part) => sum + Math.abs(part[axis]), 0);
+  return Math.abs(line.gap[axis]) <= 1e-9 * size + 1;
+}

@@ -6,6 +6,7 @@ export { NAMED, ruleInWords, type Bearer, type WallBearer } from './support/foun
 export { contains, regionOf } from './panel/polygon';
 export { sharePanel } from './panel/sharePanel';
 export { type Bearing, type Orphan, type PanelSharing } from './panel/share';
+export { isClosedMoment } from './balance';
 export { footShapes, pressure } from './wall/foot';
 export {
   addInto,

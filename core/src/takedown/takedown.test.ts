@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { assemble, defaultBrief, item, type Item } from '../building';
 import type { Combination, LoadCase } from '../load';
-import { numbersOf, takeDown, why, type Cause, type Takedown } from '.';
+import { isClosedMoment, numbersOf, takeDown, why, type Cause, type Takedown } from '.';
 
 const noLifting = () => [];
 const ground = [
@@ -274,6 +274,8 @@ describe('ways down that are not straight', () => {
     // the wall stands 50 mm beside the beam: that moment stands on its own line
     const imposed = t.balance.find((line) => line.loadCase.id === 'imposed-B')!;
     expect(imposed.offsets.aboutX).toBeCloseTo(6000 * 50, 3);
+    expect([isClosedMoment(imposed, 'aboutX'), isClosedMoment(imposed, 'aboutY')]).toEqual([true, true]);
+    expect(isClosedMoment({ ...imposed, gap: { ...imposed.gap, aboutX: 1000 } }, 'aboutX')).toBe(false);
   });
   it('load near the end of a wall presses on a shortened contact', () => {
     const t = run([

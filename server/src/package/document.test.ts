@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { allAssumptions, computeProject, DEMONSTRATIONS, formatQuantity, reactionsOf, type Item } from '@plinth/core';
+import { allAssumptions, computeProject, DEMONSTRATIONS, formatQuantity, reactionsOf, unitLabel, type Item } from '@plinth/core';
 import { stacks } from '../store/commands';
 import { CAUTION, packageDocument } from './document';
 
@@ -52,6 +52,15 @@ describe.each(DEMONSTRATIONS.map((demo) => [demo.id, demo] as const))('the packa
       expect(text).toContain(level === null ? 'Reactions at the ground' : `Reactions through ${title}`);
       for (const { mark } of rows) expect(text).toContain(mark);
       for (const value of Object.values(sum)) expect(text).toContain(formatQuantity(value, 'force', units, { bare: true }));
+    }
+  });
+  it('prints the balance in force, and in moment about both axes of the plan', () => {
+    const { units } = project.building.brief;
+    expect(text).toContain(`moment, ${unitLabel('moment', units)}`);
+    for (const { applied } of project.balance) {
+      expect(text).toContain(formatQuantity(applied.force, 'force', units, { bare: true }));
+      for (const axis of ['aboutX', 'aboutY'] as const)
+        expect(text).toContain(formatQuantity(applied[axis], 'moment', units, { bare: true }));
     }
   });
   it('prints what was measured and noted on the plans', () => {

@@ -12,6 +12,7 @@ import {
   formatNumber,
   formatQuantity,
   gradeFor,
+  isClosedMoment,
   numbersOf,
   planDrawing,
   riverDrawing,
@@ -91,6 +92,7 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
   const units = brief.units;
   const standard = STANDARDS[brief.family];
   const context = contextOf(building, takedown);
+  const moment = (value: number) => formatQuantity(value, 'moment', units, { bare: true });
   const force = (value: number) => formatQuantity(value, 'force', units, { bare: true });
   const open = assumptions.filter((assumption) => !assumption.answer);
   const drawn = 515;
@@ -156,6 +158,19 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
         force(Math.abs(line.gap.force) < 1 ? 0 : line.gap.force),
       ]),
       ['left', 'right', 'right', 'right', 'right'],
+    ),
+    table(
+      ['*', 62, 62, 62, 62, 62, 62],
+      [`moment, ${unitLabel('moment', units)}`, 'about x', 'moved', 'gap', 'about y', 'moved', 'gap'],
+      balance.map((line) => [
+        caseLabel(line.loadCase),
+        ...(['aboutX', 'aboutY'] as const).flatMap((axis) => [
+          moment(line.applied[axis]),
+          moment(line.offsets[axis]),
+          moment(isClosedMoment(line, axis) ? 0 : line.gap[axis]),
+        ]),
+      ]),
+      ['left', 'right', 'right', 'right', 'right', 'right', 'right'],
     ),
     ...groundReactions(result),
   ];

@@ -1,18 +1,10 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useLocation } from 'react-router';
-import {
-  allAssumptions,
-  caseLabel,
-  formatQuantity,
-  numbersOf,
-  shapeName,
-  STANDARDS,
-  unitLabel,
-  type RecordedAssumption,
-} from '@plinth/core';
+import { allAssumptions, caseLabel, formatQuantity, numbersOf, shapeName, STANDARDS, type RecordedAssumption } from '@plinth/core';
 import { StateWord } from '../../parts/Ladder';
 import { LongTable } from '../../parts/LongTable';
 import { LooseEndList } from './LooseEndList';
+import { BalanceTable } from './BalanceTable';
 import { Journal } from './Journal';
 import { ReasonForm } from './ReasonForm';
 import { useItems, useProject, useProjectPart, useStore, useView } from '../../project/context';
@@ -27,7 +19,6 @@ export function PackageRoom() {
   const { openSheet } = useView();
   const { hash } = useLocation();
   const standard = STANDARDS[brief.family];
-  const force = (value: number) => formatQuantity(value, 'force', units, { bare: true });
   const listed = computed.takedown.order.filter((memberId) => computed.members.has(memberId) || computed.footings.has(memberId));
   const assumptions = useMemo(() => allAssumptions(computed.assumptions), [computed.assumptions]);
   const open = assumptions.filter((assumption) => !assumption.answer);
@@ -49,37 +40,8 @@ export function PackageRoom() {
       </p>
 
       <section className="mt-5 max-w-4xl" aria-label="Balance">
-        <h2 className="label">
-          Balance <span className="unit">[{unitLabel('force', units)}]</span>
-        </h2>
-        <table className="grid-table">
-          <thead>
-            <tr>
-              <th>Case</th>
-              <th className="num">Applied</th>
-              <th className="num">To the ground</th>
-              <th className="num">Lands nowhere</th>
-              <th className="num">Gap</th>
-              <th className="num">Offsets about x, y [{unitLabel('moment', units)}]</th>
-            </tr>
-          </thead>
-          <tbody>
-            {computed.balance.map((line) => (
-              <tr key={line.loadCase.id}>
-                <td>{caseLabel(line.loadCase)}</td>
-                <td className="num">{force(line.applied.force)}</td>
-                <td className="num">{force(line.delivered.force)}</td>
-                <td className={`num ${Math.abs(line.lost.force) > 1 ? 'font-semibold text-oxide' : ''}`}>{force(line.lost.force)}</td>
-                <td className="num">{force(Math.abs(line.gap.force) < 1 ? 0 : line.gap.force)}</td>
-                <td className="num">
-                  {formatQuantity(line.offsets.aboutX, 'moment', units, { bare: true, figures: 3 })},{' '}
-                  {formatQuantity(line.offsets.aboutY, 'moment', units, { bare: true, figures: 3 })}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-        {computed.balance.length === 0 ? <p className="text-soft">Nothing is applied yet.</p> : null}
+        <h2 className="label">Balance</h2>
+        <BalanceTable />
         <Horizontal />
       </section>
 
