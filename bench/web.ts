@@ -64,6 +64,68 @@ export async function takedownScreen(): Promise<Figure> {
   }
 }
 
+/** On the same block: from choosing a level to its painted plan, ms; and, panning there, the frame that the eye waits for longest. */
+export async function surveyLevel(): Promise<Figure> {
+  const app = await startApp(false);
+  const browser = await Browser.open();
+  try {
+    await insertProject(app.connection.db, 'Tall block', tallowWharf(tallowOf(10_000)), 'bench', 'made', 'tall-block');
+    await browser.go(`${app.url}/projects/tall-block/survey`);
+    await browser.see('[data-testid=plan] [data-pick]');
+    await browser.waitForText('footer', /^(?!.*still to be checked)/s);
+    const field = await browser.field('Level shown');
+    const levels = await browser.driver.executeScript<string[]>('return [...arguments[0].options].map((option) => option.value)', field);
+    const times: number[] = [];
+    for (const level of levels.slice(1, 13))
+      times.push(
+        await browser.driver.executeAsyncScript<number>(
+          `const [select, level, done] = arguments;
+           const heading = () => document.querySelector('main h1').textContent;
+           const before = heading();
+           const observer = new MutationObserver(() => {
+             if (heading() === before) return;
+             observer.disconnect();
+             requestAnimationFrame(() => setTimeout(() => done(performance.now() - start), 0));
+           });
+           observer.observe(document.querySelector('main'), { subtree: true, childList: true, characterData: true });
+           const start = performance.now();
+           Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value').set.call(select, level);
+           select.dispatchEvent(new Event('change', { bubbles: true }));`,
+          await browser.field('Level shown'),
+          level,
+        ),
+      );
+    const frames = await browser.driver.executeAsyncScript<number[]>(
+      `const done = arguments[0];
+       const plan = document.querySelector('[data-testid=plan]');
+       const { left, top } = plan.getBoundingClientRect();
+       const send = (type, x) => plan.dispatchEvent(new PointerEvent(type, { bubbles: true, pointerId: 1, button: 2, buttons: 2, clientX: left + 300 + x, clientY: top + 200 + x }));
+       plan.setPointerCapture = () => undefined;
+       send('pointerdown', 0);
+       const frames = [];
+       let last = performance.now();
+       const step = (i) => {
+         if (i > 0) frames.push(performance.now() - last);
+         last = performance.now();
+         if (i === 40) { send('pointerup', 120); return done(frames); }
+         send('pointermove', 3 * i);
+         requestAnimationFrame(() => step(i + 1));
+       };
+       requestAnimationFrame(() => step(0));`,
+    );
+    return figure(
+      'survey.level',
+      median(times),
+      'ms',
+      1000,
+      `slowest of ${times.length}: ${Math.max(...times).toFixed(0)} ms; panning a frame in ${median(frames).toFixed(0)} ms, the slowest in ${Math.max(...frames).toFixed(0)} ms`,
+    );
+  } finally {
+    await browser.close();
+    await app.close();
+  }
+}
+
 /** Types a value into a field, and times from Enter to the painted balance; the first runs, which warm the page and the worker up, apart. */
 async function editTimes(browser: Browser, label: string, value: (i: number) => string) {
   const field = await browser.field(label);

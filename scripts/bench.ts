@@ -7,7 +7,7 @@ import { promisify } from 'node:util';
 import { build } from 'vite';
 import type * as Bundled from '../bench/computed';
 import type { Figure } from '../bench/figure';
-import { appEdit, demoRestart, firstRoute, takedownScreen } from '../bench/web';
+import { appEdit, demoRestart, firstRoute, surveyLevel, takedownScreen } from '../bench/web';
 import { buildWeb } from './build';
 import { Cluster } from './cluster';
 import { main, Plain, ROOT } from './system';
@@ -54,6 +54,7 @@ const BENCHES: Readonly<Record<string, () => Figure | Promise<Figure>>> = {
   'takedown.growth': ofComputation('takedownGrowth'),
   'takedown.memory': ofComputation('takedownMemory'),
   'takedown.screen': takedownScreen,
+  'survey.level': surveyLevel,
   'web.firstRoute': firstRoute,
   'app.edit': appEdit,
   'demo.restart': demoRestart,

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { itemName, unitLabel, type Kind } from '@plinth/core';
 import { useItems, useProject, useView } from '../../project/context';
@@ -30,16 +30,30 @@ function Spacer({ height }: { height: number }) {
   return height > 0 ? <tr aria-hidden="true" style={{ height }} /> : null;
 }
 
+/** B2 before B10. */
+const BY_NAME = new Intl.Collator('en', { numeric: true });
+
+/** 0 for what belongs to the level that is shown, 1 for what stands elsewhere. */
+function whereIs(item: Member, kind: TableKind, level: string): 0 | 1 {
+  return kind === 'load' || kind === 'gridline' || levelsOf(item).includes(level) ? 0 : 1;
+}
+
 /** All members of one kind, those of the shown level first; cells are edited in place. */
 export function MemberTable({ kind, level, status }: { kind: TableKind; level: string; status: StatusFilter }) {
   const { units } = useProject();
   const { selected, select } = useView();
   const items = useItems(kind) as Member[];
   const { remove, quietly } = useEdit();
-  const here = (item: Member) => (kind === 'load' || kind === 'gridline' || levelsOf(item).includes(level) ? 0 : 1);
-  const sorted = items
-    .filter((item) => hasStatus(item.body, status))
-    .sort((a, b) => here(a) - here(b) || itemName(a).localeCompare(itemName(b), 'en', { numeric: true }));
+  const here = (item: Member) => whereIs(item, kind, level);
+  const sorted = useMemo(
+    () =>
+      items
+        .filter((item) => hasStatus(item.body, status))
+        .map((item) => ({ item, away: whereIs(item, kind, level), name: itemName(item) }))
+        .sort((a, b) => a.away - b.away || BY_NAME.compare(a.name, b.name))
+        .map(({ item }) => item),
+    [items, kind, level, status],
+  );
   const body = useRef<HTMLTableSectionElement>(null);
   const rows = useVirtualizer({
     count: sorted.length,

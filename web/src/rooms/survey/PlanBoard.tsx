@@ -68,10 +68,16 @@ export function PlanBoard({
   const files = useOpened(drawings);
   const drawn = useMemo(() => segmentsOf(drawings, files), [drawings, files]);
   const targets = useMemo(() => snapTargets(building, [level, ...ghosts], drawn), [building, level, ghosts, drawn]);
-  const transfers = useMemo(
-    () => new Set([...computed.takedown.members.values()].filter((member) => member.transfer).map((member) => member.id)),
-    [computed],
-  );
+  // only of this level, and only when something was taken down: designs come in while the plan stands
+  const { beams } = building;
+  const ledgers = computed.takedown.members;
+  const transfers = useMemo(() => {
+    const found = new Set<string>();
+    beams.forEach((beam, id) => {
+      if (beam.level === level && ledgers.get(id)?.transfer) found.add(id);
+    });
+    return found;
+  }, [beams, ledgers, level]);
   const drawing = useMemo(
     () =>
       planDrawing({
