@@ -1,13 +1,13 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { By, Key } from 'selenium-webdriver';
+import { Button, By, Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { defaultBrief, item, writeProjectFile, type Item } from '@plinth/core';
 import { writeDxf } from '@plinth/core/dxf';
 import type { RunningServer } from '../server/src';
 import { startApp } from './app';
-import { clickAt, dragFrom, saved } from './board';
+import { clickAt, dragFrom, onScreen, saved } from './board';
 import { Browser } from './browser';
 
 interface Corner {
@@ -94,6 +94,33 @@ describe('the drawing board', () => {
     await browser.waitForText('footer', 'imposed, A 96.00 = 96.00');
     await browser.waitForText('footer', '0 loose ends');
     expect(await body('W3')).toMatchObject({ bears: 'yes' });
+  });
+
+  it('the right button pushes the paper, near and far, and a place stays under the hand', async () => {
+    const view = () =>
+      browser.driver.executeScript<{ x: number; y: number; scale: number }>(
+        `return JSON.parse(document.querySelector('[data-testid=plan]').dataset.view)`,
+      );
+    const before = await view();
+    const start = await onScreen(browser, [4, 3]);
+    const hand = browser.driver.actions({ async: true }).move(start).press(Button.RIGHT);
+    // first by less than makes the paper be drawn again, then by more, then back a little
+    for (const [dx, dy] of [
+      [40, 10],
+      [160, -60],
+      [150, -50],
+    ] as const)
+      hand.move({ x: start.x + dx, y: start.y + dy, duration: 0 });
+    await hand.release(Button.RIGHT).perform();
+    const after = await browser.until(view, ({ x }) => x !== before.x, 'the paper has moved');
+    expect(after.scale).toBe(before.scale);
+    expect((before.x - after.x) * before.scale).toBeCloseTo(150, 3);
+    expect((after.y - before.y) * before.scale).toBeCloseTo(-50, 3);
+    const pushed = await browser.driver.executeScript<string>(
+      `return document.querySelector('[data-testid=underlay]').parentElement.style.transform`,
+    );
+    expect(pushed).toBe('');
+    await browser.clickText('Whole plan');
   });
 
   it('a corner of a panel is dragged, or typed, and the load follows', async () => {

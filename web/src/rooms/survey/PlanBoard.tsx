@@ -251,24 +251,26 @@ export function PlanBoard({
           add(catchAt(sx, sy, event.shiftKey).point);
         }}
       >
-        <Underlay drawings={drawings} files={files} view={view} width={width} height={height} selected={selected} offset={offset} />
-        <DrawingView
-          className="relative"
-          drawing={drawing}
-          onPick={tool.id === 'select' ? (id) => choose([id]) : undefined}
-          nameOf={(id) => markOf(building, id)}
-        />
-        <Overlay
-          width={width}
-          height={height}
-          view={view}
-          rubber={rubber}
-          box={box}
-          offset={offset}
-          dragged={pointer.dragged}
-          items={edits.chosenItems()}
-          length={length}
-        />
+        <div ref={pointer.paper} className="absolute inset-0">
+          <Underlay drawings={drawings} files={files} view={view} width={width} height={height} selected={selected} offset={offset} />
+          <DrawingView
+            className="relative"
+            drawing={drawing}
+            onPick={tool.id === 'select' ? (id) => choose([id]) : undefined}
+            nameOf={(id) => markOf(building, id)}
+          />
+          <Overlay
+            width={width}
+            height={height}
+            view={view}
+            rubber={rubber}
+            box={box}
+            offset={offset}
+            dragged={pointer.dragged}
+            items={edits.chosenItems()}
+            length={length}
+          />
+        </div>
         {typed === null && (isDrawingTool(tool.id) || drawings.some(({ id }) => id === selected)) ? (
           <DrawingTools tool={tool} choose={takeTool} />
         ) : null}

@@ -1,4 +1,4 @@
-import { useRef, useState, type PointerEvent, type WheelEvent } from 'react';
+import { useLayoutEffect, useRef, useState, type PointerEvent, type WheelEvent } from 'react';
 import { toPlan, toScreen, zoomed, type Item, type LaidDrawing, type Named, type PlanPoint, type PlanView } from '@plinth/core';
 import { handlesOf, type Handle } from './boardGeometry';
 import type { Snap } from './snap';
@@ -8,6 +8,8 @@ export type Offset = readonly [dx: number, dy: number];
 
 /** How near a handle is caught, px. */
 const NEAR_HANDLE = 8;
+/** So far the paper is pushed as it is, before it is drawn again, px. */
+const PUSHED = 120;
 /** A hand that moves less has clicked, px. */
 const STILL = 3;
 
@@ -21,6 +23,8 @@ interface Drag {
   moved: boolean;
   box?: Box;
   offset?: Offset;
+  /** Of panning: where it has come to. */
+  panned?: PlanView;
 }
 
 /** The pointer over the plan: panning, a box that chooses, what is moved, and where the pencil would land. */
@@ -59,6 +63,16 @@ export function useBoardPointer({
   const [offset, setOffset] = useState<Offset | null>(null);
   const [dragged, setDragged] = useState<Handle | null>(null);
   const drag = useRef<Drag | null>(null);
+  /** The drawn paper: panning pushes it along, and now and then it is drawn again where it has come to. */
+  const paper = useRef<HTMLDivElement>(null);
+  const push = () => {
+    if (!paper.current) return;
+    const panned = drag.current?.panned;
+    const [dx, dy] = panned ? [(view.x - panned.x) * view.scale, (panned.y - view.y) * view.scale] : [0, 0];
+    paper.current.style.transform = dx || dy ? `translate(${dx}px, ${dy}px)` : '';
+    return Math.hypot(dx, dy);
+  };
+  useLayoutEffect(() => void push());
 
   const place = (event: { clientX: number; clientY: number }): [number, number] => {
     const { left, top } = frame().getBoundingClientRect();
@@ -105,8 +119,10 @@ export function useBoardPointer({
     const [dx, dy] = [sx - held.start[0], sy - held.start[1]];
     if (Math.hypot(dx, dy) > STILL) held.moved = true;
     if (!held.moved) return;
-    if (held.kind === 'pan') onPan({ ...held.view, x: held.view.x - dx / held.view.scale, y: held.view.y + dy / held.view.scale });
-    else if (held.kind === 'box') setBox((held.box = [...held.start, sx, sy]));
+    if (held.kind === 'pan') {
+      held.panned = { ...held.view, x: held.view.x - dx / held.view.scale, y: held.view.y + dy / held.view.scale };
+      if ((push() ?? 0) > PUSHED) onPan(held.panned);
+    } else if (held.kind === 'box') setBox((held.box = [...held.start, sx, sy]));
     else {
       const caught = catchAt(sx, sy, event.shiftKey, held.from);
       setCursor(caught);
@@ -124,7 +140,8 @@ export function useBoardPointer({
   const onPointerUp = () => {
     const held = drag.current;
     letGo();
-    if (held?.kind === 'box') onBox(held.moved && held.box ? isInside(held.box) : null);
+    if (held?.panned) onPan(held.panned);
+    else if (held?.kind === 'box') onBox(held.moved && held.box ? isInside(held.box) : null);
     else if (held?.moved && held.offset) onMove(held.handle ?? null, held.offset);
   };
 
@@ -141,6 +158,7 @@ export function useBoardPointer({
     offset,
     /** The handle that is held, while it is one. */
     dragged,
+    paper,
     place,
     events: {
       onPointerDown,
