@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import pg from 'pg';
+import { writeProjectFile, type Item } from '@plinth/core';
 import { startServer, type RunningServer } from '../server/src';
 import { WEB_DIST } from '../scripts/build';
 
@@ -31,4 +32,14 @@ export async function startApp(demonstration: boolean): Promise<RunningServer> {
       await database.drop();
     },
   };
+}
+
+/** Puts a project into the application as one reads it from a file. @returns its id */
+export async function importProject(app: RunningServer, name: string, items: readonly Item[]): Promise<string> {
+  const reply = await fetch(`${app.url}/api/projects/import`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(writeProjectFile(name, items)),
+  });
+  return ((await reply.json()) as { id: string }).id;
 }

@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { By } from 'selenium-webdriver';
-import { defaultBrief, item, writeProjectFile, type Item } from '../core/src';
+import { defaultBrief, item, type Item } from '../core/src';
 import type { RunningServer } from '../server/src';
-import { startApp } from './app';
+import { importProject, startApp } from './app';
 import { Browser } from './browser';
 
 /** A building in which everything is wrong at once, each in its own way. */
@@ -66,12 +66,7 @@ describe('what cannot be', () => {
   let id: string;
   beforeAll(async () => {
     app = await startApp(true);
-    const reply = await fetch(`${app.url}/api/projects/import`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(writeProjectFile('Crooked house', wrongBuilding())),
-    });
-    id = ((await reply.json()) as { id: string }).id;
+    id = await importProject(app, 'Crooked house', wrongBuilding());
     browser = await Browser.open();
   });
   afterAll(async () => {

@@ -3,9 +3,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { defaultBrief, item, writeProjectFile } from '@plinth/core';
+import { defaultBrief, item } from '@plinth/core';
 import type { RunningServer } from '../server/src';
-import { startApp } from './app';
+import { importProject, startApp } from './app';
 import { clickAt, drawOn, saved as savedIn, type Place } from './board';
 import { Browser } from './browser';
 
@@ -28,12 +28,7 @@ describe('a building drawn from nothing', () => {
         variable: [{ name: 'store', load: '3 kN/m2', nature: 'imposed', use: 'E' }],
       }),
     ];
-    const reply = await fetch(`${app.url}/api/projects/import`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(writeProjectFile('Sluice house', items)),
-    });
-    url = `${app.url}/projects/${((await reply.json()) as { id: string }).id}`;
+    url = `${app.url}/projects/${await importProject(app, 'Sluice house', items)}`;
   });
   afterAll(async () => {
     await browser?.close();

@@ -3,10 +3,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Button, By, Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { defaultBrief, item, writeProjectFile, type Item } from '@plinth/core';
+import { defaultBrief, item, type Item } from '@plinth/core';
 import { writeDxf } from '@plinth/core/dxf';
 import type { RunningServer } from '../server/src';
-import { startApp } from './app';
+import { importProject, startApp } from './app';
 import { clickAt, dragFrom, onScreen, saved } from './board';
 import { Browser } from './browser';
 
@@ -53,12 +53,7 @@ describe('the drawing board', () => {
       ),
       item('panel', 'P1', { mark: 'P1', level: 'floor', outline: corners, buildUp: 'deck', direction: Math.PI / 2 }),
     ];
-    const reply = await fetch(`${app.url}/api/projects/import`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(writeProjectFile('Ferry house', items)),
-    });
-    const { id } = (await reply.json()) as { id: string };
+    const id = await importProject(app, 'Ferry house', items);
     url = `${app.url}/projects/${id}`;
     project = `${app.url}/api/projects/${id}`;
     await browser.go(`${url}/survey?level=floor`);

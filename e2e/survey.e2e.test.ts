@@ -3,10 +3,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { defaultBrief, item, writeProjectFile, type Item } from '@plinth/core';
+import { defaultBrief, item, type Item } from '@plinth/core';
 import { writeDxf } from '@plinth/core/dxf';
 import type { RunningServer } from '../server/src';
-import { startApp } from './app';
+import { importProject, startApp } from './app';
 import { drawOn, saved as savedIn, type Place } from './board';
 import { Browser } from './browser';
 
@@ -68,12 +68,7 @@ describe('a survey', () => {
         direction: Math.PI / 2,
       }),
     ];
-    const reply = await fetch(`${app.url}/api/projects/import`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(writeProjectFile('Lock cottage', items)),
-    });
-    const { id } = (await reply.json()) as { id: string };
+    const id = await importProject(app, 'Lock cottage', items);
     url = `${app.url}/projects/${id}`;
     project = `${app.url}/api/projects/${id}`;
   });

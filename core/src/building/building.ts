@@ -58,6 +58,11 @@ export function wallHeight(building: Pick<Building, 'elevation'>, wall: Pick<Wal
   return wall.height ?? storeyOf(building, wall);
 }
 
+/** Height through which load spreads in a wall, mm: what stands above its storey has nothing on it. */
+export function spreadHeight(building: Pick<Building, 'elevation'>, wall: Pick<Wall, 'base' | 'top' | 'height'>): number {
+  return Math.min(wallHeight(building, wall), storeyOf(building, wall));
+}
+
 /** The mark of any member, or its id when it has none. */
 export function markOf(building: Building, id: string): string {
   return (

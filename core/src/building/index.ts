@@ -11,6 +11,7 @@ export {
   planLength,
   pointAlong,
   project,
+  spreadHeight,
   storeyOf,
   wallHeight,
   type Building,

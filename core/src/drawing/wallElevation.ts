@@ -1,4 +1,4 @@
-import { planLength, storeyOf, wallHeight, type Building } from '../building';
+import { planLength, spreadHeight, storeyOf, wallHeight, type Building } from '../building';
 import { formatQuantity } from '../quantity';
 import {
   arrivalTotal,
@@ -37,7 +37,7 @@ export function wallElevation({ building, takedown, wall: id, width, height }: W
   const storey = storeyOf(building, wall);
   const high = wallHeight(building, wall);
   /** What lands on the wall lands here: on its head, or at the level that it rises past. */
-  const landing = Math.min(storey, high);
+  const landing = spreadHeight(building, wall);
   const pencil = new Pencil();
   const scale = Math.min((width - 2 * MARGIN) / Math.max(length, 1), (height - TOP - FOOT) / Math.max(storey, high, 1));
   const x0 = (width - length * scale) / 2;

@@ -1,5 +1,5 @@
 import TinyQueue from 'tinyqueue';
-import { storeyOf, wallHeight, type Building } from '../building';
+import { spreadHeight, type Building } from '../building';
 import type { Combination, LoadCase } from '../load';
 import { Calculated } from './calculated';
 import { horizontalOf } from './horizontal';
@@ -150,7 +150,7 @@ export class TakedownEngine {
       target: this.target,
       inLoop,
       reach,
-      height: spreadHeight(building, node),
+      height: node.kind === 'wall' ? spreadHeight(building, node.body) : 0,
     });
     if (!inLoop) for (const to of slot.targets) memory.stale.mark(to);
     const ledger = new Calculated(node, inLoop, node.kind === 'beam' && slot.carriesMember(), loads, panels, found, arrivals, outcome);
@@ -245,8 +245,3 @@ export function takeDown(building: Building, lifting: LiftingRules): Takedown {
 }
 
 const CAN_LIFT: ReadonlySet<MemberLedger['kind']> = new Set(['beam', 'footing', 'stripFooting']);
-
-/** Height through which load spreads in a wall: what stands above its storey has nothing on it. */
-function spreadHeight(building: Building, { kind, body }: Node): number {
-  return kind === 'wall' ? Math.min(wallHeight(building, body), storeyOf(building, body)) : 0;
-}

@@ -132,6 +132,8 @@ export function useBoardPointer({
 
   const letGo = () => {
     drag.current = null;
+    // a push that is broken off leaves the paper where it was drawn
+    push();
     setBox(null);
     setOffset(null);
     setDragged(null);
