@@ -1,6 +1,7 @@
 /** Dependencies run one way: web, server -> api -> core; inside the core down the list of its rooms. */
 const ROOMS = [
   'error',
+  'schema',
   'quantity',
   'sheet',
   'material',

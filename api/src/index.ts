@@ -1,28 +1,31 @@
 /** Contracts of the HTTP API: what is sent and what comes back, shared by server and web. */
 import { z } from 'zod';
-import { changeSchema, FAMILIES, type Family } from '@plinth/core';
+import { changeSchema, FAMILIES, text, type Family } from '@plinth/core';
 
-export const createProjectSchema = z.object({
-  name: z.string().trim().min(1, 'give the project a name').max(80, 'a name has at most 80 characters'),
+export const createProjectSchema = z.strictObject({
+  name: text(80, 1, 'give the project a name'),
   family: z.enum(FAMILIES),
 });
 export type CreateProject = z.input<typeof createProjectSchema>;
 
-const who = z.string().trim().min(1, 'say who makes the change').max(60);
-const commandId = z.string().min(8).max(64).describe('made by the client; a resend with the same id is harmless');
+const who = text(60, 1, 'say who makes the change');
+const commandId = z
+  .string()
+  .regex(/^[A-Za-z0-9_-]{8,64}$/, 'must be 8 to 64 letters, digits, - or _')
+  .describe('made by the client; a resend with the same id is harmless');
 
 /** A change of a project: all of it happens, or none. */
-export const commandSchema = z.object({
+export const commandSchema = z.strictObject({
   commandId,
   who,
-  summary: z.string().trim().min(1).max(200).describe('what was done, in words'),
-  reason: z.string().max(500).default(''),
-  changes: z.array(changeSchema).min(1, 'a command changes something').max(20_000),
+  summary: text(200, 1).describe('what was done, in words'),
+  reason: text(500).default(''),
+  changes: z.array(changeSchema).min(1, 'must change something').max(20_000),
 });
 export type CommandInput = z.input<typeof commandSchema>;
 export type Command = z.output<typeof commandSchema>;
 
-export const undoSchema = z.object({ commandId, who });
+export const undoSchema = z.strictObject({ commandId, who });
 export type UndoInput = z.input<typeof undoSchema>;
 
 export interface ProjectSummary {

@@ -1,5 +1,6 @@
 /** The computation: everything that is true of structures, with no interface code. */
 export * from './error';
+export { BadFields, nearestKnown, readInput, text, type FieldIssue } from './schema';
 export * from './quantity';
 export * from './sheet';
 export * from './material';

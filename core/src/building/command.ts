@@ -1,15 +1,22 @@
 import { z } from 'zod';
 import { BadInput } from '../error';
 import { ITEM_SCHEMAS, itemName, itemSchema, referencesOf, type Item } from './item';
+import { designation, readInput } from '../schema';
+
+const journalNumber = z
+  .number()
+  .int()
+  .min(0)
+  .max(2 ** 31 - 1);
 
 /** One change of one item: put writes it (revision null: it is new), remove takes it away. */
 export const changeSchema = z.discriminatedUnion('op', [
-  z.object({
+  z.strictObject({
     op: z.literal('put'),
-    item: z.object({ id: z.string(), kind: z.string(), body: z.unknown() }),
-    revision: z.number().int().nullable().describe('revision of the item that was seen; null for a new one'),
+    item: z.strictObject({ id: designation(), kind: designation(), body: z.unknown() }),
+    revision: journalNumber.nullable().describe('revision of the item that was seen; null for a new one'),
   }),
-  z.object({ op: z.literal('remove'), id: z.string(), revision: z.number().int().describe('revision of the item that was seen') }),
+  z.strictObject({ op: z.literal('remove'), id: designation(), revision: journalNumber.describe('revision of the item that was seen') }),
 ]);
 export type Change = z.output<typeof changeSchema>;
 
@@ -25,13 +32,10 @@ export interface StoredItem {
  * @throws BadInput with the field and what is wrong with it
  */
 export function readItem(raw: unknown): Item {
-  const parsed = itemSchema.safeParse(raw);
-  if (parsed.success) return parsed.data as Item;
   const kind = (raw as { kind?: unknown } | null)?.kind;
-  if (typeof kind !== 'string' || !(kind in ITEM_SCHEMAS))
-    throw new BadInput(`"${String(kind)}" is not a kind of item; kinds are ${Object.keys(ITEM_SCHEMAS).join(', ')}`, 'kind');
-  const issue = parsed.error.issues[0]!;
-  throw new BadInput(issue.message, issue.path.join('.'));
+  if (typeof kind !== 'string' || !Object.hasOwn(ITEM_SCHEMAS, kind))
+    throw new BadInput(`"${String(kind).slice(0, 40)}" is not a kind of item; kinds are ${Object.keys(ITEM_SCHEMAS).join(', ')}`, 'kind');
+  return readInput(itemSchema, raw) as Item;
 }
 
 /**

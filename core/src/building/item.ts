@@ -61,22 +61,22 @@ export type PinnedNote = Body<'note'>;
 export type PlanPoint = z.output<typeof pointSchema>;
 
 export const itemSchema = z.discriminatedUnion('kind', [
-  z.object({ id, kind: z.literal('brief'), body: briefSchema }),
-  z.object({ id, kind: z.literal('level'), body: levelSchema }),
-  z.object({ id, kind: z.literal('buildUp'), body: buildUpSchema }),
-  z.object({ id, kind: z.literal('beam'), body: beamSchema }),
-  z.object({ id, kind: z.literal('column'), body: columnSchema }),
-  z.object({ id, kind: z.literal('hanger'), body: hangerSchema }),
-  z.object({ id, kind: z.literal('wall'), body: wallSchema }),
-  z.object({ id, kind: z.literal('footing'), body: footingSchema }),
-  z.object({ id, kind: z.literal('stripFooting'), body: stripFootingSchema }),
-  z.object({ id, kind: z.literal('panel'), body: panelSchema }),
-  z.object({ id, kind: z.literal('gridline'), body: gridlineSchema }),
-  z.object({ id, kind: z.literal('drawing'), body: drawingSchema }),
-  z.object({ id, kind: z.literal('load'), body: loadSchema }),
-  z.object({ id, kind: z.literal('measurement'), body: measurementSchema }),
-  z.object({ id, kind: z.literal('note'), body: noteSchema }),
-  z.object({ id, kind: z.literal('answer'), body: answerSchema }),
+  z.strictObject({ id, kind: z.literal('brief'), body: briefSchema }),
+  z.strictObject({ id, kind: z.literal('level'), body: levelSchema }),
+  z.strictObject({ id, kind: z.literal('buildUp'), body: buildUpSchema }),
+  z.strictObject({ id, kind: z.literal('beam'), body: beamSchema }),
+  z.strictObject({ id, kind: z.literal('column'), body: columnSchema }),
+  z.strictObject({ id, kind: z.literal('hanger'), body: hangerSchema }),
+  z.strictObject({ id, kind: z.literal('wall'), body: wallSchema }),
+  z.strictObject({ id, kind: z.literal('footing'), body: footingSchema }),
+  z.strictObject({ id, kind: z.literal('stripFooting'), body: stripFootingSchema }),
+  z.strictObject({ id, kind: z.literal('panel'), body: panelSchema }),
+  z.strictObject({ id, kind: z.literal('gridline'), body: gridlineSchema }),
+  z.strictObject({ id, kind: z.literal('drawing'), body: drawingSchema }),
+  z.strictObject({ id, kind: z.literal('load'), body: loadSchema }),
+  z.strictObject({ id, kind: z.literal('measurement'), body: measurementSchema }),
+  z.strictObject({ id, kind: z.literal('note'), body: noteSchema }),
+  z.strictObject({ id, kind: z.literal('answer'), body: answerSchema }),
 ]);
 
 /** Every id that an item's body refers to, with the field that does so. */

@@ -5,7 +5,7 @@ import { readItem, requireConsistent, type Item } from '../building';
 export const FILE_FORMAT = 'lofty-plinth-project';
 export const FILE_VERSION = 1;
 
-const storedFileSchema = z.object({
+const storedFileSchema = z.strictObject({
   hash: z.string().regex(/^[0-9a-f]{64}$/),
   type: z.enum(['image/png', 'image/jpeg', 'application/pdf', 'image/vnd.dxf']),
   data: z.string().regex(/^[A-Za-z0-9+/]*={0,2}$/),

@@ -2,13 +2,14 @@ import { z } from 'zod';
 import { quantity } from '../quantity';
 import type { Sheet } from '../sheet';
 import { caseOf, NATURES, USES, type LoadCase } from './nature';
+import { text } from '../schema';
 
 /** What a layer hangs on or lies on: ceilings and ducts load the joists, never the deck above them. */
 export const CARRIERS = ['deck', 'joists'] as const;
 
-export const layerSchema = z.object({
-  name: z.string().min(1, 'a layer needs a name').describe('what the layer is'),
-  load: quantity('areaLoad', 'weight per area', { min: 0 }),
+export const layerSchema = z.strictObject({
+  name: text(80, 1, 'a layer needs a name').describe('what the layer is'),
+  load: quantity('areaLoad', 'weight per area', { min: 0, max: 1 }),
   nature: z
     .enum(['permanent', 'superimposed'])
     .default('permanent')
@@ -17,18 +18,18 @@ export const layerSchema = z.object({
   allowance: z.boolean().default(false).describe('prudence for what may be added later, shown as such'),
 });
 
-export const variableLoadSchema = z.object({
-  name: z.string().min(1, 'a load needs a name').describe('what the load is'),
-  load: quantity('areaLoad', 'load per area on plan', { min: 0 }),
+export const variableLoadSchema = z.strictObject({
+  name: text(80, 1, 'a load needs a name').describe('what the load is'),
+  load: quantity('areaLoad', 'load per area on plan', { min: 0, max: 1 }),
   nature: z.enum(NATURES).exclude(['permanent', 'superimposed']).describe('imposed, roofImposed, snow, wind or seismic'),
   use: z.enum(USES).optional().describe('use category of an imposed load, EN 1991-1-1 table 6.1'),
 });
 
 /** A floor, roof or wall build-up: layers of weight and the variable loads it bears. */
-export const buildUpSchema = z.object({
-  name: z.string().min(1, 'a build-up needs a name').describe('name'),
-  layers: z.array(layerSchema).describe('permanent layers, top to bottom'),
-  variable: z.array(variableLoadSchema).default([]).describe('variable loads'),
+export const buildUpSchema = z.strictObject({
+  name: text(80, 1, 'a build-up needs a name').describe('name'),
+  layers: z.array(layerSchema).max(60).describe('permanent layers, top to bottom'),
+  variable: z.array(variableLoadSchema).max(40).default([]).describe('variable loads'),
 });
 
 export type Layer = z.output<typeof layerSchema>;

@@ -9,6 +9,9 @@ interface Amount {
   readonly bare: boolean;
 }
 
+/** Longest text that is read as a quantity: what is nested in it stays as shallow. */
+const LONGEST = 120;
+
 type Token =
   | { type: 'number'; value: number; text: string; end: number }
   | { type: 'unit'; name: string; end: number }
@@ -258,6 +261,7 @@ function sameDimension(a: Dimension, b: Dimension): boolean {
  * @throws BadInput saying what is wrong and what a right value looks like
  */
 export function parseQuantity(text: string, kind: Kind, system: UnitSystem | null): number {
+  if (text.length > LONGEST) throw new BadInput(`a quantity has at most ${LONGEST} characters`);
   const example = EXAMPLE[kind]?.[system ?? 'SI'];
   const hint = example ? `; write for example ${example}` : '';
   let amount: Amount;

@@ -102,7 +102,7 @@ describe('quantity schema', () => {
   it('takes core numbers and text with units, and names its limits in plain units', () => {
     expect(span.parse(6000)).toBe(6000);
     expect(span.parse('6 m')).toBe(6000);
-    expect(span.safeParse(0).error!.issues[0]!.message).toBe('must be greater than 0 m');
+    expect(span.safeParse(0).error!.issues[0]!.message).toBe('must lie between 0.001 m and 500 m, got 0 mm');
     expect(span.safeParse('six').error!.issues[0]!.message).toContain('not a unit');
     expect(span.safeParse(Number.POSITIVE_INFINITY).success).toBe(false);
   });

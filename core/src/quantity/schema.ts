@@ -1,47 +1,62 @@
 import { z } from 'zod';
 import { PlinthError } from '../error';
+import { told } from '../schema';
+import { BOUNDS } from './bounds';
 import type { Kind } from './kind';
 import { parseQuantity } from './parse';
 import { DISPLAY } from './unit';
 
-/** Limits of a quantity field, in core units, with the reason that a person is told. */
+/** Limits of a quantity field, in core units. What is not given follows from what is physically possible of its kind. */
 export interface QuantityLimits {
+  /** At least this. */
   readonly min?: number;
-  readonly above?: number;
+  /** Greater than this: 0 becomes the smallest value that the kind can have. */
+  readonly above?: 0;
+  /** At most this. */
   readonly max?: number;
+}
+
+/** @returns least and greatest value of a field, core units */
+function rangeOf(kind: Kind, { min, above, max }: QuantityLimits): readonly [number, number] {
+  const { least, most } = BOUNDS[kind];
+  return [min ?? (above === 0 ? least : -most), max ?? most];
 }
 
 /**
  * A Zod schema of one quantity. Takes a number in core units (N, mm, MPa, kg) or a string with a unit; gives the number.
- * The kind and description travel in the schema's metadata, from which forms, JSON Schema and replies are made.
+ * Kind, description and limits travel in the schema's metadata, from which forms, JSON Schema and replies are made.
  */
 export function quantity(kind: Kind, description: string, limits: QuantityLimits = {}) {
   const coreUnit = CORE_UNIT[kind];
+  const [least, most] = rangeOf(kind, limits);
+  const { factor, label } = DISPLAY.SI[kind];
+  const say = (limit: number) => `${Number((limit / factor).toPrecision(6))}${label ? ` ${label}` : ''}`;
   return z
-    .union([z.number(), z.string()])
+    .union([z.number(), z.string()], {
+      error: ({ input }) =>
+        input === undefined
+          ? 'is missing'
+          : `must be a number${coreUnit ? ` in ${coreUnit}, or text with a unit` : ''}, got ${told(input)}`,
+    })
     .transform((input, context) => {
+      const refuse = (message: string) => {
+        context.addIssue({ code: 'custom', message });
+        return z.NEVER;
+      };
       let value: number;
       try {
         value = typeof input === 'number' ? input : parseQuantity(input, kind, null);
       } catch (error) {
         if (!(error instanceof PlinthError)) throw error;
-        context.addIssue({ code: 'custom', message: error.message });
-        return z.NEVER;
+        return refuse(error.message);
       }
-      const { factor, label } = DISPLAY.SI[kind];
-      const say = (limit: number) => `${Number((limit / factor).toPrecision(6))}${label ? ` ${label}` : ''}`;
-      let problem: string | undefined;
-      if (!Number.isFinite(value)) problem = 'must be a finite number';
-      else if (limits.above !== undefined && value <= limits.above) problem = `must be greater than ${say(limits.above)}`;
-      else if (limits.min !== undefined && value < limits.min) problem = `must be at least ${say(limits.min)}`;
-      else if (limits.max !== undefined && value > limits.max) problem = `must be at most ${say(limits.max)}`;
-      if (problem) {
-        context.addIssue({ code: 'custom', message: problem });
-        return z.NEVER;
-      }
+      if (value < least || value > most)
+        return refuse(
+          `must lie between ${say(least)} and ${say(most)}, got ${typeof input === 'string' ? told(input) : `${input}${coreUnit ? ` ${coreUnit}` : ''}`}`,
+        );
       return value;
     })
-    .meta({ description: coreUnit ? `${description}; a number in ${coreUnit}, or text with a unit` : description, kind });
+    .meta({ description: coreUnit ? `${description}; a number in ${coreUnit}, or text with a unit` : description, kind, least, most });
 }
 
 /** The unit in which a bare number of each kind is read inside the core and the API. */

@@ -8,7 +8,7 @@ import { builtUpSection } from './tools/builtUp';
 import { steelBeamLine } from './tools/typedBeam';
 import type { Tool } from './tool';
 
-export { BadFields, inputSchema, readInput, runTool, type FieldIssue, type Tool, type ToolReply } from './tool';
+export { inputSchema, runTool, type Tool, type ToolReply } from './tool';
 
 /** Every calculation there is, by id. */
 export const TOOLS: ReadonlyMap<string, Tool> = new Map(

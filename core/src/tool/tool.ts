@@ -1,20 +1,7 @@
 import { z } from 'zod';
-import { BadInput } from '../error';
 import type { Kind } from '../quantity';
+import { readInput } from '../schema';
 import { entriesOf, Sheet, type Assumption, type Check, type Entry } from '../sheet';
-
-/** One field that is wrong, in words. */
-export interface FieldIssue {
-  readonly field: string;
-  readonly message: string;
-}
-
-/** Input that a schema refuses: every fault at its field. */
-export class BadFields extends BadInput {
-  constructor(readonly issues: readonly FieldIssue[]) {
-    super(issues.map((issue) => (issue.field ? `${issue.field}: ${issue.message}` : issue.message)).join('; '), issues[0]?.field);
-  }
-}
 
 export interface ToolOutput {
   readonly result: unknown;
@@ -48,23 +35,6 @@ export function defineTool<S extends z.ZodType>(
   tool: Omit<Tool, 'input' | 'run' | 'kinds'> & { input: S; kinds?: Tool['kinds']; run: (input: z.output<S>, sheet?: Sheet) => ToolOutput },
 ): Tool {
   return { kinds: {}, ...tool } as unknown as Tool;
-}
-
-/**
- * Reads input by a schema.
- * @throws BadFields with every fault at its field
- */
-export function readInput<S extends z.ZodType>(schema: S, raw: unknown): z.output<S> {
-  const parsed = schema.safeParse(raw);
-  if (parsed.success) return parsed.data;
-  const at = (path: readonly PropertyKey[]) =>
-    path.reduce<unknown>((value, key) => (value as Record<PropertyKey, unknown> | null | undefined)?.[key], raw);
-  throw new BadFields(
-    parsed.error.issues.map(({ path, message }) => ({
-      field: path.join('.'),
-      message: path.length > 0 && at(path) === undefined ? 'is missing' : message,
-    })),
-  );
 }
 
 /** Runs a tool on raw input, with its sheet. @throws BadFields, or what the calculation throws */

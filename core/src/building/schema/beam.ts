@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { quantity } from '../../quantity';
 import { id, locked, mark, measured, note, pointSchema, reduction, reference, status, supportsFound } from './common';
+import { designation, text } from '../../schema';
 
-const stripSchema = z.object({
+const stripSchema = z.strictObject({
   buildUp: id.describe('build-up that the strip carries'),
   from: quantity('length', 'start from the beam end', { min: 0 }),
   to: quantity('length', 'end from the beam end', { min: 0 }),
@@ -11,44 +12,51 @@ const stripSchema = z.object({
   exactStart: quantity('length', 'exact width at the start', { min: 0 }).nullable().default(null).describe('null: the width is exact'),
   exactEnd: quantity('length', 'exact width at the end', { min: 0 }).nullable().default(null).describe('null: the width is exact'),
   pitch: quantity('angle', 'pitch of the plane; layers act per area of slope', { min: 0, max: 1.4 }).default(0),
-  label: z.string().max(60).default('').describe('what the strip is'),
+  label: text(60).default('').describe('what the strip is'),
 });
 
-const beamSupportSchema = z.object({
+const beamSupportSchema = z.strictObject({
   at: quantity('length', 'from the start of the beam', { min: 0 }),
   by: reference.describe('the member that it rests on, or hangs from'),
   holdsDown: z.boolean().default(false).describe('true when the connection can hold the beam down'),
 });
 
-export const beamSchema = z.object({
+export const beamSchema = z.strictObject({
   mark,
   level: id,
   from: pointSchema,
   to: pointSchema,
   role: z.enum(['beam', 'truss']).default('beam').describe('beam, or truss taken down as a simple beam'),
-  section: z.string().nullable().default(null).describe('designation of the catalogue; null: not chosen'),
-  grade: z.string().nullable().default(null).describe('null: the grade of the brief'),
+  section: designation().nullable().default(null).describe('designation of the catalogue; null: not chosen'),
+  grade: designation().nullable().default(null).describe('null: the grade of the brief'),
   ownWeight: quantity('lineLoad', 'allowance for own weight while no section is chosen', { min: 0 }),
   supportsFound,
   supports: z
     .array(beamSupportSchema)
+    .max(60)
     .describe('where it rests, and on what; when supports are found, only what is held down is read here'),
-  hinges: z.array(quantity('length', 'from the start of the beam', { min: 0 })).default([]),
-  strips: z.array(stripSchema).default([]).describe('tributary strips of floor or roof'),
+  hinges: z
+    .array(quantity('length', 'from the start of the beam', { min: 0 }))
+    .max(40)
+    .default([]),
+  strips: z.array(stripSchema).max(200).default([]).describe('tributary strips of floor or roof'),
   restraint: z
     .enum(['supports', 'floor', 'points'])
     .default('supports')
     .describe('what holds the compression flange: only the supports; the floor along the top flange; points at the positions given'),
   restraintPoints: z
     .array(quantity('length', 'from the start of the beam', { min: 0 }))
+    .max(200)
     .default([])
     .describe('places where both flanges are held sideways'),
   topPoints: z
     .array(quantity('length', 'from the start of the beam', { min: 0 }))
+    .max(200)
     .default([])
     .describe('places where only the top flange is held sideways'),
   bottomPoints: z
     .array(quantity('length', 'from the start of the beam', { min: 0 }))
+    .max(200)
     .default([])
     .describe('places where only the bottom flange is held sideways; also beside a floor on the top flange'),
   loadHeight: z

@@ -1,32 +1,33 @@
 import { z } from 'zod';
 import { quantity } from '../../quantity';
 import { isSection } from '../../section';
+import { designation, text } from '../../schema';
 
 /** Families of design standards by which a project may work. */
 export const FAMILIES = ['european', 'american', 'british'] as const;
 export type Family = (typeof FAMILIES)[number];
 
-export const briefSchema = z.object({
-  name: z.string().trim().min(1, 'the project needs a name').max(80).describe('name of the building'),
+export const briefSchema = z.strictObject({
+  name: text(80, 1, 'the project needs a name').describe('name of the building'),
   family: z.enum(FAMILIES).describe('code family'),
   units: z.enum(['SI', 'US']).describe('units in which the project is shown and typed'),
   combinationRule: z
     .enum(['6.10', '6.10ab', 'LRFD', 'ASD', 'BS5950'])
     .describe('European: 6.10 or 6.10a/6.10b; American: LRFD or ASD; older British: BS5950'),
-  grade: z.string().describe('steel grade of rolled shapes'),
-  hollowGrade: z.string().describe('steel grade of rectangular hollow shapes'),
-  roundGrade: z.string().describe('steel grade of circular hollow shapes'),
-  concrete: z.string().describe('concrete of footings'),
+  grade: designation().describe('steel grade of rolled shapes'),
+  hollowGrade: designation().describe('steel grade of rectangular hollow shapes'),
+  roundGrade: designation().describe('steel grade of circular hollow shapes'),
+  concrete: designation().describe('concrete of footings'),
   reinforcement: z.enum(['B500B', 'Grade 60']).describe('reinforcing steel'),
-  bar: z.string().describe('bar of footings'),
-  cover: quantity('sectionLength', 'cover to the bars of footings', { min: 0 }),
-  bearing: quantity('bearing', 'allowable bearing pressure', { above: 0 }),
+  bar: designation().describe('bar of footings'),
+  cover: quantity('sectionLength', 'cover to the bars of footings', { min: 10, max: 300 }),
+  bearing: quantity('bearing', 'allowable bearing pressure', { min: 0.005, max: 50 }),
   bearingBasis: z.enum(['gross', 'net']).describe('gross: on all that presses on the soil; net: on what exceeds the soil taken out'),
-  bearingSource: z.string().max(200).default('').describe('where the bearing pressure comes from'),
-  soilUnitWeight: quantity('unitWeight', 'unit weight of soil and backfill', { min: 0 }),
-  concreteUnitWeight: quantity('unitWeight', 'unit weight of reinforced concrete', { above: 0 }),
-  foundingDepth: quantity('length', 'underside of footings below ground', { min: 0 }),
-  footingStep: quantity('sectionLength', 'footing sizes are rounded up to a multiple of this', { above: 0 }),
+  bearingSource: text(200).default('').describe('where the bearing pressure comes from'),
+  soilUnitWeight: quantity('unitWeight', 'unit weight of soil and backfill', { min: 5e-6, max: 40e-6 }),
+  concreteUnitWeight: quantity('unitWeight', 'unit weight of reinforced concrete', { min: 10e-6, max: 60e-6 }),
+  foundingDepth: quantity('length', 'underside of footings below ground', { min: 0, max: 50_000 }),
+  footingStep: quantity('sectionLength', 'footing sizes are rounded up to a multiple of this', { min: 5, max: 1000 }),
   imposedReduction: z
     .enum(['none', 'code'])
     .default('none')
@@ -50,15 +51,12 @@ export const briefSchema = z.object({
     .describe('own length over this: limit under variable load of overhangs and cantilevers'),
   ownShapes: z
     .array(
-      z.object({
-        name: z.string().trim().min(1, 'a shape needs a name').max(40, 'a name has at most 40 characters'),
-        designation: z
-          .string()
-          .max(60)
-          .refine(
-            (text) => text.startsWith('own ') && isSection(text),
-            'write an own shape by its dimensions, such as own I 600x250x10x20',
-          ),
+      z.strictObject({
+        name: text(40, 1, 'a shape needs a name'),
+        designation: text(60).refine(
+          (text) => text.startsWith('own ') && isSection(text),
+          'write an own shape by its dimensions, such as own I 600x250x10x20',
+        ),
       }),
     )
     .max(500, 'at most 500 own shapes')

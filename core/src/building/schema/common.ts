@@ -1,30 +1,26 @@
 import { z } from 'zod';
 import { quantity } from '../../quantity';
+import { text } from '../../schema';
 
 /** What the items of a building have in common. Positions x, y in mm on plan; every reference is an item's id. */
 
 export const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, 'an id is 1 to 40 letters, digits, - or _');
 export const reference = id.nullable();
-export const mark = z
-  .string()
-  .trim()
-  .min(1, 'a mark is needed, such as B1')
-  .max(24, 'a mark has at most 24 characters')
-  .describe('mark on the drawings');
-export const pointSchema = z.object({ x: quantity('position', 'east on plan'), y: quantity('position', 'north on plan') });
+export const mark = text(24, 1, 'a mark is needed, such as B1').describe('mark on the drawings');
+export const pointSchema = z.strictObject({ x: quantity('position', 'east on plan'), y: quantity('position', 'north on plan') });
 export const status = z.enum(['new', 'existing', 'removed']).default('new').describe('new, existing or removed');
 export const reduction = z
   .enum(['brief', 'none'])
   .default('brief')
   .describe('reduction of imposed floor load in its design: as in the brief, or none');
 export const locked = z.boolean().default(false).describe('true: its section stays when members are sized');
-export const note = z.string().max(2000).default('').describe('note');
+export const note = text(2000).default('').describe('note');
 
 /** Dimensions of a member that were measured: which, by what, and the exact length where the one used was rounded up. */
 export const measured = z
   .array(
-    z.object({
-      field: z.string().max(60).describe('dimension: length, or strips.N.width'),
+    z.strictObject({
+      field: text(60).describe('dimension: length, or strips.N.width'),
       by: id.describe('measurement'),
       exact: quantity('length', 'length as measured', { min: 0 }),
     }),

@@ -2,15 +2,15 @@ import { z } from 'zod';
 import { quantity } from '../../quantity';
 import { id, mark, note, pointSchema, reduction, status } from './common';
 
-export const footingSchema = z.object({
+export const footingSchema = z.strictObject({
   mark,
   at: pointSchema,
   level: id.describe('level of its top'),
-  width: quantity('length', 'size along x', { above: 0 }).nullable().default(null).describe('null: sized from the load'),
-  length: quantity('length', 'size along y', { above: 0 }).nullable().default(null).describe('null: square'),
-  thickness: quantity('sectionLength', 'thickness', { above: 0 }).nullable().default(null).describe('null: sized'),
+  width: quantity('length', 'size along x', { min: 100, max: 50_000 }).nullable().default(null).describe('null: sized from the load'),
+  length: quantity('length', 'size along y', { min: 100, max: 50_000 }).nullable().default(null).describe('null: square'),
+  thickness: quantity('sectionLength', 'thickness', { min: 50, max: 5000 }).nullable().default(null).describe('null: sized'),
   method: z.enum(['full', 'ruleOfThumb']).default('full').describe('full check, or the small-house rule of thumb'),
-  bearing: quantity('bearing', 'allowable bearing of this footing', { above: 0 })
+  bearing: quantity('bearing', 'allowable bearing of this footing', { min: 0.005, max: 50 })
     .nullable()
     .default(null)
     .describe('null: as in the brief'),
@@ -19,12 +19,12 @@ export const footingSchema = z.object({
   note,
 });
 
-export const stripFootingSchema = z.object({
+export const stripFootingSchema = z.strictObject({
   mark,
   from: pointSchema,
   to: pointSchema,
   level: id.describe('level of its top'),
-  width: quantity('length', 'width', { above: 0 }).nullable().default(null).describe('null: not chosen'),
+  width: quantity('length', 'width', { min: 100, max: 20_000 }).nullable().default(null).describe('null: not chosen'),
   status,
   note,
 });

@@ -2,18 +2,20 @@ import { z } from 'zod';
 import { NATURES, USES } from '../../load';
 import { quantity } from '../../quantity';
 import { id, mark, note, outline, pointSchema, reference, status } from './common';
+import { text } from '../../schema';
 
-export const levelSchema = z.object({
-  name: z.string().trim().min(1, 'a level needs a name').max(40).describe('name'),
+export const levelSchema = z.strictObject({
+  name: text(40, 1, 'a level needs a name').describe('name'),
   elevation: quantity('position', 'elevation above datum'),
 });
 
-export const panelSchema = z.object({
+export const panelSchema = z.strictObject({
   mark,
   level: id,
   outline: outline.describe('corners in order'),
   openings: z
-    .array(z.object({ label: z.string().max(40).default('').describe('what it is'), outline }))
+    .array(z.strictObject({ label: text(40).default('').describe('what it is'), outline }))
+    .max(200)
     .default([])
     .describe('openings: their edges carry nothing'),
   buildUp: id.describe('build-up of the panel'),
@@ -25,15 +27,15 @@ export const panelSchema = z.object({
   note,
 });
 
-export const gridlineSchema = z.object({
-  label: z.string().trim().min(1, 'a gridline needs a label').max(8, 'a label has at most 8 characters').describe('label'),
+export const gridlineSchema = z.strictObject({
+  label: text(8, 1, 'a gridline needs a label').describe('label'),
   from: pointSchema,
   to: pointSchema,
 });
 
 /** A drawing laid under a level, to scale: a picture, a page of a PDF, or the lines of a DXF. */
-export const drawingSchema = z.object({
-  name: z.string().trim().min(1, 'a drawing needs a name').max(80).describe('name'),
+export const drawingSchema = z.strictObject({
+  name: text(80, 1, 'a drawing needs a name').describe('name'),
   level: id.describe('level under which it lies'),
   file: z
     .string()
@@ -41,19 +43,19 @@ export const drawingSchema = z.object({
     .describe('hash of the file'),
   format: z.enum(['picture', 'pdf', 'dxf']).default('picture').describe('PNG or JPG; a page of a PDF; lines of a DXF'),
   page: z.number().int().min(1).max(5000).default(1).describe('page of a PDF'),
-  hiddenLayers: z.array(z.string().max(255)).max(2000).default([]).describe('layers of a DXF that are not shown'),
-  width: z.number().positive().max(1e9).describe('width: pixels of a picture, points of a PDF, units of a DXF'),
-  height: z.number().positive().max(1e9).describe('height, likewise'),
+  hiddenLayers: z.array(text(255)).max(2000).default([]).describe('layers of a DXF that are not shown'),
+  width: z.number().min(0.001).max(1e9).describe('width: pixels of a picture, points of a PDF, units of a DXF'),
+  height: z.number().min(0.001).max(1e9).describe('height, likewise'),
   at: pointSchema.describe('middle of the drawing on plan'),
-  scale: z.number().positive('a scale is greater than 0').max(100_000).describe('mm on plan to a pixel, point or unit'),
-  scaleSource: z.string().max(120).default('').describe('how the scale was set'),
+  scale: z.number().min(0.000_01).max(100_000).describe('mm on plan to a pixel, point or unit'),
+  scaleSource: text(120).default('').describe('how the scale was set'),
   turn: quantity('angle', 'turned anticlockwise', { min: -7, max: 7 }).default(0),
   opacity: z.number().min(0.05, 'at least 0.05').max(1, 'at most 1').default(0.6).describe('1: as it is; less: faded'),
   locked: z.boolean().default(false).describe('true: it does not move'),
 });
 
-export const loadSchema = z.object({
-  label: z.string().trim().min(1, 'a load needs a name').max(60).describe('what the load is'),
+export const loadSchema = z.strictObject({
+  label: text(60, 1, 'a load needs a name').describe('what the load is'),
   on: id.describe('member that it acts on; of an area load the panel'),
   type: z.enum(['point', 'line', 'area']).describe('point or line on a member, or an area of a panel'),
   nature: z.enum(NATURES).describe('nature'),
@@ -70,27 +72,27 @@ export const loadSchema = z.object({
 });
 
 /** A distance, a chain or an area read off a plan and kept. */
-export const measurementSchema = z.object({
-  name: z.string().trim().min(1, 'a measurement needs a name').max(60, 'a name has at most 60 characters').describe('what was measured'),
+export const measurementSchema = z.strictObject({
+  name: text(60, 1, 'a measurement needs a name').describe('what was measured'),
   level: id.describe('level on whose plan it was read'),
   points: z.array(pointSchema).min(2, 'a measurement has two points at least').max(200).describe('from place to place'),
   closed: z.boolean().default(false).describe('true: the last place joins the first, and there is an area'),
-  source: z.string().max(200).default('').describe('from which drawing and scale'),
+  source: text(200).default('').describe('from which drawing and scale'),
   pitch: quantity('angle', 'pitch of what was measured on plan; its slope is longer', { min: 0, max: 1.4 }).default(0),
   note,
 });
 
 /** A note pinned to a place of a plan, and to a member when there is one. */
-export const noteSchema = z.object({
-  text: z.string().trim().min(1, 'a note needs words').max(500, 'a note has at most 500 characters').describe('words'),
+export const noteSchema = z.strictObject({
+  text: text(500, 1, 'a note needs words').describe('words'),
   level: id,
   at: pointSchema,
   on: reference.describe('what it is about'),
 });
 
 /** An assumption that somebody has confirmed, with the reason. */
-export const answerSchema = z.object({
-  key: z.string().min(1).max(160).describe('key of the assumption'),
-  reason: z.string().trim().min(1, 'write why it may be taken so').max(500).describe('reason'),
-  by: z.string().trim().min(1, 'write who confirms it').max(60).describe('who confirms it'),
+export const answerSchema = z.strictObject({
+  key: text(160, 1).describe('key of the assumption'),
+  reason: text(500, 1, 'write why it may be taken so').describe('reason'),
+  by: text(60, 1, 'write who confirms it').describe('who confirms it'),
 });

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { quantity } from '../../quantity';
 import { id, locked, mark, note, pointSchema, reduction, reference, status, supportsFound } from './common';
+import { designation } from '../../schema';
 
 /** How the two ends of a column are held; number: its effective length is typed. */
 export const END_CONDITIONS = ['number', 'pinnedPinned', 'fixedPinned', 'fixedFixed', 'fixedFree', 'fixedSway', 'pinnedSway'] as const;
@@ -11,15 +12,15 @@ const heldHeights = z
   .max(20, 'at most 20 places')
   .default([]);
 
-export const columnSchema = z.object({
+export const columnSchema = z.strictObject({
   mark,
   at: pointSchema,
   base: id.describe('level at which it stands'),
   top: id.describe('level that it reaches'),
   supportsFound,
   by: reference.describe('what it stands on'),
-  section: z.string().nullable().default(null),
-  grade: z.string().nullable().default(null),
+  section: designation().nullable().default(null),
+  grade: designation().nullable().default(null),
   ownWeight: quantity('lineLoad', 'allowance for own weight while no section is chosen', { min: 0 }),
   factorY: z.number().min(0.5).max(10).default(1).describe('effective length over storey height, buckling about the major axis'),
   factorZ: z.number().min(0.5).max(10).default(1).describe('effective length over storey height, buckling about the minor axis'),
@@ -38,7 +39,7 @@ export const columnSchema = z.object({
   note,
 });
 
-export const hangerSchema = z.object({
+export const hangerSchema = z.strictObject({
   mark,
   at: pointSchema,
   top: id.describe('level of the member that it hangs from'),

@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { quantity } from '../../quantity';
 import { id, mark, measured, note, pointSchema, reference, status, supportsFound } from './common';
+import { text } from '../../schema';
 
 const wallOpeningSchema = z
-  .object({
+  .strictObject({
     from: quantity('length', 'start from the wall end', { min: 0 }),
     to: quantity('length', 'end from the wall end', { min: 0 }),
     sill: quantity('length', 'underside above the foot of the wall; 0 for a door', { min: 0 }).default(0),
@@ -13,7 +14,7 @@ const wallOpeningSchema = z
   .refine(({ from, to }) => to > from, { message: 'an opening ends beyond its start', path: ['to'] })
   .refine(({ sill, head }) => head > sill, { message: 'the head of an opening lies above its sill', path: ['head'] });
 
-export const wallSchema = z.object({
+export const wallSchema = z.strictObject({
   mark,
   from: pointSchema,
   to: pointSchema,
@@ -23,10 +24,10 @@ export const wallSchema = z.object({
     .nullable()
     .default(null)
     .describe('height of the wall itself; null: from level to level'),
-  weight: quantity('areaLoad', 'weight per area of its face', { min: 0 }),
-  thickness: quantity('sectionLength', 'thickness', { above: 0 }).default(215),
-  construction: z.string().max(80).default('').describe('construction'),
-  openings: z.array(wallOpeningSchema).default([]).describe('doors and windows'),
+  weight: quantity('areaLoad', 'weight per area of its face', { min: 0, max: 0.2 }),
+  thickness: quantity('sectionLength', 'thickness', { min: 10, max: 5000 }).default(215),
+  construction: text(80).default('').describe('construction'),
+  openings: z.array(wallOpeningSchema).max(100).default([]).describe('doors and windows'),
   openingsRule: z
     .enum(['ignored', 'around'])
     .default('ignored')
@@ -37,7 +38,7 @@ export const wallSchema = z.object({
     .describe('how a point load spreads: at an angle down the wall; over the whole wall with its line of action kept; evenly over it'),
   spreadAngle: quantity('angle', 'angle of spread from the vertical', { min: 0, max: 1.2 }).default(Math.PI / 4),
   bears: z.enum(['open', 'yes', 'no']).default('open').describe('does this wall carry load? open until somebody answers'),
-  bearsReason: z.string().max(500).default('').describe('how one knows'),
+  bearsReason: text(500).default('').describe('how one knows'),
   braces: z.boolean().default(false).describe('true: it braces the outside walls, whatever it carries'),
   measured,
   supportsFound,

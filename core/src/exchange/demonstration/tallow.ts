@@ -37,11 +37,11 @@ function maker<K extends ItemKind>(kind: K, sample: object) {
 export function tallowWharf({ baysX, baysY, storeys, irregularity }: TallowSize): Item[] {
   const origin = { x: 0, y: 0 };
   const level = (k: number) => `L${k}`;
-  const made = { mark: 'x', level: 'L0', base: 'L0', top: 'L1', by: null, supportsFound: true, ownWeight: 0 };
-  const beam = maker('beam', { ...made, from: origin, to: origin, supports: [], restraint: 'floor' });
-  const column = maker('column', { ...made, at: origin });
-  const footing = maker('footing', { ...made, at: origin });
-  const panel = maker('panel', { ...made, outline: [origin, origin, origin], buildUp: 'office', direction: Math.PI / 2 });
+  const made = { mark: 'x', supportsFound: true, ownWeight: 0 };
+  const beam = maker('beam', { ...made, level: 'L0', from: origin, to: origin, supports: [], restraint: 'floor' });
+  const column = maker('column', { ...made, at: origin, base: 'L0', top: 'L1', by: null });
+  const footing = maker('footing', { mark: 'x', level: 'L0', at: origin });
+  const panel = maker('panel', { mark: 'x', level: 'L0', outline: [origin, origin, origin], buildUp: 'office', direction: Math.PI / 2 });
   const items: Item[] = [brief(), ...buildUps()];
   for (let k = storeys; k >= 0; k -= 1)
     items.push({

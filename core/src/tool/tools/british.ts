@@ -4,18 +4,19 @@ import { quantity } from '../../quantity';
 import { findSection } from '../../section';
 import { britishBeam, britishStrut } from '../../standard';
 import { defineTool } from '../tool';
+import { designation, text } from '../../schema';
 
 const given = {
-  section: z.string().describe('designation of the catalogue'),
-  grade: z.string().describe('steel grade, EN 10025 or EN 10210'),
-  combination: z.string().default('typed').describe('name of the combination'),
+  section: designation().describe('designation of the catalogue'),
+  grade: designation().describe('steel grade, EN 10025 or EN 10210'),
+  combination: text(80).default('typed').describe('name of the combination'),
 };
 
 export const britishSteelBeam = defineTool({
   id: 'british.steel.segment',
   title: 'Segment of a rolled steel beam (BS 5950-1:2000, older British practice)',
   summary: 'Shear, bending beside it, lateral-torsional buckling of a rolled I or H under effects factored by BS 5950-1 (1.4 and 1.6).',
-  input: z.object({
+  input: z.strictObject({
     ...given,
     moment: quantity('moment', 'largest moment'),
     shear: quantity('force', 'largest shear'),
@@ -54,7 +55,7 @@ export const britishSteelStrut = defineTool({
   id: 'british.steel.strut',
   title: 'Steel strut (BS 5950-1:2000, older British practice)',
   summary: 'Compression resistance about both axes of rolled I and H and hot-finished hollow sections under a factored force.',
-  input: z.object({
+  input: z.strictObject({
     ...given,
     axial: quantity('force', 'compression', { above: 0 }),
     lengthX: quantity('length', 'effective length, major axis', { above: 0 }),

@@ -4,20 +4,21 @@ import { quantity } from '../../quantity';
 import { describePlace, fromTheSide, jointsOf, mustLieApart, readParts, solveElastic, solvePlastic, type Part } from '../../section';
 import type { Sheet } from '../../sheet';
 import { defineTool } from '../tool';
+import { designation, text } from '../../schema';
 
 const size = (description: string) => quantity('sectionLength', description, { above: 0 });
 
-const partSchema = z.object({
-  name: z.string().trim().min(1, 'a part needs a name').max(40).describe('name'),
+const partSchema = z.strictObject({
+  name: text(40, 1, 'a part needs a name').describe('name'),
   width: size('of a plate: width').optional(),
   height: size('of a plate: height').optional(),
-  section: z.string().optional().describe('a shape of the catalogue, or an own one, in the place of a plate'),
+  section: designation().optional().describe('a shape of the catalogue, or an own one, in the place of a plate'),
   turned: z.boolean().default(false).describe('turned by a right angle, anticlockwise'),
   x: quantity('sectionLength', 'its middle, to the right of the datum').default(0),
   z: quantity('sectionLength', 'its middle, above the datum').default(0),
-  fy: quantity('stress', 'yield strength', { above: 0 }).optional(),
-  E: quantity('stress', 'modulus of elasticity', { above: 0 }).default(210_000),
-  holeIn: z.string().optional().describe('the part that this is a hole in; left out: material'),
+  fy: quantity('stress', 'yield strength', { min: 20, max: 2000 }).optional(),
+  E: quantity('stress', 'modulus of elasticity', { min: 100, max: 1e6 }).default(210_000),
+  holeIn: designation().optional().describe('the part that this is a hole in; left out: material'),
 });
 
 function axisResult(parts: readonly Part[], shear: number, weld: { strength: number; runs: number } | undefined, sheet?: Sheet) {
@@ -71,13 +72,13 @@ export const builtUpSection = defineTool({
   title: 'Built-up section',
   summary:
     'Plates, rolled shapes and holes of unlike strength and modulus: elastic and plastic neutral axes about both axes, yield and plastic moment, shear flow at the joints and the weld that it asks for.',
-  input: z.object({
+  input: z.strictObject({
     parts: z.array(partSchema).min(1, 'name at least one part').max(40),
     shear: quantity('force', 'shear along the height, for the joints').default(0),
     shearAcross: quantity('force', 'shear across, for the joints of the other axis').default(0),
     weld: z
-      .object({
-        strength: quantity('stress', 'design shear strength of the weld metal on its throat', { above: 0 }),
+      .strictObject({
+        strength: quantity('stress', 'design shear strength of the weld metal on its throat', { min: 10, max: 1500 }),
         runs: z.number().int().min(1).max(4).default(2).describe('runs that share the flow of a joint'),
       })
       .optional()

@@ -8,6 +8,7 @@ import { chartConditions, longestSpan, spanChart } from '../../design';
 import { philosophyOf, type BeamActions, type Standard } from '../../standard';
 import { defineTool, type Tool } from '../tool';
 import { memberTools } from './familyMember';
+import { designation, text } from '../../schema';
 
 interface Examples {
   readonly grade: string;
@@ -58,19 +59,20 @@ export function familyTools(standard: Standard): Tool[] {
   const example = EXAMPLES[standard.id];
   const philosophyIds = standard.philosophies.map((philosophy) => philosophy.id) as [string, ...string[]];
   const philosophy = z.enum(philosophyIds).default(philosophyIds[0]).describe('philosophy: what the effects have been combined by');
-  const section = z.string().describe('designation of the catalogue');
-  const grade = z.string().describe('steel grade');
-  const effects = z.string().default('typed').describe('name of the combination');
+  const section = designation().describe('designation of the catalogue');
+  const grade = designation().describe('steel grade');
+  const effects = text(80).default('typed').describe('name of the combination');
   const named = (title: string) => `${title} (${standard.title})`;
 
   const combinations = defineTool({
     id: `${standard.id}.combinations`,
     title: named('Combinations'),
     summary: 'Combinations for strength, service and lifting of the load cases given.',
-    input: z.object({
+    input: z.strictObject({
       cases: z
-        .array(z.object({ nature: z.enum(NATURES), use: z.enum(USES).optional().describe('use of an imposed load') }))
-        .min(1, 'name at least one case'),
+        .array(z.strictObject({ nature: z.enum(NATURES), use: z.enum(USES).optional().describe('use of an imposed load') }))
+        .min(1, 'must name at least one case')
+        .max(100),
       philosophy,
     }),
     example: { cases: [{ nature: 'permanent' }, { nature: 'imposed', use: 'B' }, { nature: 'snow' }, { nature: 'wind' }] },
@@ -85,7 +87,7 @@ export function familyTools(standard: Standard): Tool[] {
     id: `${standard.id}.steel.beam`,
     title: named('Rolled steel beam'),
     summary: 'Bending, shear and lateral-torsional buckling of one segment under effects that are already combined.',
-    input: z.object({
+    input: z.strictObject({
       section,
       grade,
       philosophy,
@@ -145,7 +147,7 @@ export function familyTools(standard: Standard): Tool[] {
     id: `${standard.id}.steel.column`,
     title: named('Steel column in axial load'),
     summary: 'Cross-section, flexural and torsional buckling under a compression that is already combined.',
-    input: z.object({
+    input: z.strictObject({
       section,
       grade,
       philosophy,
@@ -174,13 +176,13 @@ export function familyTools(standard: Standard): Tool[] {
     title: named('Chart of beams by span and load'),
     summary:
       'The lightest section for each span and imposed load, with the floor holding its top flange and without, for a stated situation; and the longest span of one section.',
-    input: z.object({
+    input: z.strictObject({
       philosophy,
       grade,
-      families: z.array(z.string()).min(1, 'name at least one family').describe('families tried'),
+      families: z.array(designation()).min(1, 'must name at least one').max(40).describe('families tried'),
       permanent: quantity('lineLoad', 'permanent load beside own weight', { min: 0 }),
       spans: z
-        .array(quantity('length', 'span', { above: 0 }))
+        .array(quantity('length', 'span', { min: 500, max: 60_000 }))
         .min(1)
         .max(30)
         .describe('rows'),
@@ -223,16 +225,16 @@ export function familyTools(standard: Standard): Tool[] {
     id: `${standard.id}.footing.pad`,
     title: named('Strength of a pad footing'),
     summary: 'Bars, anchorage, shear and punching of a concentrically loaded pad under a factored column load.',
-    input: z.object({
-      width: quantity('length', 'pad along x', { above: 0 }),
-      length: quantity('length', 'pad along y', { above: 0 }),
-      thickness: quantity('sectionLength', 'thickness', { above: 0 }),
-      columnWidth: quantity('sectionLength', 'column along x', { above: 0 }),
-      columnDepth: quantity('sectionLength', 'column along y', { above: 0 }),
-      concrete: z.string().describe('concrete, such as C30/37 or 4000 psi'),
+    input: z.strictObject({
+      width: quantity('length', 'pad along x', { min: 100, max: 50_000 }),
+      length: quantity('length', 'pad along y', { min: 100, max: 50_000 }),
+      thickness: quantity('sectionLength', 'thickness', { min: 50, max: 10_000 }),
+      columnWidth: quantity('sectionLength', 'column along x', { min: 10, max: 10_000 }),
+      columnDepth: quantity('sectionLength', 'column along y', { min: 10, max: 10_000 }),
+      concrete: designation().describe('concrete, such as C30/37 or 4000 psi'),
       reinforcement: z.enum(Object.keys(REINFORCEMENT) as [keyof typeof REINFORCEMENT]).describe('reinforcing steel'),
-      bar: z.string().describe('bar: 16, or #5'),
-      cover: quantity('sectionLength', 'cover', { min: 0 }),
+      bar: designation().describe('bar: 16, or #5'),
+      cover: quantity('sectionLength', 'cover', { min: 10, max: 300 }),
       force: quantity('force', 'factored column load'),
       combination: effects,
     }),
@@ -271,18 +273,19 @@ export function familyTools(standard: Standard): Tool[] {
     id: `${standard.id}.load.reduction`,
     title: named('Reduction of imposed load'),
     summary: 'Factors on the imposed floor load of one member, by the area and the storeys that it carries. It is never handed on.',
-    input: z.object({
+    input: z.strictObject({
       role: z.enum(['beam', 'cantilever', 'column', 'footing']).describe('what the member is'),
       floors: z
         .array(
-          z.object({
+          z.strictObject({
             use: z.enum(USES).describe('use of the floor, EN 1991-1-1 table 6.1'),
-            level: z.string().describe('name of its storey'),
+            level: designation().describe('name of its storey'),
             area: quantity('floorArea', 'area that the member carries', { above: 0 }),
             intensity: quantity('areaLoad', 'imposed load', { above: 0 }),
           }),
         )
-        .min(1, 'name at least one floor'),
+        .min(1, 'must name at least one floor')
+        .max(500),
     }),
     example: {
       role: 'column',

@@ -7,6 +7,7 @@ import { findSection } from '../../section';
 import { governing, type Sheet } from '../../sheet';
 import { philosophyOf, type Standard } from '../../standard';
 import { defineTool, type Tool } from '../tool';
+import { designation, text } from '../../schema';
 
 /** What any check of a member between its restraints takes for true. */
 function noteMember(standard: Standard, unbraced: number, untwisted: boolean, sheet?: Sheet): void {
@@ -33,13 +34,13 @@ export function memberTools(
 ): Tool[] {
   const philosophyIds = standard.philosophies.map(({ id }) => id) as [string, ...string[]];
   const philosophy = z.enum(philosophyIds).default(philosophyIds[0]).describe('philosophy: what the effects have been combined by');
-  const section = z.string().describe('designation of the catalogue');
-  const grade = z.string().describe('steel grade');
-  const effects = z.string().default('typed').describe('name of the combination');
+  const section = designation().describe('designation of the catalogue');
+  const grade = designation().describe('steel grade');
+  const effects = text(80).default('typed').describe('name of the combination');
   const named = (title: string) => `${title} (${standard.title})`;
   const along = (title: string) =>
     z
-      .object({
+      .strictObject({
         start: quantity('moment', 'at the start').default(0),
         middle: quantity('moment', 'at the middle').default(0),
         end: quantity('moment', 'at the end').default(0),
@@ -67,7 +68,7 @@ export function memberTools(
     title: named('Steel member under forces and moments'),
     summary:
       'Axial force of either sign, bending and shear in both planes, each alone and together, in the section and between restraints, under one set of effects that are already combined.',
-    input: z.object({
+    input: z.strictObject({
       section,
       grade,
       philosophy,
@@ -113,7 +114,7 @@ export function memberTools(
     title: named('Steel member under end forces of an analysis'),
     summary:
       'Sets that act at once and are already combined, an envelope of peaks, or unfactored sets by load case that are combined here; the worst of each check over all of them.',
-    input: z.object({
+    input: z.strictObject({
       section,
       grade,
       philosophy,
@@ -123,8 +124,8 @@ export function memberTools(
         .describe('sets: combined, each at once; envelope: combined peaks; cases: unfactored, by load case'),
       sets: z
         .array(
-          z.object({
-            name: z.string().max(60).default('').describe('what it is called'),
+          z.strictObject({
+            name: text(60).default('').describe('what it is called'),
             nature: z.enum(NATURES).default('permanent').describe('nature of its case, where sets are given by case'),
             use: z.enum(USES).default('B').describe('use of an imposed load'),
             ...force,
@@ -181,7 +182,7 @@ export function memberTools(
     title: named('Web of an I under a force through its flange'),
     summary:
       'Bearing, crippling and buckling of a web without stiffeners over a support or under a load, from one flange or both; sidesway where the flange may move.',
-    input: z.object({
+    input: z.strictObject({
       section,
       grade,
       philosophy,

@@ -7,6 +7,7 @@ import { KINDS, formatQuantity, parseQuantity, quantity, type Kind } from '../..
 import { findSection, sectionProperties, type SectionProperties, type Shape } from '../../section';
 import { compare, type Sheet } from '../../sheet';
 import { defineTool } from '../tool';
+import { designation } from '../../schema';
 
 const PROPERTY_KINDS: Record<keyof SectionProperties, Kind> = {
   A: 'area',
@@ -41,7 +42,7 @@ const size = (description: string) => quantity('sectionLength', description, { a
 const radius = (description: string) => quantity('sectionLength', description, { min: 0 }).default(0);
 
 const shapeSchema = z.discriminatedUnion('outline', [
-  z.object({
+  z.strictObject({
     outline: z.literal('I'),
     h: size('overall depth'),
     b: size('flange width'),
@@ -49,7 +50,7 @@ const shapeSchema = z.discriminatedUnion('outline', [
     tf: size('flange'),
     r: radius('root radius'),
   }),
-  z.object({
+  z.strictObject({
     outline: z.literal('unequalI').describe('welded I of unequal flanges'),
     h: size('overall depth'),
     b: size('width of the top flange'),
@@ -58,7 +59,7 @@ const shapeSchema = z.discriminatedUnion('outline', [
     tfBottom: size('thickness of the bottom flange'),
     tw: size('web'),
   }),
-  z.object({
+  z.strictObject({
     outline: z.literal('channel'),
     h: size('overall depth'),
     b: size('flange width'),
@@ -66,7 +67,7 @@ const shapeSchema = z.discriminatedUnion('outline', [
     tf: size('flange'),
     r: radius('root radius'),
   }),
-  z.object({
+  z.strictObject({
     outline: z.literal('box'),
     h: size('overall depth'),
     b: size('overall width'),
@@ -74,7 +75,7 @@ const shapeSchema = z.discriminatedUnion('outline', [
     ro: radius('outer corner radius'),
     ri: radius('inner corner radius'),
   }),
-  z.object({
+  z.strictObject({
     outline: z.literal('tee').describe('flange on top'),
     h: size('overall depth'),
     b: size('flange width'),
@@ -82,7 +83,7 @@ const shapeSchema = z.discriminatedUnion('outline', [
     tf: size('flange'),
     r: radius('root radius'),
   }),
-  z.object({
+  z.strictObject({
     outline: z.literal('angle').describe('corner at the lower left'),
     h: size('vertical leg'),
     b: size('horizontal leg'),
@@ -90,15 +91,15 @@ const shapeSchema = z.discriminatedUnion('outline', [
     r: radius('root radius'),
     toe: radius('toe radius'),
   }),
-  z.object({ outline: z.literal('tube'), d: size('outside diameter'), t: size('wall') }),
+  z.strictObject({ outline: z.literal('tube'), d: size('outside diameter'), t: size('wall') }),
 ]);
 
 export const quantityRead = defineTool({
   id: 'quantity.read',
   title: 'Read a quantity',
   summary: 'Reads what a person types, such as 10\'6", 285 plf or 3*0.85, and shows it in both unit systems.',
-  input: z.object({
-    text: z.string().describe('what was typed'),
+  input: z.strictObject({
+    text: designation().describe('what was typed'),
     kind: z.enum(KINDS).describe('kind of quantity'),
     system: z.enum(['SI', 'US']).describe('units of a bare number'),
   }),
@@ -116,7 +117,7 @@ export const sectionOf = defineTool({
   title: 'Section properties from dimensions',
   summary:
     'Area, moduli, second moments, torsion and warping constants of an I, also of unequal flanges, channel, box, tee, angle or tube, root radii included.',
-  input: z.object({ shape: shapeSchema.describe('outline and dimensions') }),
+  input: z.strictObject({ shape: shapeSchema.describe('outline and dimensions') }),
   kinds: PROPERTY_KINDS,
   example: { shape: { outline: 'I', h: 300, b: 150, tw: 7.1, tf: '10.7 mm', r: 15 } },
   run: ({ shape }) => ({ result: sectionProperties(shape as Shape) }),
@@ -126,7 +127,7 @@ export const sectionCatalogued = defineTool({
   id: 'section.catalogued',
   title: 'Catalogued section',
   summary: 'Dimensions, mass and properties of a catalogued shape.',
-  input: z.object({ section: z.string().describe('designation, such as UB 457x191x82 or W16X31') }),
+  input: z.strictObject({ section: designation().describe('designation, such as UB 457x191x82 or W16X31') }),
   kinds: { ...PROPERTY_KINDS, mass: 'massPerLength' },
   example: { section: 'UB 457x191x82' },
   run: ({ section }) => {
@@ -139,7 +140,7 @@ export const buildUpSum = defineTool({
   id: 'load.buildUp',
   title: 'Load build-up',
   summary: 'Sums the layers and variable loads of a build-up by case, per area on plan; layers act per area of slope.',
-  input: z.object({ buildUp: buildUpSchema, pitch: quantity('angle', 'pitch of the plane', { min: 0, max: 1.4 }).default(0) }),
+  input: z.strictObject({ buildUp: buildUpSchema, pitch: quantity('angle', 'pitch of the plane', { min: 0, max: 1.4 }).default(0) }),
   example: {
     buildUp: {
       name: 'Roof',
@@ -155,29 +156,30 @@ export const buildUpSum = defineTool({
 });
 
 const loadSchema = z.discriminatedUnion('type', [
-  z.object({ type: z.literal('point'), at: quantity('length', 'from the left end'), force: quantity('force', 'downward') }),
-  z.object({
+  z.strictObject({ type: z.literal('point'), at: quantity('length', 'from the left end'), force: quantity('force', 'downward') }),
+  z.strictObject({
     type: z.literal('distributed'),
     from: quantity('length', 'start'),
     to: quantity('length', 'end'),
     start: quantity('lineLoad', 'at the start, downward'),
     end: quantity('lineLoad', 'at the end, downward'),
   }),
-  z.object({ type: z.literal('moment'), at: quantity('length', 'from the left end'), moment: quantity('moment', 'clockwise') }),
+  z.strictObject({ type: z.literal('moment'), at: quantity('length', 'from the left end'), moment: quantity('moment', 'clockwise') }),
 ]);
 
 export const beamLine = defineTool({
   id: 'beam.line',
   title: 'Line beam',
   summary: 'Exact reactions and extremes of moment, shear and deflection of a beam of any number of spans, with cantilevers and hinges.',
-  input: z.object({
+  input: z.strictObject({
     length: quantity('length', 'length of the beam', { above: 0 }),
     EI: quantity('stiffness', 'flexural stiffness', { above: 0 }),
     supports: z
-      .array(z.object({ at: quantity('length', 'from the left end'), fixed: z.boolean().default(false).describe('holds rotation') }))
-      .min(1, 'a beam needs a support'),
-    hinges: z.array(quantity('length', 'from the left end')).default([]),
-    loads: z.array(loadSchema).default([]),
+      .array(z.strictObject({ at: quantity('length', 'from the left end'), fixed: z.boolean().default(false).describe('holds rotation') }))
+      .min(1, 'a beam needs a support')
+      .max(100),
+    hinges: z.array(quantity('length', 'from the left end')).max(100).default([]),
+    loads: z.array(loadSchema).max(500).default([]),
   }),
   kinds: { force: 'force', moment: 'moment', at: 'length', shear: 'force', deflection: 'sectionLength' },
   example: {
@@ -197,10 +199,10 @@ export const beamLine = defineTool({
 });
 
 const groundFields = {
-  depth: quantity('length', 'founding depth', { min: 0 }),
-  concrete: quantity('unitWeight', 'unit weight of concrete', { above: 0 }).default(25e-6),
-  soil: quantity('unitWeight', 'unit weight of soil', { min: 0 }).default(18e-6),
-  allowable: quantity('bearing', 'allowable bearing', { above: 0 }),
+  depth: quantity('length', 'founding depth', { min: 0, max: 50_000 }),
+  concrete: quantity('unitWeight', 'unit weight of concrete', { min: 10e-6, max: 60e-6 }).default(25e-6),
+  soil: quantity('unitWeight', 'unit weight of soil', { min: 5e-6, max: 40e-6 }).default(18e-6),
+  allowable: quantity('bearing', 'allowable bearing', { min: 0.005, max: 50 }),
   basis: z.enum(['gross', 'net']).describe('what the allowable bearing is stated for'),
 };
 
@@ -229,11 +231,11 @@ export const footingBearing = defineTool({
   id: 'footing.bearing',
   title: 'Bearing pressure of a pad',
   summary: 'Gross or net pressure under a concentrically loaded pad with its own weight and backfill, against an allowable value.',
-  input: z.object({
+  input: z.strictObject({
     load: quantity('force', 'service load of the column', { above: 0 }),
-    width: quantity('length', 'pad along x', { above: 0 }),
-    length: quantity('length', 'pad along y', { above: 0 }),
-    thickness: quantity('sectionLength', 'thickness', { above: 0 }),
+    width: quantity('length', 'pad along x', { min: 100, max: 50_000 }),
+    length: quantity('length', 'pad along y', { min: 100, max: 50_000 }),
+    thickness: quantity('sectionLength', 'thickness', { min: 50, max: 10_000 }),
     ...groundFields,
   }),
   kinds: { pressure: 'bearing' },
@@ -248,12 +250,12 @@ export const footingSize = defineTool({
   id: 'footing.size',
   title: 'Least pad by bearing',
   summary: 'The least square pad, or the least missing side, whose pressure under a service load is allowed, rounded up to a step.',
-  input: z.object({
+  input: z.strictObject({
     load: quantity('force', 'service load of the column', { above: 0 }),
-    width: quantity('length', 'pad along x, when it is given', { above: 0 }).optional(),
-    length: quantity('length', 'pad along y, when it is given', { above: 0 }).optional(),
-    thickness: quantity('sectionLength', 'thickness', { above: 0 }),
-    step: quantity('sectionLength', 'sides are a multiple of this', { above: 0 }).default(50),
+    width: quantity('length', 'pad along x, when it is given', { min: 100, max: 50_000 }).optional(),
+    length: quantity('length', 'pad along y, when it is given', { min: 100, max: 50_000 }).optional(),
+    thickness: quantity('sectionLength', 'thickness', { min: 50, max: 10_000 }),
+    step: quantity('sectionLength', 'sides are a multiple of this', { min: 5, max: 1000 }).default(50),
     ...groundFields,
   }),
   kinds: { width: 'length', length: 'length', pressure: 'bearing' },
@@ -270,11 +272,11 @@ export const footingRuleOfThumb = defineTool({
   id: 'footing.ruleOfThumb',
   title: 'Plain pad of a small house',
   summary: 'Thickness of a plain concrete pad by 45 degree spread; a rule of thumb with stated limits.',
-  input: z.object({
+  input: z.strictObject({
     load: quantity('force', 'service load'),
-    width: quantity('length', 'larger side of the pad', { above: 0 }),
-    column: quantity('sectionLength', 'smaller side of the column', { above: 0 }),
-    thickness: quantity('sectionLength', 'thickness', { above: 0 }),
+    width: quantity('length', 'larger side of the pad', { min: 100, max: 50_000 }),
+    column: quantity('sectionLength', 'smaller side of the column', { min: 10, max: 10_000 }),
+    thickness: quantity('sectionLength', 'thickness', { min: 50, max: 10_000 }),
   }),
   example: { load: '60 kN', width: '0.75 m', column: 150, thickness: 300 },
   run: (input, sheet) => ({ result: {}, checks: ruleOfThumbPad(input, sheet) }),

@@ -18,8 +18,9 @@ import { BadInput } from '../../error';
 import { quantity } from '../../quantity';
 import { numbersOf, totalOf } from '../../takedown';
 import { defineTool } from '../tool';
+import { designation } from '../../schema';
 
-const itemsSchema = z.object({ items: z.array(itemSchema).min(1).describe('items of a project file') });
+const itemsSchema = z.strictObject({ items: z.array(itemSchema).min(1).max(20_000).describe('items of a project file') });
 
 const smallBuilding = {
   items: [
@@ -169,7 +170,7 @@ export const designProject = defineTool({
 });
 
 const requestFields = {
-  families: z.array(z.string()).default([]).describe('families allowed; none named: the usual ones'),
+  families: z.array(designation()).max(40).default([]).describe('families allowed; none named: the usual ones'),
   maxDepth: quantity('sectionLength', 'greatest depth', { above: 0 }).optional(),
   maxWidth: quantity('sectionLength', 'greatest width', { above: 0 }).optional(),
 };
@@ -204,7 +205,7 @@ export const sizeMember = defineTool({
   summary:
     'Every allowed shape tried on a member of a project under all combinations: the least that carries, and why the next less does not.',
   input: itemsSchema.extend({
-    member: z.string().min(1).describe('mark of the beam or column'),
+    member: designation().describe('mark of the beam or column'),
     by: z.enum(['mass', 'depth', 'width', 'cost']).default('mass').describe('what is to be least'),
     ...requestFields,
   }),
@@ -225,7 +226,7 @@ export const rationaliseMembers = defineTool({
   title: 'Few sizes for a group of members',
   summary: 'For each number of distinct sizes the set that weighs least, exactly, with what it costs when a size more is worth some steel.',
   input: itemsSchema.extend({
-    members: z.array(z.string().min(1)).min(1).max(2000).describe('marks of beams and columns'),
+    members: z.array(designation()).min(1).max(2000).describe('marks of beams and columns'),
     most: z.number().int().min(1).max(12).default(3).describe('how many distinct sizes at most'),
     charge: z.number().min(0).max(1e6).default(0).describe('kg of steel that one more distinct size is worth'),
     ...requestFields,
@@ -253,7 +254,7 @@ export const whatIfMember = defineTool({
   title: 'What if a beam or column were otherwise',
   summary:
     'Held otherwise, of other grades, by other rules of combination and by other codes: the present section and the lightest that carries, side by side.',
-  input: itemsSchema.extend({ member: z.string().min(1).describe('mark of the beam or column') }),
+  input: itemsSchema.extend({ member: designation().describe('mark of the beam or column') }),
   kinds: CANDIDATE_KINDS,
   example: { ...smallBuilding, member: 'B1' },
   run: ({ items, member }) => {

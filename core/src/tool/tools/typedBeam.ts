@@ -5,6 +5,7 @@ import { NATURES, USES } from '../../load';
 import { quantity } from '../../quantity';
 import { STANDARDS, philosophyOf } from '../../standard';
 import { defineTool } from '../tool';
+import { designation, text } from '../../schema';
 
 const families = Object.keys(STANDARDS) as [keyof typeof STANDARDS, ...(keyof typeof STANDARDS)[]];
 
@@ -12,11 +13,11 @@ export const steelBeamLine = defineTool({
   id: 'steel.beam.line',
   title: 'Steel beam of any number of spans',
   summary: 'Typed spans and unfactored loads: combinations, arrangements of variable load, every check, deflection and reactions by case.',
-  input: z.object({
+  input: z.strictObject({
     family: z.enum(families).describe('family of codes'),
-    philosophy: z.string().optional().describe('philosophy; left out: the first of the family'),
-    section: z.string().describe('designation of the catalogue, or an own shape'),
-    grade: z.string().describe('steel grade'),
+    philosophy: designation().optional().describe('philosophy; left out: the first of the family'),
+    section: designation().describe('designation of the catalogue, or an own shape'),
+    grade: designation().describe('steel grade'),
     length: quantity('length', 'length', { above: 0 }),
     supports: z
       .array(quantity('length', 'support, from the start', { min: 0 }))
@@ -51,8 +52,8 @@ export const steelBeamLine = defineTool({
       .default(null),
     loads: z
       .array(
-        z.object({
-          name: z.string().max(60).default('').describe('what it is'),
+        z.strictObject({
+          name: text(60).default('').describe('what it is'),
           nature: z.enum(NATURES).describe('nature'),
           use: z.enum(USES).default('B').describe('use of an imposed load'),
           type: z.enum(['point', 'line']).describe('point or line load'),
