@@ -1,7 +1,7 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
 import { chmodSync, existsSync, mkdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
+import { connect, createServer, type AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import pg from 'pg';
 import { findProgram, installDebian, isRoot, Plain, postgresFolders, ROOT } from './system';
@@ -15,7 +15,7 @@ export class Cluster {
   private readonly data: string;
   private readonly bin: string;
 
-  constructor(private readonly name: 'demo' | 'test') {
+  constructor(private readonly name: 'demo' | 'test' | 'kills') {
     let folders = postgresFolders();
     if (!findProgram('initdb', folders)) {
       installDebian(['postgresql'], 'PostgreSQL');
@@ -30,10 +30,9 @@ export class Cluster {
   }
 
   private run(program: string, args: readonly string[]): { ok: boolean; output: string } {
-    const path = join(this.bin, program);
-    const [command, rest] = isRoot() ? ['runuser', ['-u', 'postgres', '--', path, ...args]] : [path, [...args]];
+    const [command, rest] = this.command(program, args);
     // the server that pg_ctl starts keeps its output: it must not hold a pipe of ours open
-    const result = spawnSync(command!, rest as string[], {
+    const result = spawnSync(command, rest, {
       cwd: '/',
       stdio: ['ignore', program === 'pg_ctl' ? 'ignore' : 'pipe', 'pipe'].map((s, i) =>
         program === 'pg_ctl' && i === 2 ? 'ignore' : s,
@@ -103,24 +102,75 @@ export class Cluster {
   async start(database = 'plinth'): Promise<string> {
     this.make();
     if (!this.isRunning()) {
-      const port = await freePort();
-      const log = join(this.folder, 'log');
-      const started = this.run('pg_ctl', [
-        'start',
-        '--wait',
-        '--timeout',
-        '60',
-        '--pgdata',
-        this.data,
-        '--log',
-        log,
-        '--options',
-        `-c listen_addresses=127.0.0.1 -p ${port} -c unix_socket_directories= -c fsync=${this.name === 'test' ? 'off' : 'on'}`,
-      ]);
-      if (!started.ok) throw new Plain(`The database did not start; its last words: ${lastLine(log)}`);
+      const started = this.run('pg_ctl', this.startArguments(await freePort()));
+      if (!started.ok) throw new Plain(`The database did not start; its last words: ${lastLine(this.log)}`);
     }
     await this.ensure(database);
     return this.url(database);
+  }
+
+  private get log(): string {
+    return join(this.folder, 'log');
+  }
+
+  private startArguments(port: number): string[] {
+    return [
+      'start',
+      '--wait',
+      '--timeout',
+      '60',
+      '--pgdata',
+      this.data,
+      '--log',
+      this.log,
+      '--options',
+      `-c listen_addresses=127.0.0.1 -p ${port} -c unix_socket_directories= -c fsync=${this.name === 'test' ? 'off' : 'on'}`,
+    ];
+  }
+
+  /** Process number of the running server, which is the first of its processes. */
+  get postmaster(): number {
+    return Number(readFileSync(join(this.data, 'postmaster.pid'), 'utf8').split('\n')[0]);
+  }
+
+  /**
+   * Starts the server again, on the same port, whenever it is gone: killed, or out of memory. Nothing is waited for in this process.
+   * @returns how to stop watching
+   */
+  watch(): () => void {
+    const { port } = this;
+    if (port === null) throw new Error('the database must have been started');
+    let [isOver, isGone] = [false, false];
+    const look = async () => {
+      while (!isOver) {
+        const wasGone = isGone;
+        isGone = !(await answers(port));
+        if (isGone && !isOver) {
+          if (!wasGone) console.error('The database is gone; it is started again…');
+          await this.runAside('pg_ctl', this.startArguments(port));
+        }
+        await new Promise((resolve) => setTimeout(resolve, WATCH_EVERY).unref());
+      }
+    };
+    void look();
+    return () => {
+      isOver = true;
+    };
+  }
+
+  /** Runs one of PostgreSQL's programs without stopping what else this process does. */
+  private runAside(program: string, args: readonly string[]): Promise<void> {
+    const [command, rest] = this.command(program, args);
+    return new Promise((resolve) => {
+      const child = spawn(command, rest, { cwd: '/', stdio: 'ignore', env: { ...process.env, LC_ALL: 'C.UTF-8' } });
+      child.once('error', () => resolve());
+      child.once('close', () => resolve());
+    });
+  }
+
+  private command(program: string, args: readonly string[]): [string, string[]] {
+    const path = join(this.bin, program);
+    return isRoot() ? ['runuser', ['-u', 'postgres', '--', path, ...args]] : [path, [...args]];
   }
 
   private async ensure(database: string): Promise<void> {
@@ -156,6 +206,24 @@ function lastLine(path: string): string {
   } catch {
     return 'none';
   }
+}
+
+/** How often the watched server is looked at, ms. */
+const WATCH_EVERY = 500;
+
+/** True when something listens on a port of loopback. */
+function answers(port: number): Promise<boolean> {
+  return new Promise((resolve) => {
+    const socket = connect({ host: '127.0.0.1', port, timeout: 2000 });
+    const end = (is: boolean) => {
+      socket.destroy();
+      resolve(is);
+    };
+    socket.once('connect', () => end(true));
+    // one that is slow is not gone
+    socket.once('timeout', () => end(true));
+    socket.once('error', () => end(false));
+  });
 }
 
 /** A port on loopback that nobody listens on. */

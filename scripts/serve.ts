@@ -5,6 +5,9 @@ import { Plain } from './system';
 
 const DEFAULT_PORT = 4870;
 
+/** Names by which a proxy in front reaches this server, parted by commas. */
+const namesFromEnvironment = () => (process.env['PLINTH_HOSTS'] ?? '').split(',').filter((name) => name !== '');
+
 /** Starts database, screens and server, and stops them in order on Ctrl-C. */
 export async function serve(demonstration: boolean): Promise<void> {
   const port = Number(process.env['PLINTH_PORT'] ?? DEFAULT_PORT);
@@ -15,7 +18,7 @@ export async function serve(demonstration: boolean): Promise<void> {
   await buildWeb();
   let server;
   try {
-    server = await startServer({ databaseUrl, port, web: WEB_DIST, demonstration });
+    server = await startServer({ databaseUrl, port, web: WEB_DIST, demonstration, names: namesFromEnvironment() });
   } catch (error) {
     await cluster.stopUnlessUsed();
     if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
@@ -23,11 +26,13 @@ export async function serve(demonstration: boolean): Promise<void> {
       `Port ${port} is taken. Is it running already? If not, choose another: PLINTH_PORT=${port + 1} ./plinth ${demonstration ? 'demo' : 'start'}`,
     );
   }
+  const unwatch = cluster.watch();
   console.log(`Lofty Plinth is at ${server.url}   (Ctrl-C stops it)`);
   await new Promise<void>((resolve) => {
     for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => resolve());
   });
   console.log('Stopping…');
+  unwatch();
   await server.close();
   await cluster.stopUnlessUsed();
 }

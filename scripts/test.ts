@@ -72,16 +72,53 @@ function hunt([times, ...filter]: readonly string[], count: Count): void {
   }
 }
 
+/** Runs something that needs the test database, and stops it afterwards. */
+async function onDatabase(run: (environment: NodeJS.ProcessEnv) => void | Promise<void>): Promise<void> {
+  const cluster = new Cluster('test');
+  const url = await cluster.start();
+  try {
+    await run({ PLINTH_TEST_DATABASE: url });
+  } finally {
+    cluster.stop();
+  }
+}
+
+const wholeNumber = (text: string | undefined, fallback: number, usage: string): number => {
+  const value = Number(text ?? fallback);
+  if (!Number.isInteger(value) || value < 1) throw new Plain(`Write it so: ${usage}`);
+  return value;
+};
+
+/** Many more of the requests that no well-meaning client sends, from a seed. */
+async function hostile([many, from]: readonly string[], count: Count): Promise<void> {
+  const usage = './plinth test hostile 10000 7 (how many, and a seed)';
+  const [requests, seed] = [wholeNumber(many, 10_000, usage), wholeNumber(from, randomInt(1, 2 ** 31), usage)];
+  console.log(`${requests} requests, PLINTH_SEED=${seed}`);
+  await onDatabase((environment) =>
+    vitest('server', ['hostile'], { ...environment, PLINTH_HOSTILE: String(requests), PLINTH_SEED: String(seed) }, count),
+  );
+}
+
+/** Server, connections and database killed over and over during bursts of edits. */
+async function kills([times]: readonly string[], count: Count): Promise<void> {
+  const rounds = wholeNumber(times, 20, './plinth test kills 20 (how many rounds of each)');
+  await onDatabase((environment) => vitest('server', ['kills'], { ...environment, PLINTH_KILLS: String(rounds) }, count));
+}
+
+/** What goes looking for faults beyond what the tests try each time. */
+const SEARCHES: Readonly<Record<string, (words: readonly string[], count: Count) => void | Promise<void>>> = { hunt, hostile, kills };
+
 main(async () => {
   const [wanted, ...filter] = process.argv.slice(2);
-  if (wanted === 'hunt') {
+  const search = wanted === undefined ? undefined : SEARCHES[wanted];
+  if (search) {
     const found: Count = { passed: 0, failed: 0 };
-    hunt(filter, found);
+    await search(filter, found);
     console.log(`${found.passed} passed, ${found.failed} failed`);
     return found.failed === 0 && found.passed > 0 ? 0 : 1;
   }
   if (wanted !== undefined && !PARTS.includes(wanted as Part))
-    throw new Plain(`There is no part "${wanted}"; parts are ${PARTS.join(', ')}, and hunt.`);
+    throw new Plain(`There is no part "${wanted}"; parts are ${PARTS.join(', ')}; hunt, hostile and kills go looking.`);
   const does = (part: Part) => wanted === undefined || wanted === part;
   const count: Count = { passed: 0, failed: 0 };
 
@@ -98,20 +135,14 @@ main(async () => {
   if (does('types')) for (const project of ['core', 'api', 'server', 'web']) whole(`types of ${project}`, 'tsc', ['-p', project], count);
   if (does('core')) vitest('core', filter, {}, count);
   if (does('web')) vitest('web', filter, {}, count);
-  if (does('server') || does('e2e')) {
-    const cluster = new Cluster('test');
-    const url = await cluster.start();
-    try {
-      if (does('server')) vitest('server', filter, { PLINTH_TEST_DATABASE: url }, count);
-      if (does('e2e')) {
-        requireChromium();
-        await buildWeb();
-        vitest('e2e', filter, { PLINTH_TEST_DATABASE: url }, count);
-      }
-    } finally {
-      cluster.stop();
-    }
-  }
+  if (does('server') || does('e2e'))
+    await onDatabase(async (environment) => {
+      if (does('server')) vitest('server', filter, environment, count);
+      if (!does('e2e')) return;
+      requireChromium();
+      await buildWeb();
+      vitest('e2e', filter, environment, count);
+    });
   console.log(`${count.passed} passed, ${count.failed} failed`);
   return count.failed === 0 && count.passed > 0 ? 0 : 1;
 });

@@ -23,6 +23,7 @@ export const commandSchema = z.strictObject({
   changes: z.array(changeSchema).min(1, 'must change something').max(20_000),
 });
 export type CommandInput = z.input<typeof commandSchema>;
+
 export type Command = z.output<typeof commandSchema>;
 
 export const undoSchema = z.strictObject({ commandId, who });
@@ -95,6 +96,9 @@ export const ERROR_CODES = [
   'blocked',
   'too-large',
   'too-many',
+  'too-long',
+  'refused',
+  'unavailable',
   'internal',
 ] as const;
 export type ErrorCode = (typeof ERROR_CODES)[number];

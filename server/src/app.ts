@@ -4,7 +4,8 @@ import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
-import { describeError, notFound } from './errors';
+import { describeError, loggable, notFound } from './errors';
+import { ownOrigin } from './guard/origin';
 import { apiPage } from './routes/apiPage';
 import { fileRoutes } from './routes/files';
 import { projectRoutes, type Services } from './routes/projects';
@@ -14,6 +15,9 @@ export interface AppOptions extends Services {
   /** Built web application; null serves the API alone. */
   readonly web: string | null;
   readonly log: Logger;
+  /** Names by which the server is reached beside the loopback ones. */
+  readonly names?: readonly string[];
+  readonly requestsPer10s?: number;
 }
 
 /** The whole HTTP face: API, its page, and the web application. */
@@ -41,14 +45,14 @@ export function createApp(options: AppOptions): Express {
     '/api',
     rateLimit({
       windowMs: 10_000,
-      limit: 4000,
+      limit: options.requestsPer10s ?? 4000,
       standardHeaders: true,
       legacyHeaders: false,
       handler: (_request, response) =>
         void response.status(429).json({ error: { code: 'too-many', message: 'too many requests; wait a few seconds' } }),
     }),
   );
-  app.use('/api', express.json({ limit: '50mb', type: 'application/json' }));
+  app.use('/api', ownOrigin(options.names));
   app.get('/api/health', async (_request, response) => {
     await options.db.execute('select 1');
     response.json({ ok: true });
@@ -61,9 +65,9 @@ export function createApp(options: AppOptions): Express {
   });
   app.use('/api/projects', projectRoutes(options));
   app.use('/api/files', fileRoutes(options));
-  app.use('/api/tools', toolRoutes());
+  app.use('/api/tools', toolRoutes(options));
   app.use('/api', (request) => {
-    throw notFound(request.path);
+    throw notFound(`"${request.path.slice(0, 80)}"`);
   });
   if (web && existsSync(join(web, 'index.html'))) {
     app.use(
@@ -78,10 +82,17 @@ export function createApp(options: AppOptions): Express {
       response.set('Cache-Control', 'no-cache').sendFile('index.html', { root: web });
     });
   }
-  app.use((error: unknown, request: Request, response: Response, next: NextFunction) => {
+  app.use(() => {
+    throw notFound('anything at this address');
+  });
+  // four parameters make it the one that is asked about errors
+  app.use((error: unknown, request: Request, response: Response, _next: NextFunction) => {
     const { status, body } = describeError(error);
-    if (status >= 500) log.error({ err: error, url: request.url }, 'request failed');
-    if (response.headersSent) next(error);
+    if (status === 503) {
+      log.warn({ failure: loggable(error), url: request.url.slice(0, 200) }, 'not now');
+      response.set('Retry-After', '1');
+    } else if (status >= 500) log.error({ failure: loggable(error), url: request.url.slice(0, 200) }, 'request failed');
+    if (response.headersSent) response.destroy();
     else response.status(status).json(body);
   });
   return app;

@@ -45,9 +45,9 @@ it('a server killed during a burst of edits keeps every edit that it acknowledge
   const refused: string[] = [];
   // each edit writes two levels in one command: by half would be one of them
   const edit = async (n: number) => {
-    const changes = ['a', 'b'].map((half) => ({
+    const changes = ['a', 'b'].map((half, i) => ({
       op: 'put',
-      item: item('level', `L${n}${half}`, { name: `Level ${n}${half}`, elevation: n }),
+      item: item('level', `L${n}${half}`, { name: `Level ${n}${half}`, elevation: 10 + n * 100 + i * 40 }),
       revision: null,
     }));
     const reply = await post(`/api/projects/${id}/commands`, { commandId: `burst-edit-${n}`, who: 'Ada', summary: `edit ${n}`, changes });

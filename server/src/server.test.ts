@@ -71,13 +71,13 @@ describe('commands', () => {
       { op: 'put', item: { id: 'L2', kind: 'level', body: { name: '', elevation: 0 } }, revision: null },
     ]);
     expect(reply.status).toBe(422);
-    expect(reply.body.error).toMatchObject({ code: 'bad-input', field: 'body.name' });
+    expect(reply.body.error).toMatchObject({ code: 'bad-input', field: 'changes.1.item.name' });
     expect((await snapshot(id)).version).toBe(1);
   });
   it.each([
     ['a reference to nothing', put(item('footing', 'F1', { mark: 'F1', at: { x: 0, y: 0 }, level: 'attic' }), null), 'refers to "attic"'],
     ['a kind that does not exist', { op: 'put', item: { id: 'Q', kind: 'tower', body: {} }, revision: null }, 'not a kind of item'],
-    ['taking away the brief', { op: 'remove', id: 'brief', revision: 1 }, 'exactly one brief'],
+    ['taking away the brief', { op: 'remove', id: 'brief', revision: 1 }, 'needs a brief'],
     [
       'a quantity that cannot be read',
       { op: 'put', item: { id: 'L9', kind: 'level', body: { name: 'x', elevation: '3 apples' } }, revision: null },
@@ -160,7 +160,7 @@ describe('nothing half written', () => {
       await holder.connect();
       await holder.query('begin');
       await holder.query('lock table journal in access exclusive mode');
-      const changes = Array.from({ length: 50 }, (_, i) => put(level(`K${i}`, `Level ${i}`, i * 3000), null));
+      const changes = Array.from({ length: 50 }, (_, i) => put(level(`K${i}`, `Level ${i}`, (i + 1) * 3000), null));
       const attempt = applyCommand(own.db, id, { commandId: commandId(), who: 'Ada', summary: 'many', reason: '', changes }).then(
         () => 'written',
         () => 'failed',

@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { BadInput } from '../error';
-import { ITEM_SCHEMAS, itemName, itemSchema, referencesOf, type Item } from './item';
-import { designation, readInput } from '../schema';
+import { designation, nearestKnown, readInput } from '../schema';
+import { ITEM_SCHEMAS, type Item, type ItemKind } from './item';
+import { requireConsistent } from './rules';
+import { id } from './schema/common';
 
 const journalNumber = z
   .number()
@@ -9,14 +11,18 @@ const journalNumber = z
   .min(0)
   .max(2 ** 31 - 1);
 
-/** One change of one item: put writes it (revision null: it is new), remove takes it away. */
+/** One change of one item: put writes it (revision null: it is new), remove deletes it. */
 export const changeSchema = z.discriminatedUnion('op', [
   z.strictObject({
     op: z.literal('put'),
     item: z.strictObject({ id: designation(), kind: designation(), body: z.unknown() }),
     revision: journalNumber.nullable().describe('revision of the item that was seen; null for a new one'),
   }),
-  z.strictObject({ op: z.literal('remove'), id: designation(), revision: journalNumber.describe('revision of the item that was seen') }),
+  z.strictObject({
+    op: z.literal('remove'),
+    id: designation(),
+    revision: journalNumber.describe('revision of the item that was seen'),
+  }),
 ]);
 export type Change = z.output<typeof changeSchema>;
 
@@ -27,51 +33,41 @@ export interface StoredItem {
   readonly revision: number;
 }
 
+const envelopeSchema = z.strictObject({ id, kind: z.string().max(40), body: z.unknown() });
+
 /**
  * Reads an item of a change: kind known, body as its schema wants it.
- * @throws BadInput with the field and what is wrong with it
+ * @throws BadFields with every fault at its field, of the body without a prefix
  */
 export function readItem(raw: unknown): Item {
-  const kind = (raw as { kind?: unknown } | null)?.kind;
-  if (typeof kind !== 'string' || !Object.hasOwn(ITEM_SCHEMAS, kind))
-    throw new BadInput(`"${String(kind).slice(0, 40)}" is not a kind of item; kinds are ${Object.keys(ITEM_SCHEMAS).join(', ')}`, 'kind');
-  return readInput(itemSchema, raw) as Item;
+  const { id: itemId, kind, body } = readInput(envelopeSchema, raw);
+  if (!Object.hasOwn(ITEM_SCHEMAS, kind)) {
+    const near = nearestKnown(kind, Object.keys(ITEM_SCHEMAS));
+    throw new BadInput(`"${kind}" is not a kind of item${near ? `: did you mean "${near}"?` : ''}`, 'kind');
+  }
+  return { id: itemId, kind, body: readInput(ITEM_SCHEMAS[kind as ItemKind] as z.ZodType, body) } as Item;
 }
 
 /**
- * Checks that a project still hangs together: one brief, every reference found and of a kind that may be referred to.
- * @throws BadInput naming the item and the field
+ * Reads the items of a whole project: each by its schema, every id once, and all of them hanging together.
+ * @throws BadInput that names the item by its place in the list, its id and the field
  */
-export function requireConsistent(items: ReadonlyMap<string, Item>): void {
-  let briefs = 0;
-  for (const item of items.values()) {
-    if (item.kind === 'brief') briefs += 1;
-    for (const { field, id } of referencesOf(item)) {
-      const target = items.get(id);
-      if (!target)
-        throw new BadInput(
-          `${itemName(item)} refers to "${id}", which is not in the project (it may be in use elsewhere: free it first)`,
-          field,
-        );
-      const wanted = KINDS_OF_REFERENCE[field.replace(/\.\d+\./, '.')];
-      if (wanted && !wanted.includes(target.kind))
-        throw new BadInput(
-          `${itemName(item)}: ${itemName(target)} is a ${target.kind}, but a ${wanted.join(' or ')} is wanted here`,
-          field,
-        );
+export function readItems(list: readonly unknown[]): Item[] {
+  const items = list.map((raw, i) => {
+    try {
+      return readItem(raw);
+    } catch (error) {
+      if (!(error instanceof BadInput)) throw error;
+      const { id: named } = (raw ?? {}) as { id?: unknown };
+      const who = `Item ${i + 1}${typeof named === 'string' ? ` ("${named.slice(0, 40)}")` : ''}`;
+      throw new BadInput(`${who}: ${error.message}`, `items.${i}${error.field ? `.${error.field}` : ''}`);
     }
+  });
+  const known = new Map<string, Item>();
+  for (const item of items) {
+    if (known.has(item.id)) throw new BadInput(`two items have the id "${item.id}"`, 'items');
+    known.set(item.id, item);
   }
-  if (briefs !== 1) throw new BadInput('a project has exactly one brief');
+  requireConsistent(known);
+  return items;
 }
-
-const KINDS_OF_REFERENCE: Readonly<Record<string, readonly Item['kind'][]>> = {
-  level: ['level'],
-  base: ['level'],
-  top: ['level'],
-  by: ['beam', 'column', 'wall', 'footing', 'stripFooting'],
-  'supports.by': ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting'],
-  buildUp: ['buildUp'],
-  'strips.buildUp': ['buildUp'],
-  'measured.by': ['measurement'],
-  on: ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting', 'panel'],
-};

@@ -1,5 +1,5 @@
 export * from './item';
-export { completed } from './completed';
+export { MODEL_VERSION, upgradeBody, upgradeItem } from './upgrade';
 export { assemble, Assembler } from './assembler';
 export { differenceOf, noteDifference } from './difference';
 export { MapView, patched } from './readMap';
@@ -31,7 +31,8 @@ export {
   type LineItem,
   type Reshaped,
 } from './reshape';
-export { changeSchema, readItem, requireConsistent, type Change, type StoredItem } from './command';
+export { changeSchema, readItem, readItems, type Change, type StoredItem } from './command';
+export { requireBuildable, requireConsistent, requireWhole } from './rules';
 export { areaOf, pointsOf, ringOf } from './region';
 export { readShape, shapeInFull, shapeName } from './shapeName';
 export { defaultBrief, item } from './sample';

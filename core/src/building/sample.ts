@@ -1,4 +1,4 @@
-import { ITEM_SCHEMAS, type Family, type Item, type ItemKind } from './item';
+import { ITEM_SCHEMAS, RULES_OF_FAMILY, type Family, type Item, type ItemKind } from './item';
 import type { z } from 'zod';
 
 /** A brief with usual values for a family: what a new project starts from. */
@@ -8,7 +8,7 @@ export function defaultBrief(name: string, family: Family) {
     name,
     family,
     units: european ? 'SI' : 'US',
-    combinationRule: family === 'european' ? '6.10ab' : family === 'american' ? 'LRFD' : 'BS5950',
+    combinationRule: RULES_OF_FAMILY[family][0],
     grade: family === 'european' ? 'S355' : family === 'american' ? 'A992' : 'S275',
     hollowGrade: european ? 'S355H' : 'A500C',
     roundGrade: european ? 'S355H' : 'A53B',

@@ -166,13 +166,22 @@ export function sizeByBearing(
   thickness: number,
   ground: Ground,
 ): { width: number; length: number } | null {
-  for (let side = step * Math.ceil(SMALLEST / step); side <= LARGEST; side += step) {
-    const [width, length] = [given.width ?? side, given.length ?? side];
-    // sides that are both given are checked, not changed
-    if (given.width && given.length) return { width, length };
-    if (bearingPressure(load, width, length, thickness, ground) <= ground.allowable) return { width, length };
+  // sides that are both given are checked, not changed
+  if (given.width && given.length) return { width: given.width, length: given.length };
+  const sidesOf = (count: number) => ({ width: given.width ?? count * step, length: given.length ?? count * step });
+  const isAllowed = (count: number) => {
+    const { width, length } = sidesOf(count);
+    return bearingPressure(load, width, length, thickness, ground) <= ground.allowable;
+  };
+  // a larger pad presses less: the least number of steps is found by halving, however small a step may be
+  let [least, most] = [Math.ceil(SMALLEST / step), Math.floor(LARGEST / step)];
+  if (least > most || !isAllowed(most)) return null;
+  for (let halvings = 0; halvings < 64 && least < most; halvings++) {
+    const middle = Math.floor((least + most) / 2);
+    if (isAllowed(middle)) most = middle;
+    else least = middle + 1;
   }
-  return null;
+  return sidesOf(most);
 }
 
 interface Trial {

@@ -58,6 +58,6 @@ describe('charts of beams by span and load', () => {
   });
   it('says which families there are none of', () => {
     expect(() => spanChart(european, { ...input, families: ['W'] })).toThrow('the family is not one of Eurocodes');
-    expect(() => spanChart(european, { ...input, maxDepth: 50 })).toThrow('no shape of UB is that shallow');
+    expect(() => spanChart(european, { ...input, maxDepth: 50 })).toThrow('no shape of "UB" is that shallow');
   });
 });

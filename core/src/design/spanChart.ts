@@ -160,7 +160,7 @@ function shapesOf(standard: Standard, { families, maxDepth }: Pick<SpanChartInpu
     .sort((a, b) => a.mass - b.mass || a.properties.depth - b.properties.depth);
   if (shapes.length === 0)
     throw new BadInput(
-      `no shape of ${families.join(', ') || 'no family'} is that shallow, or the family is not one of ${standard.title}`,
+      `no shape of ${families.map((family) => `"${family}"`).join(', ') || 'no family'} is that shallow, or the family is not one of ${standard.title}`,
       'families',
     );
   return shapes;

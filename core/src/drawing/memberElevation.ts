@@ -15,6 +15,8 @@ export interface MemberElevationInput {
 }
 
 const LEFT = 70;
+/** Restraints closer than this part of the length are drawn as one line. */
+const MOST_MARKS = 100;
 
 /** A member lying between its supports, its restraints, its axial force, and the moment about its major axis on the side of tension. */
 export function memberElevation({ length, unbraced, axial, major, units, width, height }: MemberElevationInput): Drawing {
@@ -36,7 +38,7 @@ export function memberElevation({ length, unbraced, axial, major, units, width, 
     );
   }
   // restraints of the compression flange: where they are, or along it
-  if (unbraced === 0) {
+  if (unbraced < length / MOST_MARKS) {
     for (let x = from + 6; x < to; x += 12)
       pencil.line(
         [
@@ -48,7 +50,7 @@ export function memberElevation({ length, unbraced, axial, major, units, width, 
     pencil.text((from + to) / 2, y - depth / 2 - 10, 'held sideways along its length', { anchor: 'middle', size: 11, pen: 'soft' });
   } else {
     const places = [0, length];
-    for (let x = unbraced; x < length - 1; x += unbraced) places.push(x);
+    for (let n = 1; n * unbraced < length - 1; n++) places.push(n * unbraced);
     for (const place of places) {
       const x = from + place * scale;
       pencil.line(

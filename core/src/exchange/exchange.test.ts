@@ -19,8 +19,8 @@ describe('project file', () => {
     };
   it.each([
     ['another format', (f: ReturnType<typeof file>) => (f.format = 'other'), 'not a project file'],
-    ['a later version', (f: ReturnType<typeof file>) => (f.version = 99), 'of version 99'],
-    ['two items of one id', (f: ReturnType<typeof file>) => f.items.push(f.items[0]!), 'same id'],
+    ['a later version', (f: ReturnType<typeof file>) => (f.version = 99), 'of version "99"'],
+    ['two items of one id', (f: ReturnType<typeof file>) => f.items.push(f.items[0]!), 'two items have the id'],
     [
       'a reference to nothing',
       (f: ReturnType<typeof file>) => (f.items.find((i) => i.id === 'TG1')!.body['level'] = 'attic'),
@@ -31,8 +31,12 @@ describe('project file', () => {
       (f: ReturnType<typeof file>) => (f.items.find((i) => i.id === 'TG1')!.body['level'] = 'TG2'),
       'a level is wanted here',
     ],
-    ['a field that cannot be', (f: ReturnType<typeof file>) => (f.items.find((i) => i.id === 'TG1')!.body['ownWeight'] = 'heavy'), '(TG1)'],
-    ['no brief', (f: ReturnType<typeof file>) => (f.items = f.items.filter((i) => i.kind !== 'brief')), 'exactly one brief'],
+    [
+      'a field that cannot be',
+      (f: ReturnType<typeof file>) => (f.items.find((i) => i.id === 'TG1')!.body['ownWeight'] = 'heavy'),
+      '("TG1")',
+    ],
+    ['no brief', (f: ReturnType<typeof file>) => (f.items = f.items.filter((i) => i.kind !== 'brief')), 'needs a brief'],
   ])('refuses %s', (_, spoil, message) => {
     const spoiled = file();
     spoil(spoiled);

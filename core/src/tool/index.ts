@@ -1,4 +1,5 @@
 import { BadInput } from '../error';
+import { nearestKnown } from '../schema';
 import { STANDARDS } from '../standard';
 import { familyTools } from './tools/family';
 import * as general from './tools/general';
@@ -28,6 +29,11 @@ export const TOOLS: ReadonlyMap<string, Tool> = new Map(
 /** @throws BadInput when there is no tool of that id */
 export function findTool(id: string): Tool {
   const tool = TOOLS.get(id);
-  if (!tool) throw new BadInput(`there is no tool "${id}"; the list names all ${TOOLS.size}`, 'tool');
+  const near = tool ? null : nearestKnown(id, [...TOOLS.keys()]);
+  if (!tool)
+    throw new BadInput(
+      `there is no tool "${id.slice(0, 60)}"${near ? `: did you mean "${near}"?` : `; the list names all ${TOOLS.size}`}`,
+      'tool',
+    );
   return tool;
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { OutsideScope } from '../error';
 import type { Kind } from '../quantity';
 import { readInput } from '../schema';
 import { entriesOf, Sheet, type Assumption, type Check, type Entry } from '../sheet';
@@ -37,11 +38,24 @@ export function defineTool<S extends z.ZodType>(
   return { kinds: {}, ...tool } as unknown as Tool;
 }
 
+/** @throws OutsideScope naming the first number of a result that is none: it would cross the API as nothing, without a word */
+function requireFinite(value: unknown, name: string): void {
+  if (typeof value === 'number') {
+    if (Number.isFinite(value)) return;
+    throw new OutsideScope(`this cannot be calculated: "${name}" has no finite value for what was typed; check sizes and units`);
+  }
+  if (typeof value !== 'object' || value === null) return;
+  for (const [key, entry] of Object.entries(value)) requireFinite(entry, name ? `${name} ${key}` : key);
+}
+
 /** Runs a tool on raw input, with its sheet. @throws BadFields, or what the calculation throws */
 export function runTool(tool: Tool, raw: unknown): ToolReply {
   const input = readInput(tool.input, raw);
   const sheet = new Sheet();
   const { result, checks = [] } = tool.run(input as never, sheet);
+  requireFinite(result, '');
+  for (const check of checks) requireFinite(check, check.name);
+  requireFinite(sheet.entries, 'sheet');
   return { tool: tool.id, result, kinds: tool.kinds, checks, steps: sheet.entries, assumptions: entriesOf(sheet.entries, 'assumption') };
 }
 

@@ -1,22 +1,17 @@
 import { Router, type Request, type Response } from 'express';
-import { commandSchema, createProjectSchema, undoSchema } from '@plinth/api';
-import {
-  computeProject,
-  memberSchedule,
-  orderCsv,
-  reactionCsv,
-  readInput,
-  readProjectFile,
-  filesOf,
-  writeProjectFile,
-  type Item,
-} from '@plinth/core';
+import { createProjectSchema, undoSchema } from '@plinth/api';
+import { filesOf, readInput, writeProjectFile, type Item } from '@plinth/core';
 import { HttpError, notFound } from '../errors';
-import type { Packager } from '../package/packager';
+import { bytes, bytesOf, isSmall, jsonOf } from '../guard/body';
+import { untilGone } from '../guard/gone';
+import { readCommand } from '../work/tasks';
+import { parseJson } from '../work/json';
+import type { Workers } from '../work/workers';
 import { applyCommand, stepJournal } from '../store/commands';
 import type { Database } from '../store/database';
 import { packFiles, requireFiles, unpackFiles } from '../store/files';
 import type { LiveChanges } from '../store/live';
+import { Turns } from '../store/turns';
 import {
   createProject,
   deleteProject,
@@ -32,10 +27,19 @@ import {
 export interface Services {
   readonly db: Database;
   readonly live: LiveChanges;
-  readonly packager: Packager;
+  readonly workers: Workers;
 }
 
+/** Ids of projects as they are made; nothing else is asked of the database. */
+const PROJECT_ID = /^[a-z0-9-]{1,60}$/;
+
 const idOf = (request: Request) => String(request.params['id']);
+
+/** Open screens that may listen: to one project, and in all. */
+const [LISTENERS, ALL_LISTENERS] = [100, 1000];
+
+/** What an event stream may hold back for a screen that does not read, bytes. */
+const HELD_BACK = 1_000_000;
 
 function wholeNumber(text: unknown, name: string, fallback: number, most: number): number {
   if (text === undefined) return fallback;
@@ -48,20 +52,27 @@ function wholeNumber(text: unknown, name: string, fallback: number, most: number
 const asFile = (response: Response, name: string, type: string) => response.attachment(name).type(type);
 
 /** Everything under /api/projects. */
-export function projectRoutes({ db, live, packager }: Services): Router {
+export function projectRoutes({ db, live, workers }: Services): Router {
   const router = Router();
+  const turns = new Turns();
+  const json = bytes('application/json');
+
+  router.param('id', (_request, _response, next, id: string) => {
+    if (!PROJECT_ID.test(id)) throw notFound(`project "${id.slice(0, 40)}"`);
+    next();
+  });
 
   router.get('/', async (_request, response) => {
     response.json(await listProjects(db));
   });
 
-  router.post('/', async (request, response) => {
-    const { name, family } = readInput(createProjectSchema, request.body);
+  router.post('/', json, async (request, response) => {
+    const { name, family } = readInput(createProjectSchema, await jsonOf(request, workers));
     response.status(201).json(await createProject(db, name, family));
   });
 
-  router.post('/import', async (request, response) => {
-    const { name, items, files } = readProjectFile(request.body);
+  router.post('/import', json, async (request, response) => {
+    const { name, items, files } = await workers.do<'projectFile'>({ do: 'projectFile', body: bytesOf(request) }, untilGone(response));
     await unpackFiles(db, files);
     await requireFiles(db, filesOf(items));
     response.status(201).json(await insertProject(db, name, items, 'Lofty Plinth', 'Read from a project file'));
@@ -72,7 +83,8 @@ export function projectRoutes({ db, live, packager }: Services): Router {
   });
 
   router.delete('/:id', async (request, response) => {
-    await deleteProject(db, idOf(request));
+    const id = idOf(request);
+    await turns.take(id, () => deleteProject(db, id));
     response.status(204).end();
   });
 
@@ -88,25 +100,39 @@ export function projectRoutes({ db, live, packager }: Services): Router {
     response.json(await readProjectAt(db, idOf(request), wholeNumber(request.params['version'], 'version', 0, 2 ** 31 - 1)));
   });
 
-  router.post('/:id/commands', async (request, response) => {
-    response.json(await applyCommand(db, idOf(request), readInput(commandSchema, request.body)));
+  router.post('/:id/commands', json, async (request, response) => {
+    const body = bytesOf(request);
+    // what is large is read in a thread, items and all
+    const command = isSmall(request)
+      ? readCommand(body.length === 0 ? undefined : parseJson(body))
+      : await workers.do<'command'>({ do: 'command', body }, untilGone(response));
+    const id = idOf(request);
+    response.json(await turns.take(id, () => applyCommand(db, id, command)));
   });
 
   for (const mode of ['undo', 'redo'] as const)
-    router.post(`/:id/${mode}`, async (request, response) => {
-      const { who, commandId } = readInput(undoSchema, request.body);
-      response.json(await stepJournal(db, idOf(request), mode, who, commandId));
+    router.post(`/:id/${mode}`, json, async (request, response) => {
+      const { who, commandId } = readInput(undoSchema, await jsonOf(request, workers));
+      const id = idOf(request);
+      response.json(await turns.take(id, () => stepJournal(db, id, mode, who, commandId)));
     });
 
   router.get('/:id/events', async (request, response) => {
     const id = idOf(request);
     if (!(await projectExists(db, id))) throw notFound(`project "${id}"`);
+    if (live.count(id) >= LISTENERS || live.count() >= ALL_LISTENERS)
+      throw new HttpError(429, 'too-many', 'too many screens listen already; close some');
     response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', Connection: 'keep-alive', 'X-Accel-Buffering': 'no' });
     response.flushHeaders();
-    response.write(': listening\n\n');
-    const stop = live.subscribe(id, (event) => response.write(`data: ${JSON.stringify(event)}\n\n`));
-    const beat = setInterval(() => response.write(': here\n\n'), 20_000);
-    request.on('close', () => {
+    const say = (text: string) => {
+      // who does not read is let go, and catches up when it comes back
+      if (response.writableLength > HELD_BACK) response.destroy();
+      else response.write(text);
+    };
+    say(': listening\n\n');
+    const stop = live.subscribe(id, (event) => say(`data: ${JSON.stringify(event)}\n\n`));
+    const beat = setInterval(() => say(': here\n\n'), 20_000);
+    response.on('close', () => {
       clearInterval(beat);
       stop();
     });
@@ -125,23 +151,15 @@ export function projectRoutes({ db, live, packager }: Services): Router {
     );
   });
 
-  router.get('/:id/reactions.csv', async (request, response) => {
-    const id = idOf(request);
-    const result = computeProject((await itemsOf(id)).items);
-    const level = request.query['level'] === undefined ? null : String(request.query['level']);
-    if (level !== null && !result.building.levels.some((entry) => entry.id === level)) throw notFound(`level "${level}"`);
-    asFile(response, `${id}-reactions${level === null ? '' : `-${level}`}.csv`, 'text/csv').send(reactionCsv(result, level));
-  });
-
-  router.get('/:id/order.csv', async (request, response) => {
-    const id = idOf(request);
-    asFile(response, `${id}-order.csv`, 'text/csv').send(orderCsv(computeProject((await itemsOf(id)).items)));
-  });
-
-  router.get('/:id/members.csv', async (request, response) => {
-    const id = idOf(request);
-    asFile(response, `${id}-members.csv`, 'text/csv').send(memberSchedule(computeProject((await itemsOf(id)).items)));
-  });
+  for (const what of ['reactions', 'order', 'members'] as const)
+    router.get(`/:id/${what}.csv`, async (request, response) => {
+      const id = idOf(request);
+      const asked = request.query['level'];
+      const level = what !== 'reactions' || asked === undefined ? null : String(asked);
+      const { items } = await itemsOf(id);
+      const text = await workers.do<'csv'>({ do: 'csv', what, items, level }, untilGone(response));
+      asFile(response, `${id}-${what}${level === null ? '' : `-${level}`}.csv`, 'text/csv').send(text);
+    });
 
   router.get('/:id/package.pdf', async (request, response) => {
     const id = idOf(request);
@@ -149,10 +167,8 @@ export function projectRoutes({ db, live, packager }: Services): Router {
     const { items } = await itemsOf(id);
     const { version } = await readProject(db, id);
     // who goes away, or presses Stop, ends the work
-    const stop = new AbortController();
-    response.on('close', () => stop.abort());
-    const pdf = await packager.render({ items, paper, version }, stop.signal);
-    asFile(response, `${id}-package.pdf`, 'application/pdf').send(pdf);
+    const pdf = await workers.packaging.run<Uint8Array>({ items, paper, version }, untilGone(response));
+    asFile(response, `${id}-package.pdf`, 'application/pdf').send(Buffer.from(pdf));
   });
 
   return router;

@@ -1,7 +1,10 @@
 import { Router } from 'express';
-import { createInterface } from 'node:readline';
-import { findTool, inputSchema, runTool, TOOLS } from '@plinth/core';
-import { describeError, runLine } from '../calc';
+import { once } from 'node:events';
+import { BadInput, findTool, inputSchema, TOOLS } from '@plinth/core';
+import { describeError } from '../errors';
+import { bytes, bytesOf } from '../guard/body';
+import { untilGone } from '../guard/gone';
+import type { Workers } from '../work/workers';
 
 /** OpenAPI document of the tools, made from their declarations. */
 export function openApi(): unknown {
@@ -71,8 +74,14 @@ export function openApi(): unknown {
   };
 }
 
+/** A line of a batch has at most so many characters. */
+const LONGEST_LINE = 5_000_000;
+
+/** So many lines of one batch are with the threads at once. */
+const TOGETHER = 16;
+
 /** Everything under /api/tools. A POST to the root takes a line of JSON a calculation and answers a line each, streaming. */
-export function toolRoutes(): Router {
+export function toolRoutes({ workers }: { readonly workers: Workers }): Router {
   const router = Router();
   router.get('/', (_request, response) => {
     response.json([...TOOLS.values()].map(({ id, title, summary, example }) => ({ id, title, summary, example })));
@@ -80,22 +89,35 @@ export function toolRoutes(): Router {
   router.get('/:id/schema', (request, response) => {
     response.json(inputSchema(findTool(request.params.id)));
   });
-  router.post('/', async (request, response) => {
+
+  const answerLine = async (line: string, signal: AbortSignal): Promise<string> => {
+    try {
+      if (line.length > LONGEST_LINE) throw new BadInput('the line is too long');
+      return await workers.do<'line'>({ do: 'line', line }, signal);
+    } catch (error) {
+      return JSON.stringify(describeError(error).body);
+    }
+  };
+  router.post('/', bytes('application/x-ndjson', 'application/json'), async (request, response) => {
+    const signal = untilGone(response);
+    const lines = Buffer.from(bytesOf(request))
+      .toString('utf8')
+      .split(/\r?\n/)
+      .filter((line) => line.trim() !== '');
     response.type('application/x-ndjson');
-    for await (const line of createInterface({ input: request, crlfDelay: Infinity })) {
-      if (!line.trim()) continue;
-      let answer: unknown;
-      try {
-        answer = runLine(line);
-      } catch (error) {
-        answer = describeError(error).body;
-      }
-      if (!response.write(`${JSON.stringify(answer)}\n`)) await new Promise((resolve) => response.once('drain', resolve));
+    const under: Promise<string>[] = [];
+    for (let next = 0; next < lines.length || under.length > 0;) {
+      while (under.length < TOGETHER && next < lines.length) under.push(answerLine(lines[next++]!, signal));
+      const answer = await under.shift()!;
+      if (signal.aborted) return;
+      if (!response.write(`${answer}\n`)) await Promise.race([once(response, 'drain'), once(response, 'close')]);
     }
     response.end();
   });
-  router.post('/:id', (request, response) => {
-    response.json(runTool(findTool(request.params.id), request.body));
+  router.post('/:id', bytes('application/json'), async (request, response) => {
+    const id = String(request.params['id']);
+    findTool(id);
+    response.type('application/json').send(await workers.do<'tool'>({ do: 'tool', id, body: bytesOf(request) }, untilGone(response)));
   });
   return router;
 }

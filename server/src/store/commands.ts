@@ -1,6 +1,16 @@
 import { and, asc, desc, eq, sql } from 'drizzle-orm';
 import type { ApiError, ApiItem, Command, CommandReply } from '@plinth/api';
-import { filesOf, readItem, requireConsistent, type Change, type Family, type Item } from '@plinth/core';
+import {
+  filesOf,
+  MODEL_VERSION,
+  requireBuildable,
+  requireWhole,
+  upgradeBody,
+  type Change,
+  type Family,
+  type Item,
+  type ItemKind,
+} from '@plinth/core';
 import { HttpError, notFound } from '../errors';
 import type { Database, Transaction } from './database';
 import { requireFiles } from './files';
@@ -16,6 +26,7 @@ interface Entry {
   readonly reason: string;
   readonly mode: 'do' | 'undo' | 'redo';
   readonly target: number | null;
+  /** Bodies of items are as the reader of the command, or the journal, gave them. */
   readonly changes: readonly Change[];
 }
 
@@ -29,8 +40,23 @@ async function load(tx: Transaction, project: string): Promise<Loaded> {
   const [row] = await tx.select().from(projects).where(eq(projects.id, project)).for('update');
   if (!row) throw notFound(`project "${project}"`);
   const rows = await tx.select().from(items).where(eq(items.project, project));
-  return { version: row.version, states: new Map(rows.map(({ id, kind, body, revision }) => [id, { kind, body, revision }])) };
+  return { version: row.version, states: new Map(rows.map(({ id, ...stored }) => [id, upgradedState(stored, stored.model)])) };
 }
+
+/** A state of an item as it was written by an earlier version, brought up to this one. */
+export const upgradedState = ({ kind, body, revision }: ItemState, model: number): ItemState => ({
+  kind,
+  body: upgradeBody(kind as ItemKind, body, model),
+  revision,
+});
+
+/** Changes of the journal, brought up likewise. */
+const upgradedChanges = (changes: readonly JournalChange[], model: number): JournalChange[] =>
+  changes.map(({ id, before, after }) => ({
+    id,
+    before: before && upgradedState(before, model),
+    after: after && upgradedState(after, model),
+  }));
 
 const replyOf = (version: number, summary: string, changes: readonly JournalChange[]): CommandReply => ({
   version,
@@ -44,7 +70,7 @@ async function repeated(tx: Transaction, project: string, commandId: string): Pr
     .select()
     .from(journal)
     .where(and(eq(journal.project, project), eq(journal.commandId, commandId)));
-  return entry ? replyOf(entry.version, entry.summary, entry.changes) : null;
+  return entry ? replyOf(entry.version, entry.summary, upgradedChanges(entry.changes, entry.model)) : null;
 }
 
 /** Who wrote an item last, and as part of what. */
@@ -91,7 +117,7 @@ async function write(tx: Transaction, project: string, { version, states }: Load
       changes.push({ id, before, after: null });
       continue;
     }
-    const item = readItem(change.item);
+    const item = change.item as Item;
     await requireFiles(tx, filesOf([item]));
     if (before && before.kind !== item.kind)
       throw new HttpError(422, 'bad-input', `"${id}" is a ${before.kind} and cannot become a ${item.kind}`);
@@ -102,16 +128,22 @@ async function write(tx: Transaction, project: string, { version, states }: Load
   if (stale.length > 0) {
     const list = await current(tx, project, states, stale);
     const names = list.map(({ id, changedBy }) => `${id}${changedBy ? ` (by ${changedBy})` : ''}`).join(', ');
-    throw new HttpError(409, 'stale', `changed meanwhile: ${names}. Nothing was written; look at what is there now and decide.`, list);
+    throw new HttpError(409, 'stale', `changed meanwhile: ${names}. Nothing was written; look at what is there now and decide.`, {
+      current: list,
+    });
   }
-  requireConsistent(new Map([...after].map(([id, { kind, body }]) => [id, { id, kind, body } as Item])));
+  const known = new Map([...after].map(([id, { kind, body }]) => [id, { id, kind, body } as Item]));
+  const touched = new Set(changes.map(({ id }) => id));
+  requireWhole(known, touched);
+  // what is taken back was there once: it need not keep rules that came later
+  if (entry.mode === 'do') requireBuildable(known, touched);
   for (const { id, after: state } of changes) {
     if (!state) await tx.delete(items).where(and(eq(items.project, project), eq(items.id, id)));
     else
       await tx
         .insert(items)
-        .values({ project, id, ...state })
-        .onConflictDoUpdate({ target: [items.project, items.id], set: { body: state.body, revision: next } });
+        .values({ project, id, ...state, model: MODEL_VERSION })
+        .onConflictDoUpdate({ target: [items.project, items.id], set: { body: state.body, revision: next, model: MODEL_VERSION } });
   }
   await tx.insert(journal).values({
     project,
@@ -123,6 +155,7 @@ async function write(tx: Transaction, project: string, { version, states }: Load
     mode: entry.mode,
     target: entry.target,
     changes,
+    model: MODEL_VERSION,
   });
   const brief = [...after.values()].find((state) => state.kind === 'brief')!.body as { name: string; family: Family };
   await tx
@@ -174,11 +207,13 @@ export function stepJournal(db: Database, project: string, mode: 'undo' | 'redo'
     const loaded = await load(tx, project);
     const before = await repeated(tx, project, commandId);
     if (before) return before;
-    const mine: Row[] = await tx
-      .select({ version: journal.version, mode: journal.mode, target: journal.target, summary: journal.summary, changes: journal.changes })
-      .from(journal)
-      .where(and(eq(journal.project, project), eq(journal.who, who)))
-      .orderBy(asc(journal.version));
+    const mine: Row[] = (
+      await tx
+        .select()
+        .from(journal)
+        .where(and(eq(journal.project, project), eq(journal.who, who)))
+        .orderBy(asc(journal.version))
+    ).map((row) => ({ ...row, changes: upgradedChanges(row.changes, row.model) }));
     const target = stacks(mine)[mode].at(-1);
     if (target === undefined)
       throw new HttpError(409, 'blocked', mode === 'undo' ? 'there is nothing of yours to undo' : 'there is nothing to redo');
@@ -202,7 +237,7 @@ export function stepJournal(db: Database, project: string, mode: 'undo' | 'redo'
         409,
         'blocked',
         `cannot ${mode} "${entry.summary}": ${list.map(({ id, changedBy, summary }) => `${id} was changed since by ${changedBy} ("${summary}")`).join('; ')}`,
-        list,
+        { current: list },
       );
     }
     return write(tx, project, loaded, {

@@ -13,9 +13,24 @@ export interface Connection {
   readonly close: () => Promise<void>;
 }
 
+/** How long is waited for the database, ms. The largest project is written in less than `statement`. */
+export const TIMEOUTS = { connect: 5_000, lock: 10_000, statement: 60_000, idleInTransaction: 60_000 } as const;
+
+const CONNECTIONS = 12;
+
 /** Opens a pool on a PostgreSQL database and brings its tables up to date. */
 export async function openDatabase(url: string): Promise<Connection> {
-  const pool = new pg.Pool({ connectionString: url, max: 10 });
+  const pool = new pg.Pool({
+    connectionString: url,
+    max: CONNECTIONS,
+    connectionTimeoutMillis: TIMEOUTS.connect,
+    lock_timeout: TIMEOUTS.lock,
+    statement_timeout: TIMEOUTS.statement,
+    idle_in_transaction_session_timeout: TIMEOUTS.idleInTransaction,
+    // a server that hangs without a word ends the wait as well
+    query_timeout: TIMEOUTS.statement + 5_000,
+    keepAlive: true,
+  });
   // a connection that the database drops, idle or at work, must not end the process: who works on it is told by a refusal
   pool.on('error', () => undefined);
   pool.on('connect', (client) => client.on('error', () => undefined));

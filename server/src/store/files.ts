@@ -8,6 +8,9 @@ import { files } from './schema';
 /** Anything that can be asked: the database, or a transaction on it. */
 type Source = Pick<Database, 'select' | 'insert'>;
 
+/** Types in which a file of a drawing may be said to come; what it is, its bytes tell. */
+export const FILE_TYPES = ['image/png', 'image/jpeg', 'application/pdf', 'image/vnd.dxf', 'application/dxf', 'image/x-dxf'] as const;
+
 const SIGNATURES = [
   { type: 'image/png', start: Buffer.from([0x89, 0x50, 0x4e, 0x47]) },
   { type: 'image/jpeg', start: Buffer.from([0xff, 0xd8, 0xff]) },

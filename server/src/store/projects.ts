@@ -1,9 +1,10 @@
 import { randomBytes } from 'node:crypto';
 import { and, asc, count, desc, eq, gt } from 'drizzle-orm';
 import type { ApiItem, JournalEntry, ProjectChanges, ProjectRevision, ProjectSnapshot, ProjectSummary } from '@plinth/api';
-import { completed, defaultBrief, item, type Family, type Item, type ItemKind } from '@plinth/core';
+import { defaultBrief, item, MODEL_VERSION, type Family, type Item } from '@plinth/core';
 import { notFound } from '../errors';
 import type { Database } from './database';
+import { upgradedState } from './commands';
 import { items, journal, projects } from './schema';
 
 /** A short name for the address bar: the project's name in small letters, and some chance. */
@@ -54,7 +55,11 @@ export async function insertProject(
     for (let n = 0; n < list.length; n += BATCH)
       await tx
         .insert(items)
-        .values(list.slice(n, n + BATCH).map((entry) => ({ project: id, id: entry.id, kind: entry.kind, body: entry.body, revision: 1 })));
+        .values(
+          list
+            .slice(n, n + BATCH)
+            .map((entry) => ({ project: id, id: entry.id, kind: entry.kind, body: entry.body, revision: 1, model: MODEL_VERSION })),
+        );
     await tx.insert(journal).values({
       project: id,
       version: 1,
@@ -63,6 +68,7 @@ export async function insertProject(
       summary,
       mode: 'do',
       changes: list.map((entry) => ({ id: entry.id, before: null, after: { kind: entry.kind, body: entry.body, revision: 1 } })),
+      model: MODEL_VERSION,
     });
     return summaryOf(row!, list.length);
   });
@@ -88,12 +94,7 @@ export async function projectExists(db: Database, id: string): Promise<boolean> 
   return (await db.select({ id: projects.id }).from(projects).where(eq(projects.id, id))).length > 0;
 }
 
-const apiItem = (row: typeof items.$inferSelect): ApiItem => ({
-  id: row.id,
-  kind: row.kind,
-  body: completed(row.kind as ItemKind, row.body as never),
-  revision: row.revision,
-});
+const apiItem = (row: typeof items.$inferSelect): ApiItem => ({ id: row.id, ...upgradedState(row, row.model) });
 
 /** Everything of a project at one moment. */
 export async function readProject(db: Database, id: string): Promise<ProjectSnapshot> {
@@ -145,13 +146,13 @@ export async function readProjectAt(db: Database, id: string, version: number): 
       const rows = await tx.select().from(items).where(eq(items.project, id));
       const list = new Map<string, ApiItem>(rows.map((row) => [row.id, apiItem(row)]));
       const later = await tx
-        .select({ changes: journal.changes })
+        .select({ changes: journal.changes, model: journal.model })
         .from(journal)
         .where(and(eq(journal.project, id), gt(journal.version, version)))
         .orderBy(desc(journal.version));
-      for (const { changes } of later)
+      for (const { changes, model } of later)
         for (const { id: itemId, before } of changes)
-          if (before) list.set(itemId, { id: itemId, ...before });
+          if (before) list.set(itemId, { id: itemId, ...upgradedState(before, model) });
           else list.delete(itemId);
       return { version, list: [...list.values()].sort((a, b) => (a.id < b.id ? -1 : 1)) };
     },

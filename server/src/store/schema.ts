@@ -28,6 +28,8 @@ export const items = pgTable(
     body: jsonb('body').notNull(),
     /** Journal number of the command that wrote it last. */
     revision: integer('revision').notNull(),
+    /** Version of the model in which the body is written. */
+    model: integer('model').notNull().default(1),
   },
   (table) => [primaryKey({ columns: [table.project, table.id] })],
 );
@@ -74,6 +76,8 @@ export const journal = pgTable(
     /** For undo and redo: the entry that it takes back or brings back. */
     target: integer('target'),
     changes: jsonb('changes').$type<JournalChange[]>().notNull(),
+    /** Version of the model in which the bodies of its changes are written. */
+    model: integer('model').notNull().default(1),
     at: timestamp('at', { withTimezone: true })
       .notNull()
       .default(sql`now()`),

@@ -7,6 +7,13 @@ import { designation, text } from '../../schema';
 export const FAMILIES = ['european', 'american', 'british'] as const;
 export type Family = (typeof FAMILIES)[number];
 
+/** Combination rules of each family, the usual one first. */
+export const RULES_OF_FAMILY = {
+  european: ['6.10ab', '6.10'],
+  american: ['LRFD', 'ASD'],
+  british: ['BS5950'],
+} as const satisfies Record<Family, readonly string[]>;
+
 export const briefSchema = z.strictObject({
   name: text(80, 1, 'the project needs a name').describe('name of the building'),
   family: z.enum(FAMILIES).describe('code family'),

@@ -16,6 +16,8 @@ interface Support extends Sloped {
 const ALONGSIDE = 0.26;
 /** Spans beside each other that differ more than this are named when they are read as simple. */
 const UNEQUAL = 1.5;
+/** Before, at, beyond. */
+const SIDES = [-1, 0, 1];
 
 /**
  * Shares a one-way panel between what it lies on, strip by strip across the span. Between two neighbouring corners, support
@@ -184,8 +186,8 @@ function breakpoints(edges: readonly Sloped[], supports: readonly Support[], rea
     const turn = a.slope - b.slope;
     if (turn < 1e-9 && turn > -1e-9) return;
     // where they meet, and where they come within reach of each other and count as one
-    for (let apart = -reach; apart <= reach; apart += reach) {
-      const v = (b.u0 - a.u0 + apart) / turn;
+    for (const side of SIDES) {
+      const v = (b.u0 - a.u0 + side * reach) / turn;
       if (v > Math.max(a.v1, b.v1) && v < Math.min(a.v2, b.v2)) found.push(v);
     }
   };

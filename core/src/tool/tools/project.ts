@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { itemSchema, type Item } from '../../building';
+import { itemSchema, requireConsistent, type Item } from '../../building';
 import {
   allAssumptions,
   computeProject,
@@ -21,6 +21,16 @@ import { defineTool } from '../tool';
 import { designation } from '../../schema';
 
 const itemsSchema = z.strictObject({ items: z.array(itemSchema).min(1).max(20_000).describe('items of a project file') });
+
+/** What was computed of typed items. @throws BadInput when they do not hang together, as for a project file */
+function projectOf(items: readonly unknown[]) {
+  const list = items as readonly Item[];
+  const known = new Map(list.map((item) => [item.id, item]));
+  const twice = list.find((item) => known.get(item.id) !== item);
+  if (twice) throw new BadInput(`two items have the id "${twice.id}"`, 'items');
+  requireConsistent(known);
+  return computeProject(list);
+}
 
 const smallBuilding = {
   items: [
@@ -101,7 +111,7 @@ export const takedownBuilding = defineTool({
   input: itemsSchema,
   example: smallBuilding,
   run: ({ items }) => {
-    const { takedown, balance, looseEnds } = computeProject(items as Item[]);
+    const { takedown, balance, looseEnds } = projectOf(items);
     const numbers = numbersOf(takedown);
     const members = takedown.order.map((id) => {
       const ledger = takedown.members.get(id)!;
@@ -126,7 +136,7 @@ export const designProject = defineTool({
   input: itemsSchema,
   example: smallBuilding,
   run: ({ items }) => {
-    const result = computeProject(items as Item[]);
+    const result = projectOf(items);
     const members = [...result.members.values()].map(({ id, mark, section, verdict, governing, results, reason }) => ({
       id,
       mark,
@@ -212,7 +222,7 @@ export const sizeMember = defineTool({
   kinds: CANDIDATE_KINDS,
   example: { ...smallBuilding, member: 'B1', by: 'mass', families: ['UB'], maxDepth: '320 mm' },
   run: ({ items, member, by, families, maxDepth, maxWidth }) => {
-    const project = computeProject(items as Item[]);
+    const project = projectOf(items);
     const id = memberOf(project, member, 'member');
     const tried = trySections(contextOf(project.building, project.takedown), id, { families, maxDepth, maxWidth });
     const chosen = leastOf(tried, by);
@@ -233,7 +243,7 @@ export const rationaliseMembers = defineTool({
   }),
   example: { ...smallBuilding, members: ['B1', 'C1', 'C2'], most: 2, charge: 50, families: ['UB', 'UC'] },
   run: ({ items, members, most, charge, families, maxDepth, maxWidth }) => {
-    const project = computeProject(items as Item[]);
+    const project = projectOf(items);
     const context = contextOf(project.building, project.takedown);
     const ids = [...new Set(members.map((asked, i) => memberOf(project, asked, `members.${i}`)))];
     const sets = rationalise(
@@ -258,7 +268,7 @@ export const whatIfMember = defineTool({
   kinds: CANDIDATE_KINDS,
   example: { ...smallBuilding, member: 'B1' },
   run: ({ items, member }) => {
-    const { building, takedown } = computeProject(items as Item[]);
+    const { building, takedown } = projectOf(items);
     const id = memberOf({ building }, member, 'member');
     const ways = waysOf(building, id).map((way) => {
       const { title, kind, family, philosophy, present, lightest: best } = whatIf(building, takedown, id, way);

@@ -1,0 +1,71 @@
+import { describe, expect, it } from 'vitest';
+import { STANDARDS } from '../standard';
+import { defaultBrief, item, readItem, readItems, requireConsistent, RULES_OF_FAMILY, upgradeItem, type Item } from '.';
+
+const at = { x: 0, y: 0 };
+const column = (body: object = {}) => item('column', 'C', { mark: 'C1', at, base: 'L0', top: 'L1', by: null, ownWeight: 0.3, ...body });
+const building = (...more: Item[]): Item[] => [
+  item('brief', 'brief', defaultBrief('A shed', 'european')),
+  item('level', 'L0', { name: 'Ground', elevation: 0 }),
+  item('level', 'L1', { name: 'First', elevation: 3000 }),
+  ...more,
+];
+const mapOf = (items: readonly Item[]) => new Map(items.map((entry) => [entry.id, entry]));
+const plain = (items: readonly Item[]) => JSON.parse(JSON.stringify(items)) as unknown[];
+
+describe('what holds at every door', () => {
+  it('lets a sound project pass', () => {
+    expect(() => readItems(plain(building(column({ heldY: [1500] }))))).not.toThrow();
+  });
+  it.each([
+    ['an id that stands twice', building(column(), { ...column(), kind: 'column' } as Item), 'two items have the id "C"'],
+    ['two briefs', building(item('brief', 'other', defaultBrief('Other', 'european'))), 'one brief, not two'],
+    ['no brief', building().slice(1), 'needs a brief'],
+    ['a reference to nothing', building(column({ by: 'F9' })), 'refers to "F9"'],
+    ['a reference to another kind', building(column({ by: 'L1' })), 'is a level'],
+    ['a base above the top', building(column({ base: 'L1', top: 'L0' })), 'its base (First) must lie below its top (Ground)'],
+    ['a base at the top', building(column({ base: 'L1' })), 'must lie below'],
+    ['a restraint above the top', building(column({ heldZ: [1000, 3500] })), 'lies above its top'],
+    ['two levels at one elevation', building(item('level', 'L2', { name: 'Other', elevation: 3000 })), 'same elevation'],
+  ] as const)('refuses %s', (_, items, message) => {
+    expect(() => readItems(plain(items))).toThrow(message);
+  });
+  it('refuses combination rules of another family, and knows those of each', () => {
+    const brief = { ...defaultBrief('A shed', 'american'), combinationRule: '6.10' as const };
+    expect(() => readItems(plain([item('brief', 'brief', brief)]))).toThrow('must be LRFD or ASD');
+    for (const [family, rules] of Object.entries(RULES_OF_FAMILY))
+      expect([...rules].sort()).toEqual(STANDARDS[family as keyof typeof STANDARDS].philosophies.map(({ id }) => id).sort());
+  });
+  it('leaves alone what was stored before, until it or its levels are written again', () => {
+    const items = mapOf(building(column({ base: 'L1', top: 'L0' })));
+    expect(() => requireConsistent(items, new Set(['brief']))).not.toThrow();
+    for (const id of ['C', 'L1']) expect(() => requireConsistent(items, new Set([id]))).toThrow('must lie below');
+  });
+  it('finds what still refers to an item that was deleted', () => {
+    const items = mapOf(building(column()));
+    items.delete('L1');
+    expect(() => requireConsistent(items, new Set(['L1']))).toThrow('refers to "L1"');
+  });
+  it('refuses unknown fields by name, nested too, but drops those of files from before that rule', () => {
+    const wall = {
+      id: 'W',
+      kind: 'wall',
+      body: {
+        mark: 'W1',
+        from: at,
+        to: { x: 4000, y: 0, z: 0 },
+        base: 'L0',
+        top: 'L1',
+        by: null,
+        weight: 0.004,
+        thicknes: 215,
+        openings: [{ from: 500, to: 1400, head: 2100, lintel: 1 }],
+      },
+    };
+    expect(() => readItem(wall)).toThrow('"thicknes" is not a field here: did you mean "thickness"?');
+    expect(() => readItem(wall)).toThrow('"lintel" is not a field here');
+    expect(() => readItem(upgradeItem(wall, 1))).not.toThrow();
+    expect(() => readItem(upgradeItem(wall, 2))).toThrow('thicknes');
+    expect(() => readItem({ id: 'W', kind: 'wal', body: {} })).toThrow('did you mean "wall"?');
+  });
+});

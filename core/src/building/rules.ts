@@ -1,0 +1,106 @@
+import { BadInput } from '../error';
+import { itemName, referencesOf, type Body, type Item } from './item';
+import { RULES_OF_FAMILY } from './schema/brief';
+
+/** Least height between two levels, and between the ends of a member that runs from level to level, mm. */
+const LEAST_HEIGHT = 1;
+
+const KINDS_OF_REFERENCE: Readonly<Record<string, readonly Item['kind'][]>> = {
+  level: ['level'],
+  base: ['level'],
+  top: ['level'],
+  by: ['beam', 'column', 'wall', 'footing', 'stripFooting'],
+  'supports.by': ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting'],
+  buildUp: ['buildUp'],
+  'strips.buildUp': ['buildUp'],
+  'measured.by': ['measurement'],
+  on: ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting', 'panel'],
+};
+
+type Items = ReadonlyMap<string, Item>;
+
+const levelOf = (items: Items, id: string) => items.get(id)!.body as Body<'level'>;
+
+/** Every reference of an item leads to an item of a kind that may be referred to there. */
+function requireReferences(items: Items, item: Item): void {
+  for (const { field, id } of referencesOf(item)) {
+    const target = items.get(id);
+    if (!target)
+      throw new BadInput(
+        `${itemName(item)} refers to "${id}", which is not in the project (it may be in use elsewhere: free it first)`,
+        field,
+      );
+    const wanted = KINDS_OF_REFERENCE[field.replace(/\.\d+\./, '.')];
+    if (wanted && !wanted.includes(target.kind))
+      throw new BadInput(`${itemName(item)}: ${itemName(target)} is a ${target.kind}, but a ${wanted.join(' or ')} is wanted here`, field);
+  }
+}
+
+/** A member that runs between two levels goes upwards, and what restrains it lies between its ends. */
+function requireUpright(items: Items, item: Extract<Item, { kind: 'column' | 'hanger' | 'wall' }>): void {
+  const [base, top] = [levelOf(items, item.body.base), levelOf(items, item.body.top)];
+  const height = top.elevation - base.elevation;
+  if (height < LEAST_HEIGHT) throw new BadInput(`${itemName(item)}: its base (${base.name}) must lie below its top (${top.name})`, 'base');
+  if (item.kind !== 'column') return;
+  for (const field of ['heldY', 'heldZ'] as const)
+    for (const [i, at] of item.body[field].entries())
+      if (at > height)
+        throw new BadInput(
+          `${itemName(item)}: a restraint at ${at / 1000} m lies above its top, which is ${height / 1000} m above its base`,
+          `${field}.${i}`,
+        );
+}
+
+/** Combinations that belong to the family of the brief. */
+function requireOwnRule({ body: { family, combinationRule } }: Extract<Item, { kind: 'brief' }>): void {
+  const known: readonly string[] = RULES_OF_FAMILY[family];
+  if (!known.includes(combinationRule))
+    throw new BadInput(
+      `Combination rule must be ${known.join(' or ')}, which are those of the ${family} codes, got "${combinationRule}"`,
+      'combinationRule',
+    );
+}
+
+function requireOwnElevation(items: Items, level: Extract<Item, { kind: 'level' }>): void {
+  for (const other of items.values())
+    if (other.kind === 'level' && other.id !== level.id && Math.abs(other.body.elevation - level.body.elevation) < LEAST_HEIGHT)
+      throw new BadInput(`${level.body.name}: ${other.body.name} lies at the same elevation already`, 'elevation');
+}
+
+/**
+ * Checks that a project still hangs together after some of its items were written or deleted: one brief, every reference found and of a
+ * kind that may be referred to.
+ * @param touched ids that were written or deleted; left out: all
+ * @throws BadInput naming the item and the field
+ */
+export function requireWhole(items: Items, touched?: ReadonlySet<string>): void {
+  let briefs = 0;
+  for (const item of items.values()) {
+    if (item.kind === 'brief') briefs += 1;
+    if (!touched || touched.has(item.id) || referencesOf(item).some(({ id }) => touched.has(id))) requireReferences(items, item);
+  }
+  if (briefs !== 1) throw new BadInput(briefs === 0 ? 'a project needs a brief' : 'a project has one brief, not two');
+}
+
+/**
+ * Checks of what was written that it can be built: ends in order, restraints within the member, combinations of the family. What was stored
+ * before such a rule stays until somebody writes it again.
+ * @param touched ids that were written or deleted; left out: all
+ * @throws BadInput naming the item and the field
+ */
+export function requireBuildable(items: Items, touched?: ReadonlySet<string>): void {
+  const isTouched = (id: string) => !touched || touched.has(id);
+  for (const item of items.values()) {
+    if (item.kind === 'column' || item.kind === 'hanger' || item.kind === 'wall') {
+      if (isTouched(item.id) || isTouched(item.body.base) || isTouched(item.body.top)) requireUpright(items, item);
+    } else if (!isTouched(item.id)) continue;
+    else if (item.kind === 'brief') requireOwnRule(item);
+    else if (item.kind === 'level') requireOwnElevation(items, item);
+  }
+}
+
+/** Both: what every door asks of a project, or of what is written to it. @throws BadInput naming the item and the field */
+export function requireConsistent(items: Items, touched?: ReadonlySet<string>): void {
+  requireWhole(items, touched);
+  requireBuildable(items, touched);
+}
