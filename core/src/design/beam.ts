@@ -11,6 +11,7 @@ import { deflectionChecks } from './deflection';
 import { reducedArrivals, reductionAssumption, reductionOf } from './reduction';
 import { mergeWorst, withoutSection, type MemberDesign, type PhilosophyResult } from './result';
 import type { Context } from './context';
+import { noteRefusal } from './refusal';
 import { recordTakedown } from './takedownSheet';
 import { standingLoads, webChecks } from './standing';
 
@@ -229,7 +230,10 @@ export function beamSheet(context: Context, id: string, philosophy: Philosophy =
     sheet.note(beam.role === 'truss' ? 'A truss: its members are not designed yet.' : `${withoutSection(beam)} Nothing is checked.`);
     return sheet;
   }
-  checkBeam(context, beam, ledger, reducedArrivals(context, id, reduction), findSection(beam.section), philosophy, sheet);
+  const { section } = beam;
+  noteRefusal(sheet, () =>
+    checkBeam(context, beam, ledger, reducedArrivals(context, id, reduction), findSection(section), philosophy, sheet),
+  );
   sheet.note(`Not covered: ${standard.notCovered.join('; ')}.`);
   return sheet;
 }

@@ -1,12 +1,13 @@
 import type { Building, Column } from '../building';
 import { PlinthError } from '../error';
 import { combine, combinePressing, type Combination } from '../load';
-import { findSection, type Section } from '../section';
+import { findSection, isSection, type Section } from '../section';
 import { governing, Sheet, worstVerdict, type Assumption, type Check } from '../sheet';
 import type { Philosophy, Standard } from '../standard';
 import type { MemberLedger } from '../takedown';
 import { gradeFor } from './beam';
 import { type Context } from './context';
+import { noteRefusal } from './refusal';
 import { effectiveLength, effectiveLengthWords, sways, type BucklingAxis } from './effectiveLength';
 import { nominalMoments, sideBeams, type SideBeam } from './eccentricity';
 import { reducedSums, reductionAssumption, reductionOf, type MemberReduction } from './reduction';
@@ -146,7 +147,9 @@ export function designColumn(context: Context, id: string): MemberDesign {
   const column = building.columns.get(id)!;
   const ledger = takedown.members.get(id)!;
   const reduction = reductionOf(context, id);
-  const hasSideBeams = column.section !== null && sideBeams(building, takedown, standard, id, findSection(column.section)).length > 0;
+  const { section } = column;
+  const hasSideBeams =
+    section !== null && isSection(section) && sideBeams(building, takedown, standard, id, findSection(section)).length > 0;
   const assumptions = [...columnAssumptions(column, standard, hasSideBeams), ...(reduction ? [reductionAssumption(reduction)] : [])];
   const base = { id, kind: 'column' as const, mark: column.mark, section: column.section, assumptions, reduction };
   const nothing = (reason: string): MemberDesign => ({
@@ -185,7 +188,9 @@ export function columnSheet(context: Context, id: string, philosophy: Philosophy
   const ledger = takedown.members.get(id)!;
   const sheet = new Sheet();
   sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}. By ${philosophy.title}.`);
-  const hasSideBeams = column.section !== null && sideBeams(building, takedown, standard, id, findSection(column.section)).length > 0;
+  const { section } = column;
+  const hasSideBeams =
+    section !== null && isSection(section) && sideBeams(building, takedown, standard, id, findSection(section)).length > 0;
   for (const assumption of columnAssumptions(column, standard, hasSideBeams))
     sheet.assume(assumption.key, assumption.text, assumption.reason);
   recordTakedown(building, id, ledger, sheet);
@@ -194,9 +199,9 @@ export function columnSheet(context: Context, id: string, philosophy: Philosophy
     const { key, text, reason } = reductionAssumption(reduction);
     sheet.assume(key, text, reason);
   }
-  if (column.section === null || storeyHeight(building, column) === 0)
+  if (section === null || storeyHeight(building, column) === 0)
     sheet.note('No section is chosen, or the column has no height: nothing is checked.');
-  else checkColumn(context, column, ledger, findSection(column.section), philosophy, reduction, sheet);
+  else noteRefusal(sheet, () => checkColumn(context, column, ledger, findSection(section), philosophy, reduction, sheet));
   sheet.note(`Not covered: ${standard.notCovered.join('; ')}.`);
   return sheet;
 }

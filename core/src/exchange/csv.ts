@@ -6,9 +6,12 @@ import { DISPLAY, type Kind, type UnitSystem } from '../quantity';
 import { findSection, isSection } from '../section';
 import { numbersOf } from '../takedown';
 
+/** What a spreadsheet would run: a sign of a formula in front, or a minus that begins more than a number with a unit. */
+const FORMULA = /^\s*[=+@＝＋＠\t\r]|^\s*-(?!\d[\d.,]*(e[+-]?\d+)?( [a-zA-Z0-9/²³^]+)?$)/i;
+
 /** Rows as CSV text (RFC 4180). A cell of text that a spreadsheet would take for a formula is disarmed. */
 export function writeCsv(rows: readonly (readonly (string | number)[])[]): string {
-  return Papa.unparse(rows as (string | number)[][], { newline: '\r\n', escapeFormulae: /^[=+@\t]|^-[^\d.]/ }) + '\r\n';
+  return Papa.unparse(rows as (string | number)[][], { newline: '\r\n', escapeFormulae: FORMULA }) + '\r\n';
 }
 
 const header = (title: string, kind: Kind, system: UnitSystem) => {

@@ -56,6 +56,12 @@ describe('CSV', () => {
       ]),
     ).toBe('"a,b","say ""so""",3\r\n"\'=1+1","\'-x",-2\r\n');
   });
+  it.each(['=1+1', '+1', '@SUM(A1)', "-1+cmd|' /C calc'!A1", '-x', ' =1', '\t=1', '＝1', '-2-3', '-1.5 kN/m+1'])('disarms %j', (text) => {
+    expect(Papa.parse<string[]>(writeCsv([[text]])).data[0]![0]![0]).toBe("'");
+  });
+  it.each(['-2', '-2.5', '-1,5', '-3.2 kN', '-4 kN/m2', 'B1', '3 - 2'])('leaves %j alone', (text) => {
+    expect(Papa.parse<string[]>(writeCsv([[text]])).data[0]![0]).toBe(text);
+  });
   it('lists every footing with its cases apart, every level, and every member', () => {
     const project = computeProject(DEMONSTRATIONS[0]!.items());
     const rows = Papa.parse<string[]>(reactionCsv(project, null).trim()).data;

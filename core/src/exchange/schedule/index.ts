@@ -65,7 +65,7 @@ export function cellsOf(source: string): string[][] {
   const delimiter = source.split(/\r?\n/, 1)[0]!.includes('\t') ? '\t' : '';
   return Papa.parse<string[]>(source.replace(/^\uFEFF/, ''), { delimiter, skipEmptyLines: 'greedy' }).data.map((row) =>
     // our own files disarm a cell that begins like a formula
-    row.map((cell) => cell.trim().replace(/^'(?=[=+@-])/, '')),
+    row.map((cell) => cell.trim().replace(/^'(?=\s*[=+@＝＋＠\t\r-])/, '')),
   );
 }
 
