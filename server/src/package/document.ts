@@ -257,7 +257,7 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
     if (!sheet) continue;
     content.push(
       heading(
-        `${(member ?? footing)!.mark}${member?.section ? `  ${shapeInFull(building.brief, member.section)} ${member.grade}` : ''}`,
+        `${(member ?? footing)!.mark}${member?.section ? `  ${shapeInFull(building.brief, member.section)} ${member.grade ?? ''}` : ''}`,
         2,
         { pageBreak: 'before' },
       ),
