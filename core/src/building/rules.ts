@@ -19,7 +19,7 @@ const KINDS_OF_REFERENCE: Readonly<Record<string, readonly Item['kind'][]>> = {
 
 type Items = ReadonlyMap<string, Item>;
 
-const levelOf = (items: Items, id: string) => items.get(id)!.body as Body<'level'>;
+const levelOf = (items: Items, id: string) => items.get(id)?.body as Body<'level'> | undefined;
 
 /** Every reference of an item leads to an item of a kind that may be referred to there. */
 function requireReferences(items: Items, item: Item): void {
@@ -39,6 +39,8 @@ function requireReferences(items: Items, item: Item): void {
 /** A member that runs between two levels goes upwards, and what restrains it lies between its ends. */
 function requireUpright(items: Items, item: Extract<Item, { kind: 'column' | 'hanger' | 'wall' }>): void {
   const [base, top] = [levelOf(items, item.body.base), levelOf(items, item.body.top)];
+  // a level that is not there is for the check of references to say
+  if (!base || !top) return;
   const height = top.elevation - base.elevation;
   if (height < LEAST_HEIGHT) throw new BadInput(`${itemName(item)}: its base (${base.name}) must lie below its top (${top.name})`, 'base');
   if (item.kind !== 'column') return;

@@ -1,7 +1,8 @@
 import { Link, useParams } from 'react-router';
 import { caseLabel, formatQuantity, NATURE_LABEL } from '@plinth/core';
-import { useProject, useProjectPart } from '../project/context';
+import { useProject } from '../project/context';
 import type { Computed } from '../project/engine.worker';
+import { SaveBadge } from './SaveBadge';
 
 type Line = Computed['balance'][number];
 
@@ -30,7 +31,6 @@ function entriesOf(balance: readonly Line[]) {
 /** Balance of every case, loose ends, open assumptions, and whether everything is saved: in every room. */
 export function FootStrip() {
   const { computed, units } = useProject();
-  const save = useProjectPart((state) => state.save);
   const { project } = useParams();
   const force = (value: number) => formatQuantity(value, 'force', units, { figures: 4, bare: true });
   const loose = computed.looseEnds.filter((end) => !end.dismissed).length;
@@ -62,9 +62,7 @@ export function FootStrip() {
         {open} assumption{open === 1 ? '' : 's'} open
       </Link>
       {computed.pending > 0 ? <span className="text-soft">{computed.pending} still to be checked</span> : null}
-      <span role="status" className={save === 'saved' ? 'text-good' : 'font-semibold text-oxide'}>
-        {save}
-      </span>
+      <SaveBadge />
     </footer>
   );
 }

@@ -24,6 +24,7 @@ export function ProjectFrame() {
   useEffect(() => {
     if (!data) return;
     const opened = new ProjectStore(data);
+    opened.onRefusal = (message) => toast.error(message, { duration: Infinity, closeButton: true });
     const leave = opened.connect();
     setStore(opened);
     return () => {
