@@ -475,7 +475,8 @@ def annex_b(s, fy, N, My, Mz, Ly, Lz, L, psi, plastic):
     hollow = s['k'] in 'BO'
     square = s['k'] == 'O' or (s['k'] == 'B' and s['h'] <= s['b'])
     Mb = W * fy if square or L == 0 else min(W * fy, mb(s, fy, W, L, C1, 1 / sqrt(C1)))
-    twists = not hollow and Mb < W * fy * (1 - 1e-9)
+    # an open section that is not held along its length is susceptible to torsional deformation
+    twists = not hollow and L > 0
     Mc = (s['Zz'] if plastic else s['Wz']) * fy
     if plastic:
         kyy = C * min(1 + (ly - 0.2) * ny, 1 + 0.8 * ny)
@@ -512,6 +513,21 @@ for name, N, My, Mz, Ly, L, psi in (
         R = sqrt(R)
     eu(name, grade, {'Bending and compression, major axis': up, 'Bending and compression, minor axis': down, 'Section in bending and axial force': R},
        axial=N, major=straight(My, psi), minor=straight(Mz, psi), lengthY=Ly, lengthZ=Ly, lengthT=Ly, unbraced=L)
+# restrained between its ends: each stretch with its own moments, the worst of them
+for name, grade, M, psi, length, L in (
+    ('UB 457x191x67', 'S275', 261e6, -1.0, 10000, 5000), ('UB 457x191x67', 'S355', 261e6, -1.0, 10000, 2500), ('UB 610x229x101', 'S355', 400e6, 0.0, 12000, 4000), ('IPE 400', 'S275', 120e6, 0.5, 9000, 3000)):
+    s = find(name)
+    fy = yield_of(grade, s)
+    spans, worst = round(length / L), None
+    for i in range(spans):
+        a, b = (M * (1 + (psi - 1) * x * L / length) for x in (i, i + 1))
+        quarter = [a + (b - a) * q for q in (0.25, 0.5, 0.75)]
+        top = max(abs(a), abs(b))
+        C1 = sqrt(35 / (1 + sum(w * (q / top) ** 2 for w, q in zip((9, 16, 9), quarter))))
+        res = min(s['Zy'] * fy, mb(s, fy, s['Zy'], L, C1, 1 / sqrt(C1)))
+        if worst is None or top / res > worst[0]:
+            worst = (top / res, res)
+    eu(name, grade, {'Lateral-torsional buckling': worst[1]}, major=straight(M, psi), lengthY=length, lengthZ=L, lengthT=L, length=length, unbraced=L)
 # class 3 beside compression: webs between
 for name, N, My, Mz in (('UB 457x191x67', 500e3, 100e6, 5e6), ('UB 533x210x92', 700e3, 150e6, 0)):
     s = find(name)
@@ -1396,9 +1412,14 @@ def quad(m, x):
     return a * (x - 0.5) * (x - 1) / 0.5 + b * x * (x - 1) / -0.25 + c * x * (x - 0.5) / 0.5
 
 
+def bs_big(m):
+    """The largest moment of a parabola, by looking at many places: (magnitude, signed)."""
+    return max((abs(v), v) for v in (quad(m, i / 20000) for i in range(20001)))
+
+
 def bs_m(m):
     """Table 26, by looking at a thousand places."""
-    big = max((abs(v), v) for v in m)
+    big = bs_big(m)
     M, sign = big[0], 1 if big[1] > 0 else -1
     if M == 0:
         return 1.0
@@ -1407,7 +1428,7 @@ def bs_m(m):
 
 
 def bs_mlt(m):
-    M = max(abs(v) for v in m)
+    M = bs_big(m)[0]
     return max(0.44, 0.2 + (0.15 * abs(quad(m, 0.25)) + 0.5 * abs(quad(m, 0.5)) + 0.15 * abs(quad(m, 0.75))) / M)
 
 
@@ -1429,7 +1450,7 @@ for name, grade, curves, F, mx, my, L in (
 ):
     s = find(name)
     py = yield_of(grade, s)
-    My_, Mx_ = max(abs(v) for v in my), max(abs(v) for v in mx)
+    My_, Mx_ = bs_big(my)[0], bs_big(mx)[0]
     Mcx, Mcy = min(py * s['Zy'], 1.2 * py * s['Wy']), min(py * s['Zz'], 1.2 * py * s['Wz'])
     out = {'Axial force and bending, section': abs(F) / (s['A'] * py) + Mx_ / Mcx + My_ / Mcy,
            'Lateral-torsional buckling': bs_mb(s, L, py) / min(1, bs_mlt(mx))}

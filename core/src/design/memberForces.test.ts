@@ -6,12 +6,13 @@ import { STANDARDS } from '../standard';
 
 const none = { start: 0, middle: 0, end: 0 };
 const lengths = { lengthY: 4000, lengthZ: 4000, lengthT: 4000, unbraced: 4000 };
-const common = { section: 'UC 203x203x60', grade: 'S355', ...lengths };
+const common = { section: 'UC 203x203x60', grade: 'S355', length: 4000, ...lengths };
+const FIRST: Readonly<Record<string, string>> = { european: '6.10', american: 'LRFD', british: 'BS5950' };
 type Set = Record<string, unknown>;
 const forced = (given: string, sets: readonly Set[], more: object = {}, family = 'european') =>
-  runTool(findTool(`${family}.steel.memberForces`), { ...common, given, sets, ...more });
+  runTool(findTool(`${family}.steel.memberForces`), { ...common, philosophy: FIRST[family], given, sets, ...more });
 const single = ({ name: _, ...set }: Set, more: object = {}, family = 'european') =>
-  runTool(findTool(`${family}.steel.member`), { ...common, ...set, ...more });
+  runTool(findTool(`${family}.steel.member`), { ...common, philosophy: FIRST[family], ...set, ...more });
 const uses = (checks: readonly { name: string; utilisation: number | null }[]) =>
   Object.fromEntries(checks.map(({ name, utilisation }) => [name, utilisation]));
 
@@ -118,11 +119,23 @@ describe('end forces from rows of a spreadsheet', () => {
       name: 'D',
       nature: 'permanent',
       axial: 180e3,
-      major: { start: 9e6, middle: 4e6, end: -1e6 },
+      major: { start: 9e6, end: -1e6 },
       shear: 3e3,
     });
     expect(sets[1]).toMatchObject({ nature: 'imposed', use: 'C', axial: 120e3, major: { start: 12e6, middle: 8e6, end: 0 }, minor: none });
     expect(sets[2]!.axial).toBe(-30e3);
+  });
+  it('an end moment left out is a fault, never nothing; an axis of which no moment is written has none', () => {
+    const { sets, faults } = readForceSets(
+      'name\tMy start\tMy middle\tMy end\tMz start\nA\t9\t\t\t\nB\t\t4\t2\t\nC\t1\t\t2\t\nD\t\t\t\t5',
+      'SI',
+    );
+    expect(faults.map(({ row, message }) => `${row} ${message}`)).toEqual([
+      '2 My end is missing: write 0 where there is no moment',
+      '3 My start is missing: write 0 where there is no moment',
+      '5 Mz end is missing: write 0 where there is no moment',
+    ]);
+    expect(sets[0]).toMatchObject({ name: 'C', major: { start: 1e6, end: 2e6 }, minor: none });
   });
   it('says which row it cannot read', () => {
     const { sets, faults } = readForceSets('name,axial,case\nA,much,wind\nB,1,hail\nC,1,imposed Z\nD,1,', 'SI');

@@ -3,13 +3,22 @@ import { caseOf, type Combination, type LoadCase, type Nature, type Use } from '
 import type { SteelGrade } from '../material';
 import type { Section } from '../section';
 import { type Check, type Sheet } from '../sheet';
-import { momentAt, type MemberActions, type MomentShape, type Philosophy, type Standard } from '../standard';
+import {
+  momentAt,
+  peakBetween,
+  rangeOf,
+  type MemberActions,
+  type MomentShape,
+  type Philosophy,
+  type Segment,
+  type Standard,
+} from '../standard';
 import { mergeWorst } from './result';
 
-/** Moments at the start, in the middle and at the end of a length, Nmm, sagging positive. */
+/** Moments at the start, in the middle and at the end of a length, Nmm, sagging positive. A middle that is left out lies on the straight line. */
 export interface ThreeMoments {
   readonly start: number;
-  readonly middle: number;
+  readonly middle?: number;
   readonly end: number;
 }
 
@@ -63,6 +72,8 @@ export interface ForcedMember {
   readonly lengthY: number;
   readonly lengthZ: number;
   readonly lengthT: number;
+  /** Over which its moments are given, mm. */
+  readonly length: number;
   /** Between lateral restraints, mm; 0: held along its length. */
   readonly unbraced: number;
   readonly netArea: number | null;
@@ -71,12 +82,51 @@ export interface ForcedMember {
 
 const largest = (values: readonly number[]) => values.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a), 0);
 
-const shaped = (moments: ThreeMoments): MomentShape => ({ ...moments, peak: largest([moments.start, moments.middle, moments.end]) });
+const middleOf = ({ start, middle, end }: ThreeMoments): number => middle ?? (start + end) / 2;
 
-/** Forces of one set as a family's check wants them. unbraced: mm. */
+function shaped(moments: ThreeMoments): MomentShape {
+  const shape = { start: moments.start, middle: middleOf(moments), end: moments.end };
+  return { ...shape, peak: peakBetween(shape) };
+}
+
+/** Restraints closer than this part of the length are taken for what they are: held along its length, and typed as such. */
+const CLOSEST = 1 / 100;
+
+/**
+ * Stretches between lateral restraints, each with its own moments. Where restraints stand closer than the length, they stand at that spacing from
+ * one end and, where the length is no multiple of it, from the other as well: the stretches of both are checked.
+ * @throws BadInput when restraints stand so close that the member is held along its length
+ */
+function segmentsOf(major: MomentShape, length: number, unbraced: number): Segment[] {
+  if (unbraced === 0 || major.peak === 0) return [];
+  const segment = (from: number, to: number): Segment => {
+    const [a, b] = [from / length, to / length];
+    const at = (part: number) => momentAt(major, a + (b - a) * part);
+    return {
+      from,
+      to,
+      peak: peakBetween(major, a, b),
+      quarters: [at(0.25), at(0.5), at(0.75)],
+      ends: [at(0), at(1)],
+      freeTip: false,
+      tensionFlangeHeld: false,
+    };
+  };
+  // held nowhere between its ends, or beyond them: the whole diagram, over the length that buckles
+  if (unbraced >= length * (1 - 1e-9)) return [{ ...segment(0, length), to: unbraced }];
+  if (unbraced < length * CLOSEST)
+    throw new BadInput('lateral restraints closer than a hundredth of the length hold it along its length: type 0', 'unbraced');
+  const spaces = Math.ceil(length / unbraced - 1e-9);
+  const fromStart = Array.from({ length: spaces }, (_, n) => [n * unbraced, Math.min(length, (n + 1) * unbraced)] as const);
+  const isMultiple = Math.abs(spaces * unbraced - length) <= 1e-9 * length;
+  const fromEnd = isMultiple ? [] : fromStart.map(([from, to]) => [length - to, length - from] as const);
+  return [...fromStart, ...fromEnd].map(([from, to]) => segment(from, to)).filter(({ peak }) => peak !== 0);
+}
+
+/** Forces of one set as a family's check wants them. length: over which the moments are given, mm; unbraced: between lateral restraints, mm. */
 export function actionsOf(
   set: Omit<ForceSet, 'name' | 'nature' | 'use'>,
-  unbraced: number,
+  { length, unbraced }: Pick<ForcedMember, 'length' | 'unbraced'>,
   basis: MemberActions['basis'],
   combination: string,
 ): MemberActions {
@@ -90,20 +140,7 @@ export function actionsOf(
     shear: set.shear,
     shearAcross: set.shearAcross,
     torsion: set.torsion,
-    segments:
-      unbraced === 0 || major.peak === 0
-        ? []
-        : [
-            {
-              from: 0,
-              to: unbraced,
-              peak: major.peak,
-              quarters: [momentAt(major, 0.25), momentAt(major, 0.5), momentAt(major, 0.75)],
-              ends: [major.start, major.end],
-              freeTip: false,
-              tensionFlangeHeld: false,
-            },
-          ],
+    segments: segmentsOf(major, length, unbraced),
   };
 }
 
@@ -133,7 +170,7 @@ function axialsOf(rows: readonly ForceSet[]): number[] {
 /** Every pairing of axial forces between the greatest and the least with the greatest and least of both moments, with the largest shears. */
 function corners(rows: readonly ForceSet[]): NamedForces[] {
   const signs = (of: (row: ForceSet) => ThreeMoments) => {
-    const all = rows.flatMap((row) => [of(row).start, of(row).middle, of(row).end]);
+    const all = rows.flatMap((row) => rangeOf(shaped(of(row))));
     const found = [Math.max(0, ...all), Math.min(0, ...all)].filter((value) => value !== 0);
     return found.length > 0 ? found : [0];
   };
@@ -159,7 +196,7 @@ function combined(sets: readonly ForceSet[], combinations: readonly Combination[
     sets.reduce((total, set) => total + (combination.factors[caseId(set)] ?? 0) * value(set), 0);
   const three = (combination: Combination, of: (set: ForceSet) => ThreeMoments): ThreeMoments => ({
     start: sum(combination, (set) => of(set).start),
-    middle: sum(combination, (set) => of(set).middle),
+    middle: sum(combination, (set) => middleOf(of(set))),
     end: sum(combination, (set) => of(set).end),
   });
   return combinations.map((combination) => ({
@@ -206,8 +243,8 @@ export function forcedMember(
         : combined(sets, philosophy.rules.strength(casesOf(sets)));
   if (all.length === 0) throw new BadInput(`${philosophy.title} has no combination for these cases`, 'sets');
   const check = ({ name, forces }: NamedForces, inner?: Sheet) => {
-    const { unbraced, ...rest } = member;
-    return standard.steelMember({ ...rest, actions: actionsOf(forces, unbraced, philosophy.basis, name) }, philosophy, inner);
+    const { unbraced, length, ...rest } = member;
+    return standard.steelMember({ ...rest, actions: actionsOf(forces, { length, unbraced }, philosophy.basis, name) }, philosophy, inner);
   };
   const worst = new Map<string, Check>();
   // a set that does not govern by name is not printed: sets of one name are told apart by their place

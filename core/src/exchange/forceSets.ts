@@ -40,7 +40,8 @@ function caseOfText(text: string): { nature: Nature; use: Use } {
 
 /**
  * Sets of end forces from rows of a spreadsheet or CSV, a header first: see `FORCE_COLUMNS`. Bare numbers are in the units of force and moment shown;
- * what is left out is nothing, and a middle moment left out lies half way between the ends. Rows that cannot be read are told.
+ * an axis of which no moment is written has none; with one of them both ends are wanted, and a middle left out lies on the straight line. Rows
+ * that cannot be read are told.
  */
 export function readForceSets(text: string, units: UnitSystem): ReadForceSets {
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: 'greedy' });
@@ -72,8 +73,11 @@ export function readForceSets(text: string, units: UnitSystem): ReadForceSets {
     try {
       if (sets.length >= MOST) throw new BadInput(`more than ${MOST} sets`);
       const moments = (axis: 'My' | 'Mz') => {
-        const [start, end] = [value(`${axis} start`, 'moment') ?? 0, value(`${axis} end`, 'moment') ?? 0];
-        return { start, middle: value(`${axis} middle`, 'moment') ?? (start + end) / 2, end };
+        const [start, middle, end] = [value(`${axis} start`, 'moment'), value(`${axis} middle`, 'moment'), value(`${axis} end`, 'moment')];
+        if (start === null && middle === null && end === null) return { start: 0, middle: 0, end: 0 };
+        if (start === null || end === null)
+          throw new BadInput(`${axis} ${start === null ? 'start' : 'end'} is missing: write 0 where there is no moment`, axis);
+        return middle === null ? { start, end } : { start, middle, end };
       };
       sets.push({
         name: cell('name') || `row ${i + 2}`,

@@ -19,7 +19,7 @@ export type {
   SteelMemberInput,
   WebForceInput,
 } from './standard';
-export { momentAt, requireBasis } from './standard';
+export { momentAt, peakBetween, rangeOf, requireBasis } from './standard';
 
 export const STANDARDS: Readonly<Record<Standard['id'], Standard>> = { european, american, british };
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { findSection } from '../section';
 import { findTool, runTool } from '../tool';
-import { checksOf, measured } from './measured.test.data';
+import { checksOf, completed, measured } from './measured.test.data';
 import { AMERICAN_COMBINED, AMERICAN_MEMBERS, BRITISH_MEMBERS, EUROPEAN_MEMBERS, type MemberCase } from './members.test.data';
 
 /** Outlines of many corners, and six digits. */
@@ -38,7 +38,11 @@ describe('American members, against values computed apart', () => {
 describe('BS 5950-1 beams and struts', () => {
   it.each(BRITISH_MEMBERS.map(label))('%s, against values computed apart', (_, { input, expected }) => {
     const { tool, ...rest } = input;
-    const { checks } = runTool(findTool(String(tool)), rest);
+    const { checks } = runTool(findTool(String(tool)), {
+      philosophy: 'BS5950',
+      ...rest,
+      ...(tool === 'british.steel.member' ? completed('british', rest) : {}),
+    });
     for (const [name, value] of Object.entries(expected))
       expect(Math.abs(measured(checks, name) / value - 1), `${name}: ${measured(checks, name)} for ${value}`).toBeLessThan(TOLERANCE);
   });
@@ -47,7 +51,14 @@ describe('BS 5950-1 beams and struts', () => {
     const pc = (section: string, axis: 'major' | 'minor') => {
       const found = findSection(section).properties;
       const L = 100 * (axis === 'major' ? found.iy : found.iz);
-      const { checks } = runTool(findTool('british.steel.strut'), { section, grade: 'S275', axial: 1, lengthX: L, lengthY: L });
+      const { checks } = runTool(findTool('british.steel.strut'), {
+        section,
+        grade: 'S275',
+        philosophy: 'BS5950',
+        axial: 1,
+        lengthX: L,
+        lengthY: L,
+      });
       return measured(checks, `Compression, ${axis} axis`) / found.A;
     };
     for (const [got, table] of [
@@ -59,10 +70,17 @@ describe('BS 5950-1 beams and struts', () => {
   });
   it('says what it is not written for', () => {
     expect(() =>
-      runTool(findTool('british.steel.segment'), { section: 'PFC 200x90x30', grade: 'S275', moment: 1, shear: 1, effectiveLength: 0 }),
+      runTool(findTool('british.steel.segment'), {
+        section: 'PFC 200x90x30',
+        grade: 'S275',
+        philosophy: 'BS5950',
+        moment: 1,
+        shear: 1,
+        effectiveLength: 0,
+      }),
     ).toThrow('rolled I and H');
-    expect(() => runTool(findTool('british.steel.strut'), { section: 'W8X31', grade: 'A992', axial: 1, lengthX: 1, lengthY: 1 })).toThrow(
-      'BS 5950-1 is for steel',
-    );
+    expect(() =>
+      runTool(findTool('british.steel.strut'), { section: 'W8X31', grade: 'A992', philosophy: 'BS5950', axial: 1, lengthX: 1, lengthY: 1 }),
+    ).toThrow('BS 5950-1 is for steel');
   });
 });

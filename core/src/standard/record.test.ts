@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { findTool, runTool } from '../tool';
 import type { Check } from '../sheet';
-import { checksOf, measured } from './measured.test.data';
+import { checksOf, completed, measured } from './measured.test.data';
 import { AMERICAN_COMBINED, AMERICAN_MEMBERS, BRITISH_MEMBERS, EUROPEAN_MEMBERS, type MemberCase } from './members.test.data';
 
 interface Group {
@@ -24,7 +24,12 @@ const GROUPS: readonly Group[] = [
   {
     title: 'BS 5950-1, N and Nmm',
     cases: BRITISH_MEMBERS,
-    checks: ({ tool, ...input }) => runTool(findTool(String(tool)), input).checks,
+    checks: ({ tool, ...input }) =>
+      runTool(findTool(String(tool)), {
+        philosophy: 'BS5950',
+        ...input,
+        ...(tool === 'british.steel.member' ? completed('british', input) : {}),
+      }).checks,
   },
 ];
 

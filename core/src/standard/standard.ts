@@ -109,6 +109,15 @@ export interface MomentShape {
 export const momentAt = ({ start, middle, end }: Pick<MomentShape, 'start' | 'middle' | 'end'>, x: number): number =>
   start * (1 - x) * (1 - 2 * x) + middle * 4 * x * (1 - x) + end * x * (2 * x - 1);
 
+/** Moment of the largest magnitude between two parts of a length, signed, on the parabola through start, middle and end: its own turn counts. */
+export function peakBetween(shape: Pick<MomentShape, 'start' | 'middle' | 'end'>, from = 0, to = 1): number {
+  const { start, middle, end } = shape;
+  const bend = 2 * (start - 2 * middle + end);
+  const turn = (3 * start - 4 * middle + end) / (2 * bend);
+  const places = turn > from && turn < to ? [from, to, turn] : [from, to];
+  return places.map((x) => momentAt(shape, x)).reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a));
+}
+
 /** What one combination does to a member, all at once and of one basis. N, Nmm. */
 export interface MemberActions {
   readonly basis: Basis;

@@ -35,14 +35,21 @@ describe('every tool', () => {
   });
   it('names every faulty field in words', () => {
     expect(() =>
-      runTool(findTool('european.steel.column'), { section: 'UC 203x203x46', grade: 'S355', axial: '600 m', lengthY: 0, lengthZ: 'x' }),
+      runTool(findTool('european.steel.column'), {
+        section: 'UC 203x203x46',
+        grade: 'S355',
+        philosophy: '6.10',
+        axial: '600 m',
+        lengthY: 0,
+        lengthZ: 'x',
+      }),
     ).toThrow(
       /Axial: .*not in a unit.*Length Y must lie between 0.001 m and 500 m, got 0 mm.*Length Z: .*not a unit.*Length T is missing/s,
     );
     expect(() => findTool('no.such')).toThrow('there is no tool');
-    expect(() => runTool(findTool('european.steel.beam'), { section: 'UB 1x1', grade: 'S355', moment: 1, shear: 1, unbraced: 1 })).toThrow(
-      'not in the catalogue',
-    );
+    expect(() =>
+      runTool(findTool('european.steel.beam'), { section: 'UB 1x1', grade: 'S355', philosophy: '6.10', moment: 1, shear: 1, unbraced: 1 }),
+    ).toThrow('not in the catalogue');
     expect(() => runTool(findTool('beam.line'), { length: '5 m', EI: 1e12, supports: [{ at: 0 }] })).toThrow('mechanism');
   });
 });
@@ -139,6 +146,7 @@ describe('honest sheets on drawn inputs', () => {
             lengthY: L1,
             lengthZ: L2,
             lengthT: L2,
+            length: L1,
             unbraced: isFree ? L2 : 0,
             throughShearCentre: untwisted,
           });
@@ -164,6 +172,7 @@ describe('honest sheets on drawn inputs', () => {
           const beam = runTool(findTool('british.steel.segment'), {
             section: section.designation,
             grade,
+            philosophy: 'BS5950',
             moment: M,
             shear: M / 500,
             effectiveLength: L,
@@ -173,6 +182,7 @@ describe('honest sheets on drawn inputs', () => {
           const strut = runTool(findTool('british.steel.strut'), {
             section: section.designation,
             grade,
+            philosophy: 'BS5950',
             axial: Math.abs(M) / 200 + 1,
             lengthX: L,
             lengthY: L,
@@ -208,6 +218,7 @@ describe('honest sheets on drawn inputs', () => {
             reinforcement,
             bar,
             cover: 50,
+            philosophy: family === 'american' ? 'LRFD' : '6.10',
             force,
           });
           expect(audit(reply.steps, evaluate)).toEqual([]);

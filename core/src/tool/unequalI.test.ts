@@ -37,6 +37,7 @@ describe('welded I of unequal flanges, of any plates', () => {
               lengthY: L,
               lengthZ: L,
               lengthT: L,
+              length: L,
               unbraced: L,
             });
             const force = { force: 100_000, bearing: 100, toEnd: 0.7 * h, moment: 10_000_000 };

@@ -31,6 +31,8 @@ describe('torsion of hollow sections, AISC 360-16 H3.1, by hand', () => {
       ['british', 'UC 203x203x60', 'S275'],
     ] as const) {
       const { checks } = runTool(findTool(`${family}.steel.member`), {
+        philosophy: { american: 'LRFD', european: '6.10', british: 'BS5950' }[family],
+        length: 3000,
         section,
         grade,
         torsion: 1e6,

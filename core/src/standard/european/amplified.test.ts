@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { audit } from '../../sheet';
 import { evaluate } from '../../sheet/evaluate.test.data';
 import { findTool, runTool } from '../../tool';
-import { checksOf, measured } from '../measured.test.data';
+import { checksOf, completed, measured } from '../measured.test.data';
 
 const even = (moment: number) => ({ start: moment, middle: moment, end: moment });
 const member = (section: string, more: object = {}) => ({
@@ -88,17 +88,20 @@ it('sheets of any plates under forces and moments re-evaluate, about the minor a
         const section = `own ${kind === 'U' ? 'I' : kind} ${sizes}${kind === 'U' ? ` bottom ${b2}x${tf}` : ''}`;
         const { steps, checks } = runTool(
           findTool(`${family}.steel.member`),
-          member(section, {
-            grade,
-            axial: axial / 10,
-            major: { start: M * 1e6, middle: 0, end: end * 1e6 },
-            minor: even(across * 1e5),
-            shearAcross: axial / 4,
-            lengthY: L1,
-            lengthZ: L2,
-            lengthT: L2,
-            unbraced: L2,
-          }),
+          completed(
+            family,
+            member(section, {
+              grade,
+              axial: axial / 10,
+              major: { start: M * 1e6, middle: 0, end: end * 1e6 },
+              minor: even(across * 1e5),
+              shearAcross: axial / 4,
+              lengthY: L1,
+              lengthZ: L2,
+              lengthT: L2,
+              unbraced: L2,
+            }),
+          ),
         );
         expect(audit(steps, evaluate)).toEqual([]);
         for (const { capacity, demand, name } of checks) {

@@ -4,7 +4,7 @@ import { catalogue, findSection } from '../../section';
 import { audit } from '../../sheet';
 import { evaluate } from '../../sheet/evaluate.test.data';
 import { findTool, runTool } from '../../tool';
-import { checksOf, measured } from '../measured.test.data';
+import { checksOf, completed, measured } from '../measured.test.data';
 import { bucklingBesideShift } from './steel/column';
 import { shiftedSection } from './steel/shifted';
 
@@ -165,7 +165,7 @@ it('sheets of slender struts of any plates re-evaluate', () => {
         const section = `own ${kind} ${sizes}${kind === 'I' ? ` bottom ${b2}x${t2}` : ''}`;
         const { steps, checks } = runTool(
           findTool('european.steel.member'),
-          strut(section, { grade, lengthY: L1, lengthZ: L2, lengthT: L2 }),
+          completed('european', strut(section, { grade, lengthY: L1, lengthZ: L2, lengthT: L2 })),
         );
         expect(audit(steps, evaluate)).toEqual([]);
         for (const { capacity, name } of checks) expect(capacity !== null && capacity > 0, name).toBe(true);

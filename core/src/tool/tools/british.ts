@@ -2,11 +2,13 @@ import { z } from 'zod';
 import { steelGrade } from '../../material';
 import { quantity } from '../../quantity';
 import { findSection } from '../../section';
-import { britishBeam, britishStrut } from '../../standard';
+import { britishBeam, britishStrut, STANDARDS } from '../../standard';
 import { defineTool } from '../tool';
 import { designation, text } from '../../schema';
+import { effectsMethod, requireLargest } from './effects';
 
 const given = {
+  philosophy: effectsMethod(STANDARDS.british),
   section: designation().describe('designation of the catalogue'),
   grade: designation().describe('steel grade, EN 10025 or EN 10210'),
   combination: text(80).default('typed').describe('name of the combination'),
@@ -32,23 +34,27 @@ export const britishSteelBeam = defineTool({
   example: {
     section: 'UB 457x191x67',
     grade: 'S275',
+    philosophy: 'BS5950',
     moment: '210 kNm',
     shear: '140 kN',
     effectiveLength: '4 m',
     quarters: ['160 kNm', '210 kNm', '160 kNm'],
   },
-  run: ({ section, grade, quarters, ...input }, sheet) => ({
-    result: {},
-    checks: britishBeam(
-      {
-        ...input,
-        section: findSection(section),
-        grade: steelGrade(grade),
-        quarters: quarters ?? [input.moment, input.moment, input.moment],
-      },
-      sheet,
-    ),
-  }),
+  run: ({ section, grade, quarters, philosophy: _, ...input }, sheet) => {
+    requireLargest(input.moment, quarters);
+    return {
+      result: {},
+      checks: britishBeam(
+        {
+          ...input,
+          section: findSection(section),
+          grade: steelGrade(grade),
+          quarters: quarters ?? [input.moment, input.moment, input.moment],
+        },
+        sheet,
+      ),
+    };
+  },
 });
 
 export const britishSteelStrut = defineTool({
@@ -61,8 +67,8 @@ export const britishSteelStrut = defineTool({
     lengthX: quantity('length', 'effective length, major axis', { above: 0 }),
     lengthY: quantity('length', 'effective length, minor axis', { above: 0 }),
   }),
-  example: { section: 'UC 203x203x46', grade: 'S275', axial: '600 kN', lengthX: '4 m', lengthY: '4 m' },
-  run: ({ section, grade, ...input }, sheet) => ({
+  example: { section: 'UC 203x203x46', grade: 'S275', philosophy: 'BS5950', axial: '600 kN', lengthX: '4 m', lengthY: '4 m' },
+  run: ({ section, grade, philosophy: _, ...input }, sheet) => ({
     result: {},
     checks: britishStrut({ ...input, section: findSection(section), grade: steelGrade(grade) }, sheet),
   }),

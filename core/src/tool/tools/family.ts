@@ -7,6 +7,7 @@ import { findSection } from '../../section';
 import { chartConditions, longestSpan, spanChart } from '../../design';
 import { philosophyOf, type BeamActions, type Standard } from '../../standard';
 import { defineTool, type Tool } from '../tool';
+import { effectsMethod, requireLargest } from './effects';
 import { memberTools } from './familyMember';
 import { designation, text } from '../../schema';
 
@@ -58,7 +59,9 @@ const EXAMPLES: Record<Standard['id'], Examples> = {
 export function familyTools(standard: Standard): Tool[] {
   const example = EXAMPLES[standard.id];
   const philosophyIds = standard.philosophies.map((philosophy) => philosophy.id) as [string, ...string[]];
-  const philosophy = z.enum(philosophyIds).default(philosophyIds[0]).describe('philosophy: what the effects have been combined by');
+  const philosophy = z.enum(philosophyIds).default(philosophyIds[0]).describe('philosophy by which loads are combined');
+  const method = effectsMethod(standard);
+  const first = philosophyIds[0];
   const section = designation().describe('designation of the catalogue');
   const grade = designation().describe('steel grade');
   const effects = text(80).default('typed').describe('name of the combination');
@@ -90,7 +93,7 @@ export function familyTools(standard: Standard): Tool[] {
     input: z.strictObject({
       section,
       grade,
-      philosophy,
+      philosophy: method,
       combination: effects,
       moment: quantity('moment', 'largest moment, sagging positive'),
       shear: quantity('force', 'largest shear'),
@@ -103,12 +106,14 @@ export function familyTools(standard: Standard): Tool[] {
     example: {
       section: example.beam,
       grade: example.grade,
+      philosophy: first,
       moment: '210 kNm',
       shear: '140 kN',
       unbraced: '3 m',
       quarters: ['160 kNm', '210 kNm', '160 kNm'],
     },
     run: ({ moment, shear, unbraced, quarters, ...input }, sheet) => {
+      requireLargest(moment, quarters);
       const chosen = philosophyOf(standard, input.philosophy);
       const actions: BeamActions = {
         basis: chosen.basis,
@@ -150,14 +155,22 @@ export function familyTools(standard: Standard): Tool[] {
     input: z.strictObject({
       section,
       grade,
-      philosophy,
+      philosophy: method,
       combination: effects,
       axial: quantity('force', 'compression positive'),
       lengthY: quantity('length', 'effective length, major axis', { above: 0 }),
       lengthZ: quantity('length', 'effective length, minor axis', { above: 0 }),
       lengthT: quantity('length', 'length between restraints against twisting', { above: 0 }),
     }),
-    example: { section: example.column, grade: example.grade, axial: '600 kN', lengthY: '4 m', lengthZ: '4 m', lengthT: '4 m' },
+    example: {
+      section: example.column,
+      grade: example.grade,
+      philosophy: first,
+      axial: '600 kN',
+      lengthY: '4 m',
+      lengthZ: '4 m',
+      lengthT: '4 m',
+    },
     run: (input, sheet) => {
       const chosen = philosophyOf(standard, input.philosophy);
       return {
@@ -236,6 +249,7 @@ export function familyTools(standard: Standard): Tool[] {
       bar: designation().describe('bar: 16, or #5'),
       cover: quantity('sectionLength', 'cover', { min: 10, max: 300 }),
       force: quantity('force', 'factored column load'),
+      philosophy: effectsMethod(standard, 'factored'),
       combination: effects,
     }),
     kinds: { needed: 'area', provided: 'area', spacing: 'sectionLength' },
@@ -249,6 +263,7 @@ export function familyTools(standard: Standard): Tool[] {
       reinforcement: example.reinforcement,
       bar: example.bar,
       cover: 50,
+      philosophy: first,
       force: '680 kN',
     },
     run: (input, sheet) => {
@@ -260,7 +275,8 @@ export function familyTools(standard: Standard): Tool[] {
             .join(', ')}`,
           'bar',
         );
-      const { force, combination, reinforcement, ...rest } = input;
+      const { force, combination, reinforcement, philosophy: by, ...rest } = input;
+      sheet?.note(`Factored by ${philosophyOf(standard, by).title}.`);
       const { checks, bars } = standard.padStrength(
         { ...rest, bar, concrete: concrete(input.concrete), fy: REINFORCEMENT[reinforcement].fyk, factored: { force, combination } },
         sheet,

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { actionsOf, forcedMember, FORCES_GIVEN } from '../../design';
+import { actionsOf, forcedMember, FORCES_GIVEN, type ThreeMoments } from '../../design';
 import { NATURES, USES } from '../../load';
 import { steelGrade } from '../../material';
 import { quantity } from '../../quantity';
@@ -8,15 +8,38 @@ import { governing, type Sheet } from '../../sheet';
 import { philosophyOf, type Standard } from '../../standard';
 import { defineTool, type Tool } from '../tool';
 import { designation, text } from '../../schema';
+import { effectsMethod } from './effects';
 
 /** What any check of a member between its restraints takes for true. */
-function noteMember(standard: Standard, unbraced: number, untwisted: boolean, sheet?: Sheet): void {
+function noteMember(
+  standard: Standard,
+  { length, unbraced }: { readonly length: number; readonly unbraced: number },
+  untwisted: boolean,
+  sets: readonly { readonly major: ThreeMoments; readonly minor: ThreeMoments }[],
+  sheet?: Sheet,
+): void {
   sheet?.assume(
     'load-height',
     'Load acts at the shear centre.',
     'Load on a free top flange would lower the resistance to lateral-torsional buckling.',
   );
-  sheet?.assume('diagram', 'Moments vary as a parabola through the three that are typed.', 'Peaks between them are not seen.');
+  sheet?.assume(
+    'diagram',
+    'Moments vary as a parabola through the three that are typed.',
+    'Its own peak between them counts; point loads between them would give another.',
+  );
+  if (sets.some(({ major, minor }) => major.middle === undefined || minor.middle === undefined))
+    sheet?.assume(
+      'straight',
+      'Where no moment in the middle is typed, the diagram is straight from end to end.',
+      'No load acts between the ends there.',
+    );
+  if (unbraced > 0 && unbraced < length)
+    sheet?.assume(
+      'restraints',
+      'Lateral restraints stand at their spacing from an end of the member.',
+      'Each stretch between them is checked with its own moments.',
+    );
   if (unbraced === 0) sheet?.assume('restraint', 'The compression flange is held along its length.', 'Typed: unbraced length 0.');
   if (untwisted)
     sheet?.assume(
@@ -32,8 +55,7 @@ export function memberTools(
   standard: Standard,
   example: { readonly grade: string; readonly beam: string; readonly column: string },
 ): Tool[] {
-  const philosophyIds = standard.philosophies.map(({ id }) => id) as [string, ...string[]];
-  const philosophy = z.enum(philosophyIds).default(philosophyIds[0]).describe('philosophy: what the effects have been combined by');
+  const philosophy = effectsMethod(standard);
   const section = designation().describe('designation of the catalogue');
   const grade = designation().describe('steel grade');
   const effects = text(80).default('typed').describe('name of the combination');
@@ -41,12 +63,12 @@ export function memberTools(
   const along = (title: string) =>
     z
       .strictObject({
-        start: quantity('moment', 'at the start').default(0),
-        middle: quantity('moment', 'at the middle').default(0),
-        end: quantity('moment', 'at the end').default(0),
+        start: quantity('moment', 'at the start'),
+        middle: quantity('moment', 'at the middle; left out: the diagram is straight from end to end').optional(),
+        end: quantity('moment', 'at the end'),
       })
       .default({ start: 0, middle: 0, end: 0 })
-      .describe(`${title}, sagging positive, between its supports in that plane`);
+      .describe(`${title}, sagging positive, between its supports in that plane; left out: there is none`);
   const force = {
     axial: quantity('force', 'compression positive').default(0),
     major: along('moment about the major axis'),
@@ -59,7 +81,10 @@ export function memberTools(
     lengthY: quantity('length', 'effective length, major axis', { above: 0 }),
     lengthZ: quantity('length', 'effective length, minor axis', { above: 0 }),
     lengthT: quantity('length', 'length between restraints against twisting', { above: 0 }),
-    unbraced: quantity('length', 'length between lateral restraints of the compression flange; 0: held along its length', { min: 0 }),
+    length: quantity('length', 'length over which the moments are given, from start to end', { above: 0 }),
+    unbraced: quantity('length', 'spacing of lateral restraints of the compression flange, from an end; 0: held along its length', {
+      min: 0,
+    }),
     netArea: quantity('area', 'net area at holes, shear lag within', { above: 0 }).optional(),
     throughShearCentre: z.boolean().default(false).describe('a channel is loaded through its shear centre, or held against twisting'),
   };
@@ -79,6 +104,7 @@ export function memberTools(
     example: {
       section: example.column,
       grade: example.grade,
+      philosophy: standard.philosophies[0]!.id,
       axial: '350 kN',
       major: { start: '24 kNm', middle: '12 kNm', end: 0 },
       minor: { start: '4 kNm', middle: '2 kNm', end: 0 },
@@ -86,11 +112,12 @@ export function memberTools(
       lengthY: '3.6 m',
       lengthZ: '3.6 m',
       lengthT: '3.6 m',
+      length: '3.6 m',
       unbraced: '3.6 m',
     },
     run: (input, sheet) => {
       const chosen = philosophyOf(standard, input.philosophy);
-      noteMember(standard, input.unbraced, input.throughShearCentre, sheet);
+      noteMember(standard, input, input.throughShearCentre, [input], sheet);
       const checks = standard.steelMember(
         {
           section: findSection(input.section),
@@ -100,7 +127,7 @@ export function memberTools(
           lengthT: input.lengthT,
           netArea: input.netArea ?? null,
           untwisted: input.throughShearCentre,
-          actions: actionsOf(input, input.unbraced, chosen.basis, input.combination),
+          actions: actionsOf(input, input, chosen.basis, input.combination),
         },
         chosen,
         sheet,
@@ -139,6 +166,7 @@ export function memberTools(
     example: {
       section: example.column,
       grade: example.grade,
+      philosophy: standard.philosophies[0]!.id,
       given: 'cases',
       sets: [
         { name: 'dead', nature: 'permanent', axial: '180 kN', major: { start: '9 kNm', middle: '4 kNm', end: '-1 kNm' }, shear: '3 kN' },
@@ -155,10 +183,11 @@ export function memberTools(
       lengthY: '3.6 m',
       lengthZ: '3.6 m',
       lengthT: '3.6 m',
+      length: '3.6 m',
       unbraced: '3.6 m',
     },
     run: ({ section: designation, grade: gradeId, philosophy: chosen, given, sets, netArea, throughShearCentre, ...lengths }, sheet) => {
-      noteMember(standard, lengths.unbraced, throughShearCentre, sheet);
+      noteMember(standard, lengths, throughShearCentre, sets, sheet);
       const checks = forcedMember(
         standard,
         philosophyOf(standard, chosen),
@@ -204,6 +233,7 @@ export function memberTools(
     example: {
       section: example.beam,
       grade: example.grade,
+      philosophy: standard.philosophies[0]!.id,
       force: '150 kN',
       bearing: '100 mm',
       toEnd: '2 m',

@@ -6,7 +6,7 @@ import { bendingModulus, bendingResistance } from './bending';
 import { torsionalFlexuralCritical } from './buckling';
 import type { SectionClass } from './classification';
 import { bendsInClass4 } from './effectiveTee';
-import { worstSegment } from './interaction';
+import { segmentResistances } from './interaction';
 
 const NAME = 'Bending and compression of the member';
 const CLAUSE = 'EN 1993-1-1 6.3.1, 6.3.2, second order';
@@ -41,13 +41,18 @@ export function amplifiedSum(input: Input, sheet?: Sheet): Check[] {
   if (minor.peak !== 0 && Mz === null) return open('bending about the minor axis is not proved');
   if (sectionClass === 4 && major.peak !== 0 && !bendsInClass4(section, fy))
     return open('bending about the major axis of this shape of class 4 is not written');
-  let My = Infinity;
+  let bentMost = { peak: major.peak, My: Infinity };
   if (major.peak !== 0) {
     const W = bendingModulus(section, sectionClass, fy);
-    const worst = worstSegment(section, grade, actions.segments, W, fy, input.untwisted);
-    if (typeof worst === 'string') return open(worst);
-    My = Math.min(bendingResistance(W, fy), worst?.MbRd ?? Infinity);
+    const resistances = segmentResistances(section, grade, actions.segments, W, fy, input.untwisted);
+    if (typeof resistances === 'string') return open(resistances);
+    const used = ({ peak, My }: { peak: number; My: number }) => Math.abs(peak) / My;
+    // the stretch between restraints that is worst for its own moments, or the section under the largest of all
+    bentMost = resistances
+      .map(({ segment, MbRd }) => ({ peak: segment.peak, My: MbRd }))
+      .reduce((a, b) => (used(b) > used(a) ? b : a), { peak: major.peak, My: bendingResistance(W, fy) });
   }
+  const { My } = bentMost;
   const { Iy, Iz, Iv } = section.properties;
   const isAngle = section.shape.outline === 'angle';
   const { E, G } = grade;
@@ -56,7 +61,7 @@ export function amplifiedSum(input: Input, sheet?: Sheet): Check[] {
   const flexural = isAngle ? euler(Iv, Math.max(lengths.y, lengths.z)) : Math.min(euler(Iy, lengths.y), euler(Iz, lengths.z));
   const Ncr = Math.min(flexural, torsionalFlexuralCritical(section, lengths, E, G));
   const n = axial / Nb;
-  const bent = Math.abs(major.peak) / My + (minor.peak === 0 ? 0 : Math.abs(minor.peak) / Mz!);
+  const bent = Math.abs(bentMost.peak) / My + (minor.peak === 0 ? 0 : Math.abs(minor.peak) / Mz!);
   // at the critical force, which no buckling resistance reaches, the compression alone is too much
   const isShort = axial >= Ncr;
   const k = isShort ? 1 : 1 / Math.cos((Math.PI / 2) * Math.sqrt(axial / Ncr));
@@ -72,10 +77,10 @@ export function amplifiedSum(input: Input, sheet?: Sheet): Check[] {
     const terms: string[] = [];
     const inputs: Record<string, number> = {};
     if (major.peak !== 0) {
-      sheet.given('M_y', major.peak, 'moment', 'largest moment, major axis');
+      sheet.given('M_y', bentMost.peak, 'moment', 'largest moment, major axis');
       sheet.given('M_bRd', My, 'moment', 'least resistance about the major axis, from above');
       terms.push('abs(M_y) / M_bRd');
-      Object.assign(inputs, { M_y: major.peak, M_bRd: My });
+      Object.assign(inputs, { M_y: bentMost.peak, M_bRd: My });
     }
     if (minor.peak !== 0) {
       sheet.given('M_z', minor.peak, 'moment', 'largest moment, minor axis');

@@ -194,10 +194,14 @@ export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
   const [chiY, chiZ] = [reductionFactor(lambdaY, bucklingCurve(section, 'y')), reductionFactor(lambdaZ, bucklingCurve(section, 'z'))];
   const [ny, nz] = [axial / (chiY * A * fy), axial / (chiZ * A * fy)];
   const W = bendingModulus(section, sectionClass, fy, sectionClass === 4 ? sheet?.scope('Effective modulus') : undefined);
-  const worst = worstSegment(section, grade, actions.segments, W, fy);
-  if (typeof worst === 'string') return open(worst);
-  const canTwist = outline === 'I' && worst !== null && worst.MbRd < W * fy * (1 - 1e-9);
-  const Mb = worst ? Math.min(worst.MbRd, W * fy) : W * fy;
+  const resistances = segmentResistances(section, grade, actions.segments, W, fy);
+  if (typeof resistances === 'string') return open(resistances);
+  // an open section that is not held along its length is susceptible to torsional deformation, however stiff it is
+  const canTwist = outline === 'I' && resistances.length > 0;
+  const whole: Stretch = { segment: null, peak: major.peak, Mb: W * fy };
+  const stretches: Stretch[] = resistances.map(({ segment, MbRd }) => ({ segment, peak: segment.peak, Mb: Math.min(MbRd, W * fy) }));
+  const used = ({ peak, Mb }: Stretch) => Math.abs(peak) / Mb;
+  const worst = stretches.reduce((a, b) => (used(b) > used(a) ? b : a), stretches[0] ?? whole);
   if (sheet) {
     sheet.note('gamma_M1 is 1.0 (NA.2.15) and does not appear.');
     sheet.given('N_Ed', axial, 'force', `design compression, ${combination}`);
@@ -205,54 +209,61 @@ export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
     sheet.given('N_bzRd', chiZ * A * fy, 'force', 'flexural buckling, minor axis, from above');
     sheet.given('lambda_y', lambdaY, 'ratio', 'slenderness, major axis, from above');
     sheet.given('lambda_z', lambdaZ, 'ratio', 'slenderness, minor axis, from above');
-    sheet.given('M_bRd', Mb, 'moment', 'buckling resistance moment, from above, at most that of the section');
     sheet.step('n_y', 'N_Ed / N_byRd', { N_Ed: axial, N_byRd: chiY * A * fy }, ny, 'ratio', '(6.61)');
     sheet.step('n_z', 'N_Ed / N_bzRd', { N_Ed: axial, N_bzRd: chiZ * A * fy }, nz, 'ratio', '(6.62)');
   }
   const Cmy = equivalentMomentFactor(major, 'C_my', sheet?.scope('Moment about y between supports'));
   const Cmz = equivalentMomentFactor(minor, 'C_mz', sheet?.scope('Moment about z between supports'));
-  const shape = worst?.segment;
-  // moments of the segment between its restraints; a straight line from end to end is not known of it, so the whole counts unless it is the member
-  const CmLT = shape?.ends
-    ? equivalentMomentFactor(ofSegment(shape), 'C_mLT', sheet?.scope('Moment about y between lateral restraints'))
-    : 1;
-  sheet?.given('C_my', Cmy, 'ratio', 'from above', 'table B.3');
-  sheet?.given('C_mz', Cmz, 'ratio', 'from above', 'table B.3');
-  sheet?.given('C_mLT', CmLT, 'ratio', shape?.ends ? 'from above' : 'taken as 1', 'table B.3');
-  const { kyy, kyz, kzy, kzz } = interactionFactors(
-    { isHollow: outline !== 'I', isPlastic: sectionClass <= 2, canTwist, lambdaY, lambdaZ, ny, nz, Cmy, Cmz, CmLT },
-    sheet,
-  );
-  const my = Math.abs(major.peak) / Mb;
+  // of the stretches between restraints, each with its own moments, the one that is worst in the row
+  const factorsOf = (stretch: Stretch, inner?: Sheet) => {
+    const { segment } = stretch;
+    const CmLT = segment?.ends
+      ? equivalentMomentFactor(ofSegment(segment), 'C_mLT', inner?.scope('Moment about y between lateral restraints'))
+      : 1;
+    inner?.given('C_my', Cmy, 'ratio', 'from above', 'table B.3');
+    inner?.given('C_mz', Cmz, 'ratio', 'from above', 'table B.3');
+    inner?.given('C_mLT', CmLT, 'ratio', segment?.ends ? 'from above' : 'taken as 1', 'table B.3');
+    const slendernesses = { lambdaY, lambdaZ, ny, nz, Cmy, Cmz, CmLT };
+    return interactionFactors({ isHollow: outline !== 'I', isPlastic: sectionClass <= 2, canTwist, ...slendernesses }, inner);
+  };
   const mz = minor.peak === 0 ? 0 : Math.abs(minor.peak) / Mcz!;
-  const inputs: Record<string, number> = { M_y: major.peak, M_bRd: Mb };
-  let across = '';
-  if (sheet) {
-    sheet.given('M_y', major.peak, 'moment', 'largest moment, major axis');
-    if (mz > 0) {
-      sheet.given('M_z', minor.peak, 'moment', 'largest moment, minor axis');
-      sheet.given(
-        'M_czRd',
-        Mcz!,
-        'moment',
-        `bending resistance, minor axis, ${sectionClass === 3 ? 'elastic: the section is of class 3' : 'from above'}`,
-      );
-      Object.assign(inputs, { M_z: minor.peak, M_czRd: Mcz! });
-      across = ' + k_AXISz * abs(M_z) / M_czRd';
-    }
-    sheet.given('R_max', 1, 'ratio', 'at most');
-  }
-  const row = (axis: 'y' | 'z', n: number, k: number, kz: number, clause: string) => {
-    const sum = n + k * my + kz * mz;
+  const lean = (stretch: Stretch) => factorsOf(stretch).kzy * used(stretch);
+  const leaning = stretches.reduce((a, b) => (lean(b) > lean(a) ? b : a), worst);
+  const row = (axis: 'y' | 'z', stretch: Stretch, clause: string) => {
     const inner = sheet?.scope(axis === 'y' ? names[0] : names[1]);
-    inner?.step(
-      'R',
-      `n_${axis} + k_${axis}y * abs(M_y) / M_bRd${across.replace('AXIS', axis)}`,
-      { [`n_${axis}`]: n, [`k_${axis}y`]: k, ...inputs, ...(mz > 0 ? { [`k_${axis}z`]: kz } : {}) },
-      sum,
-      'ratio',
-      clause,
-    );
+    const { kyy, kyz, kzy, kzz } = factorsOf(stretch, inner);
+    const [n, k, kz] = axis === 'y' ? [ny, kyy, kyz] : [nz, kzy, kzz];
+    const sum = n + k * used(stretch) + kz * mz;
+    const { segment, peak, Mb } = stretch;
+    if (inner) {
+      const place = segment && stretches.length > 1 ? `, from ${toMetres(segment.from)} to ${toMetres(segment.to)} m` : '';
+      inner.given('M_bRd', Mb, 'moment', `buckling resistance moment${place}, from above, at most that of the section`);
+      inner.given('M_y', peak, 'moment', `largest moment, major axis${place}`);
+      if (mz > 0) {
+        inner.given('M_z', minor.peak, 'moment', 'largest moment, minor axis');
+        inner.given(
+          'M_czRd',
+          Mcz!,
+          'moment',
+          `bending resistance, minor axis, ${sectionClass === 3 ? 'elastic: the section is of class 3' : 'from above'}`,
+        );
+      }
+      inner.given('R_max', 1, 'ratio', 'at most');
+      inner.step(
+        'R',
+        `n_${axis} + k_${axis}y * abs(M_y) / M_bRd${mz > 0 ? ` + k_${axis}z * abs(M_z) / M_czRd` : ''}`,
+        {
+          [`n_${axis}`]: n,
+          [`k_${axis}y`]: k,
+          M_y: peak,
+          M_bRd: Mb,
+          ...(mz > 0 ? { M_z: minor.peak, M_czRd: Mcz!, [`k_${axis}z`]: kz } : {}),
+        },
+        sum,
+        'ratio',
+        clause,
+      );
+    }
     return compare(
       {
         name: axis === 'y' ? names[0] : names[1],
@@ -268,28 +279,36 @@ export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
       inner,
     );
   };
-  return [row('y', ny, kyy, kyz, '(6.61)'), row('z', nz, kzy, kzz, '(6.62)')];
+  return [row('y', worst, '(6.61)'), row('z', leaning, '(6.62)')];
 }
+
+/** A stretch between lateral restraints, or the whole member where it is held along its length: its largest moment and what it resists, Nmm. */
+interface Stretch {
+  readonly segment: Segment | null;
+  readonly peak: number;
+  readonly Mb: number;
+}
+
+const toMetres = (length: number) => +(length / 1000).toFixed(2);
 
 function ofSegment(segment: Segment): MomentShape {
   return { start: segment.ends![0], end: segment.ends![1], middle: segment.quarters[1], peak: segment.peak };
 }
 
-/** The segment with the least buckling resistance for its moment; in words, when one is not proved; null without segments. */
-export function worstSegment(
+/** Buckling resistance of each segment, Nmm; in words, when one is not proved. */
+export function segmentResistances(
   section: Section,
   grade: SteelGrade,
   segments: readonly Segment[],
   W: number,
   fy: number,
   untwisted = false,
-): { readonly segment: Segment; readonly MbRd: number } | string | null {
-  let worst: { segment: Segment; MbRd: number; ratio: number } | null = null;
+): readonly { readonly segment: Segment; readonly MbRd: number }[] | string {
+  const list: { segment: Segment; MbRd: number }[] = [];
   for (const segment of segments) {
     const found = segmentBuckling(section, grade, segment, W, fy, untwisted);
     if ('reason' in found) return found.reason;
-    const ratio = Math.abs(segment.peak) / found.MbRd;
-    if (!worst || ratio > worst.ratio) worst = { segment, MbRd: found.MbRd, ratio };
+    list.push({ segment, MbRd: found.MbRd });
   }
-  return worst;
+  return list;
 }
