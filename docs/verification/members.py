@@ -386,7 +386,9 @@ def mcr(s, L, C1=1.0):
 def mb(s, fy, W, L, C1=1.0, kc=1.0, critical=None):
     ratio = s['h'] / s['b']
     if s['k'] in 'CT':
-        a, l0, beta = ALPHA['d'], 0.4, 0.75
+        # table 6.4: others, curve d; welded ones by the general case, which has no f
+        a, l0, beta = (ALPHA['d'], 0.2, 1.0) if s['product'] == 'welded' else (ALPHA['d'], 0.4, 0.75)
+        kc = 1.0 if s['product'] == 'welded' else kc
     elif s['product'] == 'welded':
         a, l0, beta = ALPHA['c' if ratio <= 2 else 'd'], 0.2, 1.0
     elif s['product'] == 'cold':

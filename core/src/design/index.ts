@@ -35,6 +35,7 @@ export {
   forcedMember,
   FORCES_GIVEN,
   GIVEN_WORDS,
+  middleOf,
   type ForcedMember,
   type ForceSet,
   type ForcesGiven,

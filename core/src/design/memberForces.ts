@@ -82,7 +82,8 @@ export interface ForcedMember {
 
 const largest = (values: readonly number[]) => values.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a), 0);
 
-const middleOf = ({ start, middle, end }: ThreeMoments): number => middle ?? (start + end) / 2;
+/** Moment in the middle, Nmm: as typed, or on the straight line between the ends. */
+export const middleOf = ({ start, middle, end }: ThreeMoments): number => middle ?? (start + end) / 2;
 
 function shaped(moments: ThreeMoments): MomentShape {
   const shape = { start: moments.start, middle: middleOf(moments), end: moments.end };

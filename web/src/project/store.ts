@@ -123,30 +123,48 @@ export class ProjectStore {
     for (const listener of this.listeners) listener();
   }
 
-  /** Listens to what other screens do, from now on; a gap is closed by asking for what changed since. */
+  /**
+   * Listens to what other screens do, from now on; a gap is closed by asking for what changed since. A page that nobody sees, or that the browser
+   * keeps aside, does not listen: a browser has few connections to a server, and they are wanted by the pages that are seen.
+   */
   connect(): () => void {
-    this.events = new EventSource(`/api/projects/${this.state.id}/events`);
-    this.events.onmessage = ({ data }) => {
-      const { version } = JSON.parse(data as string) as { version: number };
-      if (version > this.state.version) void this.catchUp().catch(() => undefined);
+    const listen = () => {
+      if (document.hidden || this.events || this.closed) return;
+      this.events = new EventSource(`/api/projects/${this.state.id}/events`);
+      this.events.onmessage = ({ data }) => {
+        const { version } = JSON.parse(data as string) as { version: number };
+        if (version > this.state.version) void this.catchUp().catch(() => undefined);
+      };
+      this.events.onopen = () => {
+        this.sendNow();
+        void this.catchUp().catch(() => undefined);
+      };
     };
-    this.events.onopen = () => {
-      this.sendNow();
-      void this.catchUp().catch(() => undefined);
+    const rest = () => {
+      this.events?.close();
+      this.events = null;
     };
-    this.sendNow();
+    const seen = () => (document.hidden ? rest() : listen());
     const online = () => this.sendNow();
     const leaving = (event: BeforeUnloadEvent) => {
       if (!this.outbox.isKept) event.preventDefault();
     };
+    listen();
+    this.sendNow();
+    document.addEventListener('visibilitychange', seen);
+    window.addEventListener('pagehide', rest);
+    window.addEventListener('pageshow', listen);
     window.addEventListener('online', online);
     window.addEventListener('beforeunload', leaving);
     return () => {
       this.closed = true;
       if (this.timer) clearTimeout(this.timer);
+      document.removeEventListener('visibilitychange', seen);
+      window.removeEventListener('pagehide', rest);
+      window.removeEventListener('pageshow', listen);
       window.removeEventListener('online', online);
       window.removeEventListener('beforeunload', leaving);
-      this.events?.close();
+      rest();
       this.worker.terminate();
     };
   }

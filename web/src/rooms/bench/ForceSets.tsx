@@ -3,6 +3,7 @@ import {
   FORCE_COLUMNS,
   FORCES_GIVEN,
   GIVEN_WORDS,
+  middleOf,
   NATURE_LABEL,
   NATURES,
   readForceSets,
@@ -14,15 +15,24 @@ import {
 } from '@plinth/core';
 import { QuantityField, SelectField, TextField } from '../../parts/fields';
 import { Question } from '../../parts/Question';
+import { METHODS } from './methods';
 
 interface Given {
   readonly given: ForcesGiven;
   readonly sets: readonly ForceSet[];
   readonly shown: number;
+  readonly combinedBy: string;
 }
 
 /** End forces as an analysis gives them: what kind they are, and one set after the other. */
-export function ForceSets({ given, sets, shown, change, units }: Given & { change: (part: Partial<Given>) => void; units: UnitSystem }) {
+export function ForceSets({
+  given,
+  sets,
+  shown,
+  combinedBy,
+  change,
+  units,
+}: Given & { change: (part: Partial<Given>) => void; units: UnitSystem }) {
   const [pasting, setPasting] = useState(false);
   const set = sets[shown]!;
   const put = (part: Partial<ForceSet>) => change({ sets: sets.map((old, i) => (i === shown ? { ...old, ...part } : old)) });
@@ -35,7 +45,7 @@ export function ForceSets({ given, sets, shown, change, units }: Given & { chang
             key={at}
             label={at}
             kind="moment"
-            value={set[name][at]}
+            value={at === 'middle' ? middleOf(set[name]) : set[name][at]}
             commit={(value) => put({ [name]: { ...set[name], [at]: value } } as Partial<ForceSet>)}
           />
         ))}
@@ -50,6 +60,9 @@ export function ForceSets({ given, sets, shown, change, units }: Given & { chang
         commit={(value) => change({ given: value as ForcesGiven })}
         options={FORCES_GIVEN.map((value) => ({ value, label: GIVEN_WORDS[value].title }))}
       />
+      {given === 'cases' ? null : (
+        <SelectField label="Combined by" value={combinedBy} commit={(value) => change({ combinedBy: value })} options={METHODS} />
+      )}
       <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1 text-[13px]">
         {sets.map((entry, i) => (
           <button

@@ -4,6 +4,7 @@ import {
   findTool,
   gradesFor,
   memberElevation,
+  middleOf,
   PlinthError,
   runTool,
   sectionDrawing,
@@ -18,6 +19,7 @@ import { QuantityField, SelectField } from '../../parts/fields';
 import { Ladders } from '../../parts/Ladder';
 import { UnitsProvider } from '../../project/context';
 import { ForceSets } from './ForceSets';
+import { methodOf, whyNothing } from './methods';
 import { byOtherCodes } from './otherCodes';
 import { SectionInput } from './SectionInput';
 import { useBenchInput } from './useBenchInput';
@@ -35,8 +37,12 @@ interface MemberInput {
   readonly lengthY: number;
   readonly lengthZ: number;
   readonly lengthT: number;
+  /** Over which the moments are given; 0: not known, the longest of the lengths. */
+  readonly length: number;
   readonly unbraced: number;
   readonly throughShearCentre: boolean;
+  /** Codes and method by which the effects were combined; empty: nobody has said. */
+  readonly combinedBy: string;
 }
 
 const SET: ForceSet = {
@@ -61,9 +67,14 @@ const INITIAL: MemberInput = {
   lengthY: 3800,
   lengthZ: 3800,
   lengthT: 3800,
+  length: 3800,
   unbraced: 3800,
   throughShearCentre: false,
+  combinedBy: methodOf('european', '6.10'),
 };
+
+/** Addresses from before these were asked. */
+const OLDER = { length: 0, combinedBy: '' };
 
 const KIP = 4448.2216152605;
 const FOOT = 304.8;
@@ -71,7 +82,7 @@ const FOOT = 304.8;
 /** What the bench begins with by each family, in whole units of it. */
 const STARTS: Record<Standard['id'], MemberInput> = {
   european: INITIAL,
-  british: { ...INITIAL, family: 'british', grade: 'S275' },
+  british: { ...INITIAL, family: 'british', grade: 'S275', combinedBy: methodOf('british', 'BS5950') },
   american: {
     ...INITIAL,
     family: 'american',
@@ -89,13 +100,15 @@ const STARTS: Record<Standard['id'], MemberInput> = {
     lengthY: 12 * FOOT,
     lengthZ: 12 * FOOT,
     lengthT: 12 * FOOT,
+    length: 12 * FOOT,
     unbraced: 12 * FOOT,
+    combinedBy: methodOf('american', 'LRFD'),
   },
 };
 
-function run(input: MemberInput, philosophy: string): ToolReply | string {
+function run({ family, shown: _, combinedBy: __, ...input }: MemberInput, philosophy: string): ToolReply | string {
   try {
-    return runTool(findTool(`${input.family}.steel.memberForces`), { ...input, philosophy });
+    return runTool(findTool(`${family}.steel.memberForces`), { ...input, philosophy });
   } catch (error) {
     if (!(error instanceof PlinthError)) throw error;
     return error.message;
@@ -106,7 +119,10 @@ function run(input: MemberInput, philosophy: string): ToolReply | string {
 function isForceSet(value: unknown): value is ForceSet {
   const { name, axial, major, minor, shear, shearAcross, torsion, nature, use } = (value ?? {}) as ForceSet;
   const isThree = (moments: unknown) =>
-    ['start', 'middle', 'end'].every((at) => Number.isFinite((moments as Record<string, unknown> | null)?.[at]));
+    ['start', 'middle', 'end'].every((at) => {
+      const value = (moments as Record<string, unknown> | null)?.[at];
+      return Number.isFinite(value) || (at === 'middle' && value === undefined);
+    });
   return (
     typeof name === 'string' &&
     typeof nature === 'string' &&
@@ -119,13 +135,14 @@ function isForceSet(value: unknown): value is ForceSet {
 
 /** A steel member under the end forces of an analysis: drawn, and every limit state at once, by every philosophy. */
 export function MemberBench() {
-  const [read, change] = useBenchInput(INITIAL);
+  const [read, change] = useBenchInput<MemberInput>(INITIAL, OLDER);
   // an address may hold anything
   const input = useMemo<MemberInput>(() => {
     const sets = read.sets.filter(isForceSet);
     return {
       ...read,
       sets: sets.length > 0 ? sets : [SET],
+      length: read.length > 0 ? read.length : Math.max(read.lengthY, read.lengthZ, read.lengthT, read.unbraced),
       shown: Math.min(Math.max(0, Math.floor(read.shown)), Math.max(0, sets.length - 1)),
     };
   }, [read]);
@@ -133,16 +150,24 @@ export function MemberBench() {
   const [shown, setShown] = useState(0);
   const standard = STANDARDS[input.family];
   const units = input.family === 'american' ? 'US' : 'SI';
-  // the European rules of combination share one resistance
-  const philosophies = useMemo(() => standard.compared(standard.philosophies[0]!.id), [standard]);
+  const isCombined = input.given !== 'cases';
+  // what is combined already says nothing by another method; unfactored cases are combined by each that is shown
+  const philosophies = useMemo(
+    () =>
+      isCombined
+        ? standard.philosophies.filter(({ id }) => methodOf(standard.id, id) === input.combinedBy)
+        : standard.compared(standard.philosophies[0]!.id),
+    [standard, isCombined, input.combinedBy],
+  );
+  const unanswered = philosophies.length > 0 ? null : whyNothing(input.combinedBy, standard);
   const replies = useMemo(() => philosophies.map(({ id }) => run(input, id)), [input, philosophies]);
   const section = findSection(input.section);
   const grades = gradesFor(standard.materials, section.product);
   const ladders = replies.flatMap((reply, i) =>
     typeof reply === 'string' ? [] : [{ philosophy: philosophies[i]!.id, checks: reply.checks }],
   );
-  const picked = replies[Math.min(shown, replies.length - 1)]!;
-  const length = (name: 'lengthY' | 'lengthZ' | 'lengthT', label: string) => (
+  const picked = unanswered ?? replies[Math.min(shown, replies.length - 1)]!;
+  const length = (name: 'lengthY' | 'lengthZ' | 'lengthT' | 'length', label: string) => (
     <QuantityField
       label={label}
       kind="length"
@@ -172,7 +197,8 @@ export function MemberBench() {
           commit={(grade) => change({ grade })}
           options={grades.map(({ id, standard: of }) => ({ value: id, label: `${id}, ${of}` }))}
         />
-        <ForceSets given={input.given} sets={input.sets} shown={input.shown} change={change} units={units} />
+        <ForceSets given={input.given} sets={input.sets} shown={input.shown} combinedBy={input.combinedBy} change={change} units={units} />
+        {length('length', 'Length over which the moments are given')}
         <fieldset>
           <legend className="label">Effective lengths</legend>
           <div className="grid grid-cols-3 gap-2">
@@ -207,10 +233,10 @@ export function MemberBench() {
           <DrawingView
             className="min-w-0 flex-1"
             drawing={memberElevation({
-              length: Math.max(input.lengthY, input.unbraced, 1),
+              length: Math.max(input.length, 1),
               unbraced: input.unbraced,
               axial: set.axial,
-              major: set.major,
+              major: { ...set.major, middle: middleOf(set.major) },
               units,
               width: 430,
               height: 230,
@@ -251,11 +277,7 @@ export function MemberBench() {
         className="panel no-print w-[330px] shrink-0 space-y-4 overflow-y-auto border-l border-rule bg-panel px-4 py-3"
         tabIndex={0}
       >
-        {replies.length > 1 && input.given !== 'cases' ? (
-          <p className="text-[12px] text-soft">
-            What is typed is taken as combined by each philosophy’s own rules: factored for one, not for the other.
-          </p>
-        ) : null}
+        {unanswered ? <p className="text-[13px] text-oxide">Not verified: {unanswered}</p> : null}
         {ladders.length > 0 ? <Ladders results={ladders} units={units} /> : null}
       </aside>
     </UnitsProvider>

@@ -9,6 +9,7 @@ import { effectiveMinorModulus } from './effectiveMinor';
 import { bendsInClass4, teeEffectiveModulus } from './effectiveTee';
 import { minorBendingResistance } from './minor';
 import { shiftedSection, shifts } from './shifted';
+import { unweakened, weakenedSection, type ShearTaken, type Weakened } from './weakened';
 
 const CLAUSE = 'EN 1993-1-1 6.2.9';
 const NAME = 'Section in bending and axial force';
@@ -24,9 +25,15 @@ interface Reduced {
  * Plastic moments beside an axial force and the exponents of biaxial bending, EN 1993-1-1 6.2.9.1(5), (6): I and H, boxes, tubes of class
  * 1 and 2. n: axial force over the plastic one, as a magnitude below 1; moments: Nmm.
  */
-export function reducedPlasticMoments(section: Section, n: number, Mply: number, Mplz: number, sheet?: Sheet): Reduced {
-  const { shape, properties } = section;
-  const { A } = properties;
+export function reducedPlasticMoments(
+  section: Section,
+  n: number,
+  Mply: number,
+  Mplz: number,
+  sheet?: Sheet,
+  { A, flanges, webs }: Pick<Weakened, 'A' | 'flanges' | 'webs'> = unweakened(section),
+): Reduced {
+  const { shape } = section;
   sheet?.given('A', A, 'area', 'area', section.designation);
   if (shape.outline === 'tube') {
     const MN = Mply * (1 - n ** 1.7);
@@ -37,15 +44,16 @@ export function reducedPlasticMoments(section: Section, n: number, Mply: number,
     return { MNy: MN, MNz: Mplz * (1 - n ** 1.7), alpha: 2, beta: 2 };
   }
   if (shape.outline === 'box') {
-    const { h, b, t } = shape;
-    const aw = Math.min(0.5, (A - 2 * b * t) / A);
-    const af = Math.min(0.5, (A - 2 * h * t) / A);
+    const aw = Math.min(0.5, (A - flanges) / A);
+    const af = Math.min(0.5, (A - webs) / A);
     const MNy = Math.min(Mply, (Mply * (1 - n)) / (1 - 0.5 * aw));
     const MNz = Math.min(Mplz, (Mplz * (1 - n)) / (1 - 0.5 * af));
     const exponent = 1 - 1.13 * n ** 2 > 1.66 / 6 ? 1.66 / (1 - 1.13 * n ** 2) : 6;
     if (sheet) {
-      sheet.step('a_w', 'min(0.5, (A - 2 * b * t) / A)', { A, b, t }, aw, 'ratio', '6.2.9.1(5)');
-      sheet.step('a_f', 'min(0.5, (A - 2 * h * t) / A)', { A, h, t }, af, 'ratio', '6.2.9.1(5)');
+      sheet.given('A_b', flanges, 'area', 'walls across the depth, 2 b t', section.designation);
+      sheet.given('A_h', webs, 'area', 'walls along the depth, 2 h t', section.designation);
+      sheet.step('a_w', 'min(0.5, (A - A_b) / A)', { A, A_b: flanges }, aw, 'ratio', '6.2.9.1(5)');
+      sheet.step('a_f', 'min(0.5, (A - A_h) / A)', { A, A_h: webs }, af, 'ratio', '6.2.9.1(5)');
       sheet.step('M_NyRd', 'min(M_plyRd, M_plyRd * (1 - n) / (1 - 0.5 * a_w))', { M_plyRd: Mply, n, a_w: aw }, MNy, 'moment', '(6.39)');
       sheet.step('M_NzRd', 'min(M_plzRd, M_plzRd * (1 - n) / (1 - 0.5 * a_f))', { M_plzRd: Mplz, n, a_f: af }, MNz, 'moment', '(6.40)');
       if (exponent === 6) sheet.step('alpha', '6', {}, 6, 'ratio', '6.2.9.1(6)', 'at most 6');
@@ -54,13 +62,13 @@ export function reducedPlasticMoments(section: Section, n: number, Mply: number,
     }
     return { MNy, MNz, alpha: exponent, beta: exponent };
   }
-  const { b, tf } = shape as { b: number; tf: number };
-  const a = Math.min(0.5, (A - 2 * b * tf) / A);
+  const a = Math.min(0.5, (A - flanges) / A);
   const MNy = Math.min(Mply, (Mply * (1 - n)) / (1 - 0.5 * a));
   const MNz = n <= a ? Mplz : Mplz * (1 - ((n - a) / (1 - a)) ** 2);
   const beta = Math.max(1, 5 * n);
   if (sheet) {
-    sheet.step('a', 'min(0.5, (A - 2 * b * t_f) / A)', { A, b, t_f: tf }, a, 'ratio', '6.2.9.1(5)');
+    sheet.given('A_f', flanges, 'area', 'both flanges, 2 b t_f', section.designation);
+    sheet.step('a', 'min(0.5, (A - A_f) / A)', { A, A_f: flanges }, a, 'ratio', '6.2.9.1(5)');
     sheet.step('M_NyRd', 'min(M_plyRd, M_plyRd * (1 - n) / (1 - 0.5 * a))', { M_plyRd: Mply, n, a }, MNy, 'moment', '(6.36)');
     if (n <= a) sheet.step('M_NzRd', 'M_plzRd', { M_plzRd: Mplz }, MNz, 'moment', '(6.37)', 'n is at most a');
     else sheet.step('M_NzRd', 'M_plzRd * (1 - ((n - a) / (1 - a))^2)', { M_plzRd: Mplz, n, a }, MNz, 'moment', '(6.38)');
@@ -77,18 +85,17 @@ interface Input {
   /** Of the parts in compression when it bends about its minor axis. */
   readonly minorClass: SectionClass;
   readonly fy: number;
-  /** Yield strength beside a large shear along the depth or across it: (1 - rho) fy; fy where the shear is small. MPa */
-  readonly reducedYield: number;
+  /** What the shears take of their shear areas. */
+  readonly taken: ShearTaken;
 }
 
 /**
- * Cross-section under bending about both axes and axial force together, EN 1993-1-1 6.2.9, and 6.2.10 with the whole section's strength
- * reduced where the shear is large (conservative). Classes 1 and 2 of I, H and hollow shapes: plastic; class 3 and other outlines: stresses
+ * Cross-section under bending about both axes and axial force together, EN 1993-1-1 6.2.9, and 6.2.10 with the shear areas weakened
+ * where the shear is large. Classes 1 and 2 of I, H and hollow shapes: plastic; class 3 and other outlines: stresses
  * added up, 6.2.1(7). Axial force of either sign.
  */
-export function sectionInteraction({ section, actions, sectionClass, minorClass, fy, reducedYield }: Input, sheet?: Sheet): Check {
+export function sectionInteraction({ section, actions, sectionClass, minorClass, fy, taken }: Input, sheet?: Sheet): Check {
   const { combination, axial, major, minor } = actions;
-  const { A, Wply, Wplz } = section.properties;
   const { outline } = section.shape;
   const isTee = outline === 'tee';
   if (sectionClass === 4 && !bendsInClass4(section, fy))
@@ -105,8 +112,15 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
       sheet,
     );
   const N = Math.abs(axial);
-  const f = reducedYield;
-  if (f <= 0) return unproven(NAME, CLAUSE, 'ductile', 'the shear leaves nothing for bending and axial force', sheet);
+  const left = weakenedSection(section, taken, sheet);
+  if (left === null)
+    return unproven(NAME, CLAUSE, 'ductile', 'the shear alone is more than the section resists: nothing is left beside it', sheet);
+  const moves = axial > 0 && shifts(section) && classify(section, fy, 'compression') === 4;
+  const worst = Math.max(taken.along, taken.across);
+  // effective sections and angles lose the share of the whole, on the safe side
+  const losesAll = worst > 0 && (sectionClass === 4 || outline === 'angle' || (isTee && minorClass === 4) || moves);
+  const f = losesAll ? (1 - worst) * fy : fy;
+  const { A, Wply, Wplz, Wely, Welz, flanges, webs } = losesAll ? unweakened(section) : left;
   if (sheet) {
     sheet.given('N_Ed', N, 'force', `axial force, ${combination}`);
     sheet.given('M_y', major.peak, 'moment', 'largest moment, major axis');
@@ -123,16 +137,16 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
     sheet.note('The largest moments and the axial force are taken at one place.');
   }
   if (sectionClass === 4 && hasEffectiveSection(section))
-    return compared(effectiveStresses({ section, actions, sectionClass, minorClass, fy, reducedYield }, sheet), 'EN 1993-1-1 6.2.9.3');
-  const area = axial > 0 && shifts(section) && classify(section, fy, 'compression') === 4 ? atFibre(section, fy, sheet) : A;
+    return compared(effectiveStresses({ section, actions, minorClass, fy, f }, sheet), 'EN 1993-1-1 6.2.9.3');
+  const area = moves ? atFibre(section, fy, sheet) : A;
   const Npl = (area * f) / GAMMA_M0;
   const isPlastic = sectionClass <= 2 && (outline === 'I' || outline === 'box' || outline === 'tube');
   if (!isPlastic) {
     const plastic = sectionClass <= 2 && outline !== 'angle';
     if (outline === 'angle' && (minor.peak !== 0 || actions.segments.length > 0))
-      return compared(angleStresses({ section, actions, sectionClass, minorClass, fy, reducedYield }, area, sheet), 'EN 1993-1-1 6.2.1(7)');
+      return compared(angleStresses({ section, actions, fy, f }, area, sheet), 'EN 1993-1-1 6.2.1(7)');
     const isSlender = isTee && sectionClass === 4;
-    const bent = outline === 'angle' ? bentAngle(section, fy, sheet).properties : section.properties;
+    const bent = outline === 'angle' ? bentAngle(section, fy, sheet).properties : { Wely, Welz };
     const Wy = plastic ? Wply : isSlender ? teeEffectiveModulus(section, fy, sheet?.scope('Effective modulus, major axis')) : bent.Wely;
     const isThin = isTee && minorClass === 4;
     const Wz = plastic ? Wplz : isThin ? effectiveMinorModulus(section, fy, sheet?.scope('Effective modulus, minor axis')) : bent.Welz;
@@ -168,7 +182,7 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
     sheet?.step('R', 'n', { n }, n, 'ratio', CLAUSE, 'the axial force alone');
     return compared(n);
   }
-  const { MNy, MNz, alpha, beta } = reducedPlasticMoments(section, n, Mply, Mplz, sheet);
+  const { MNy, MNz, alpha, beta } = reducedPlasticMoments(section, n, Mply, Mplz, sheet, { A, flanges, webs });
   const [y, z] = [Math.abs(major.peak) / MNy, Math.abs(minor.peak) / MNz];
   if (minor.peak === 0 || major.peak === 0) {
     const [share, moment, capacity] = minor.peak === 0 ? [y, 'M_y', 'M_NyRd'] : [z, 'M_z', 'M_NzRd'];
@@ -202,7 +216,10 @@ function atFibre(section: Section, fy: number, sheet?: Sheet): number {
 }
 
 /** Stresses of a class 4 section added up, (6.44): effective area in compression, effective moduli in bending; the centroid of an I or box stays. */
-function effectiveStresses({ section, actions, minorClass, fy, reducedYield: f }: Input, sheet?: Sheet): number {
+function effectiveStresses(
+  { section, actions, minorClass, fy, f }: Pick<Input, 'section' | 'actions' | 'minorClass' | 'fy'> & { readonly f: number },
+  sheet?: Sheet,
+): number {
   const { axial, major, minor } = actions;
   const N = Math.abs(axial);
   const A = axial > 0 ? effectiveArea(section, fy, sheet?.scope('Effective area')) : section.properties.A;
@@ -228,7 +245,11 @@ function effectiveStresses({ section, actions, minorClass, fy, reducedYield: f }
 }
 
 /** Stresses of an angle that bends freely: both moments about both principal axes, the largest of each added up. A: mm2, in class 4 that at the most pressed corner. */
-function angleStresses({ section, actions, fy, reducedYield: f }: Input, A: number, sheet?: Sheet): number {
+function angleStresses(
+  { section, actions, fy, f }: Pick<Input, 'section' | 'actions' | 'fy'> & { readonly f: number },
+  A: number,
+  sheet?: Sheet,
+): number {
   const { Wu, Wv, alongU, alongV } = anglePrincipal(bentAngle(section, fy, sheet));
   const [N, My, Mz] = [Math.abs(actions.axial), Math.abs(actions.major.peak), Math.abs(actions.minor.peak)];
   const [Mu, Mv] = [My * alongU + Mz * alongV, My * alongV + Mz * alongU];

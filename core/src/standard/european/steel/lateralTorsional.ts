@@ -10,6 +10,8 @@ interface Curves {
   readonly curve: Curve;
   readonly plateau: number;
   readonly beta: number;
+  /** The general case, 6.3.2.2: no help from the diagram beyond the critical moment. */
+  readonly isGeneral?: boolean;
 }
 
 /** A moment smaller than this, Nmm, has no diagram worth reading. */
@@ -139,7 +141,9 @@ export function criticalMomentAsymmetric(
 export function lateralTorsionalCurves({ shape, product, region }: Section): Curves {
   // of unequal flanges the narrower one tells
   if (shape.outline === 'unequalI') return { curve: shape.h / Math.min(shape.b, shape.bBottom) <= 2 ? 'c' : 'd', plateau: 0.2, beta: 1 };
-  if (shape.outline !== 'I' && shape.outline !== 'box') return { curve: 'd', plateau: 0.4, beta: 0.75 };
+  if (shape.outline !== 'I' && shape.outline !== 'box')
+    // table 6.4: other cross-sections
+    return product === 'welded' ? { curve: 'd', plateau: 0.2, beta: 1, isGeneral: true } : { curve: 'd', plateau: 0.4, beta: 0.75 };
   const slender = shape.h / shape.b;
   if (product === 'welded') return { curve: slender <= 2 ? 'c' : 'd', plateau: 0.2, beta: 1 };
   if (product === 'hollow' && region === 'own') return { curve: slender <= 2 ? 'c' : 'd', plateau: 0.4, beta: 0.75 };
@@ -150,7 +154,7 @@ export function lateralTorsionalCurves({ shape, product, region }: Section): Cur
  * Lateral-torsional buckling resistance, Nmm, EN 1993-1-1 6.3.2.3 with the UK annex (f from C1). W: mm3 by class; fy: MPa; Mcr: Nmm.
  */
 export function lateralTorsionalResistance(section: Section, W: number, fy: number, Mcr: number, C1: number, sheet?: Sheet): number {
-  const { curve, plateau, beta } = lateralTorsionalCurves(section);
+  const { curve, plateau, beta, isGeneral } = lateralTorsionalCurves(section);
   const alpha = IMPERFECTION[curve];
   const lambda = Math.sqrt((W * fy) / Mcr);
   sheet?.step(
@@ -162,7 +166,14 @@ export function lateralTorsionalResistance(section: Section, W: number, fy: numb
     '6.3.2.2(1)',
     'non-dimensional slenderness',
   );
-  sheet?.lookup('alpha_LT', alpha, 'ratio', 'table 6.3', `curve ${curve}`, 'NA.2.17');
+  sheet?.lookup(
+    'alpha_LT',
+    alpha,
+    'ratio',
+    'table 6.3',
+    `curve ${curve}${isGeneral ? ', table 6.4, other cross-sections' : ''}`,
+    isGeneral ? '6.3.2.2' : 'NA.2.17',
+  );
   sheet?.given('lambda_LT0', plateau, 'ratio', 'plateau', 'NA.2.17');
   sheet?.given('beta', beta, 'ratio', 'beta', 'NA.2.17');
   const stocky = lambda <= plateau;
@@ -194,9 +205,10 @@ export function lateralTorsionalResistance(section: Section, W: number, fy: numb
       'ratio',
       '(6.57)',
     );
-    const kc = 1 / Math.sqrt(C1);
-    if (C1 === 1) sheet?.given('C_1', 1, 'ratio', 'uniform moment, or the diagram is within the critical moment');
-    sheet?.step('k_c', '1 / sqrt(C_1)', { C_1: C1 }, kc, 'ratio', 'NA.2.18');
+    const kc = isGeneral ? 1 : 1 / Math.sqrt(C1);
+    if (isGeneral) sheet?.given('C_1', 1, 'ratio', 'the general case knows no f: k_c is 1', '6.3.2.2');
+    else if (C1 === 1) sheet?.given('C_1', 1, 'ratio', 'uniform moment, or the diagram is within the critical moment');
+    sheet?.step('k_c', '1 / sqrt(C_1)', { C_1: isGeneral ? 1 : C1 }, kc, 'ratio', 'NA.2.18');
     const f = Math.min(1, 1 - 0.5 * (1 - kc) * (1 - 2 * (lambda - 0.8) ** 2));
     sheet?.step(
       'f',

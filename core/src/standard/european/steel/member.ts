@@ -11,6 +11,7 @@ import { minorBendingResistance } from './minor';
 import { mayBuckleAcross, minorBuckling } from './minorBuckling';
 import { isWebStocky, shearArea, shearAreaAcross, shearResistance } from './shear';
 import { tensionChecks } from './tension';
+import { shearTaken } from './weakened';
 import { torsionChecks } from './torsion';
 
 /**
@@ -39,9 +40,11 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
   const classSheet = sheet?.scope(isPressed ? 'Class beside the compression' : 'Class in bending');
   if (isPressed) classSheet?.given('N_Ed', axial, 'force', `design compression, ${combination}`);
   const sectionClass =
-    isBent || minor.peak !== 0
-      ? classifyBesideCompression(section, fy, Math.max(0, axial), classSheet, bendingStress(section, { range: rangeOf(major) }))
-      : 1;
+    isPressed && !isBent && minor.peak !== 0
+      ? classify(section, fy, 'compression', classSheet)
+      : isBent || minor.peak !== 0
+        ? classifyBesideCompression(section, fy, Math.max(0, axial), classSheet, bendingStress(section, { range: rangeOf(major) }))
+        : 1;
   if (isBent)
     checks.push(
       ...majorBending(
@@ -60,6 +63,9 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
   // in bending about the minor axis the web of an I or channel bears nearly no stress: the flange's own class
   const minorClass = minorAxisClass(input, fy);
   const beside = minorClassBeside(section, minorClass, sectionClass);
+  // of a hollow section the walls that bending about the minor axis compresses belong to the section that carries everything together
+  const isHollow = section.shape.outline === 'box' || section.shape.outline === 'tube';
+  const togetherClass = isHollow && minor.peak !== 0 ? (Math.max(sectionClass, minorClass) as SectionClass) : sectionClass;
   const across = minor.peak !== 0 || shearAcross !== 0 ? sheet?.scope('Bending about the minor axis') : undefined;
   const Mcz = minor.peak === 0 ? null : minorBendingResistance(section, minorClass, fy, across);
   if (minor.peak !== 0) {
@@ -126,8 +132,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
   if (kinds >= 2) {
     const Vpl = shearResistance(shearArea(section), fy);
     const ratio = Math.abs(shear) / Vpl;
-    const worst = Math.max(ratio, acrossRatio);
-    const rho = worst > 0.5 ? (2 * worst - 1) ** 2 : 0;
+    const taken = { along: shearTaken(shear, Vpl), across: shearTaken(acrossRatio, 1) };
     if (ratio > 0.5 && !isWebStocky(section, fy))
       checks.push(
         unproven(
@@ -141,7 +146,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     else
       checks.push(
         sectionInteraction(
-          { section, actions, sectionClass, minorClass, fy, reducedYield: Math.max(0, 1 - rho) * fy },
+          { section, actions, sectionClass: togetherClass, minorClass, fy, taken },
           sheet?.scope('Bending and axial force in the section'),
         ),
       );
@@ -151,8 +156,11 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     // written out: a sizing run comes through here millions of times, and spreading is slow
     if (hasAnnexB(section)) {
       // table 6.7: both moduli by the class of the section beside its compression
-      const least = Mcz === null ? null : minorBendingResistance(section, beside, fy);
-      checks.push(...bendingAndCompression({ section, grade, actions, fy, lengthY, lengthZ, sectionClass, Mcz: least }, inner));
+      const least =
+        Mcz === null ? null : minorBendingResistance(section, Math.max(beside, isHollow ? togetherClass : 1) as SectionClass, fy);
+      checks.push(
+        ...bendingAndCompression({ section, grade, actions, fy, lengthY, lengthZ, sectionClass: togetherClass, Mcz: least }, inner),
+      );
     } else {
       const least = Mz === null ? null : minorBendingResistance(section, beside, fy);
       const free = untwisted === true;

@@ -1,8 +1,9 @@
 import { withThinnerFlange, type IShape } from '../../../section';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { requireBasis, type Philosophy, type WebForceInput } from '../../standard';
-import { GAMMA_M0, GAMMA_M1 } from './bending';
-import { recordShape, sectionYield } from './classification';
+import { bendingModulus, GAMMA_M0, GAMMA_M1 } from './bending';
+import { classify, recordShape, sectionYield } from './classification';
+import { hasEffectiveSection } from './effective';
 
 const NAME = 'Web under a force through its flange';
 
@@ -152,24 +153,24 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
     ),
   ];
   if (moment === 0) return checks;
-  const Mpl = (section.properties.Wply * fy) / GAMMA_M0;
-  const sum = (force / resistance + (0.8 * Math.abs(moment)) / Mpl) / 1.4;
   const inner = sheet?.scope('With the bending moment');
+  // 7.2 with 4.6: by the class of the section, effective in class 4
+  const sectionClass = classify(section, fy, 'bending');
+  if (sectionClass === 4 && !hasEffectiveSection(section)) {
+    const reason = `${section.designation} is of class 4 in bending: its effective section is not written`;
+    return [...checks, unproven(`${NAME}, with bending`, 'EN 1993-1-5 7.2', 'instability', reason, inner)];
+  }
+  const W = bendingModulus(section, sectionClass, fy, inner?.scope('Modulus'));
+  const Mpl = (W * fy) / GAMMA_M0;
+  const sum = (force / resistance + (0.8 * Math.abs(moment)) / Mpl) / 1.4;
   inner?.given('M_Ed', Math.abs(moment), 'moment', 'largest moment of the member');
-  inner?.given('W_ply', section.properties.Wply, 'sectionModulus', 'plastic modulus', section.designation);
+  inner?.given('W_y', W, 'sectionModulus', `modulus of class ${sectionClass}`, section.designation);
   inner?.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
-  inner?.step(
-    'M_plRd',
-    'W_ply * f_y / gamma_M0',
-    { W_ply: section.properties.Wply, f_y: fy, gamma_M0: GAMMA_M0 },
-    Mpl,
-    'moment',
-    'EN 1993-1-5 7.2',
-  );
+  inner?.step('M_cRd', 'W_y * f_y / gamma_M0', { W_y: W, f_y: fy, gamma_M0: GAMMA_M0 }, Mpl, 'moment', 'EN 1993-1-5 4.6, 7.2');
   inner?.step(
     'R',
-    '(F_Ed / F_Rd + 0.8 * M_Ed / M_plRd) / 1.4',
-    { F_Ed: force, F_Rd: resistance, M_Ed: Math.abs(moment), M_plRd: Mpl },
+    '(F_Ed / F_Rd + 0.8 * M_Ed / M_cRd) / 1.4',
+    { F_Ed: force, F_Rd: resistance, M_Ed: Math.abs(moment), M_cRd: Mpl },
     sum,
     'ratio',
     'EN 1993-1-5 (7.2)',
