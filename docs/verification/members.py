@@ -1268,7 +1268,8 @@ for name in ('WT9X25', 'L6X6X3/8', 'HSS12X6X1/4', 'HSS6.000X0.250', 'own tube 60
         V = min(0.6 * FYA, 0.78 * EA / (s['d'] / s['t']) ** 1.5) * s['A'] / 2
     else:
         kv = 5.0 if s['k'] == 'B' else 1.2
-        w, t = (s['h'] - 3 * s['t'], s['t']) if s['k'] == 'B' else (s['h'], s.get('tw', s.get('t')))
+        # built-up boxes by the clear width, hollow sections by the outside less three walls
+        w, t = (s['h'] - (2 if name.startswith('own') else 3) * s['t'], s['t']) if s['k'] == 'B' else (s['h'], s.get('tw', s.get('t')))
         r, root = w / t, sqrt(kv * EA / FYA)
         Cv = 1 if r <= 1.1 * root else 1.1 * root / r if r <= 1.37 * root else 1.51 * kv * EA / (r * r * FYA)
         V = 0.6 * FYA * (2 if s['k'] == 'B' else 1) * w * t * Cv
@@ -1281,7 +1282,26 @@ for name in ('own tube 400x5', 'own tube 300x10'):
     else:
         am(name, 'A992', {'Bending, yielding': s['Zy'] * FYA}, major=flat(1e6))
 s = find('own box 500x200x7')
-am('own box 500x200x7', 'A992', {'Web local buckling': min(s['Zy'] * FYA, s['Zy'] * FYA - (s['Zy'] - s['Wy']) * FYA * (0.305 * (500 - 21) / 7 * sqrt(FYA / EA) - 0.738))}, major=flat(1e6))
+am('own box 500x200x7', 'A992', {'Web local buckling': min(s['Zy'] * FYA, s['Zy'] * FYA - (s['Zy'] - s['Wy']) * FYA * (0.305 * (500 - 14) / 7 * sqrt(FYA / EA) - 0.738))}, major=flat(1e6))
+# built-up boxes, table B4.1b case 21: a noncompact and a slender flange, (F7-2), (F7-5)
+for name in ('own box 300x200x6', 'own box 300x400x6', 'own box 500x600x10'):
+    s = find(name)
+    c, t, root = s['b'] - 2 * s['t'], s['t'], sqrt(EA / FYA)
+    if c / t <= 1.49 * root:
+        want = s['Zy'] * FYA - (s['Zy'] - s['Wy']) * FYA * (3.57 * c / t / root - 4.0)
+    else:
+        gone = (c - 1.92 * t * root * (1 - 0.34 / (c / t) * root)) * t
+        up = (s['h'] - t) / 2
+        shift = gone * up / (s['A'] - gone)
+        want = FYA * (s['Iy'] - gone * up**2 - gone * t**2 / 12 - (s['A'] - gone) * shift**2) / (s['h'] / 2 + shift)
+    am(name, 'A992', {'Flange local buckling': want}, major=flat(1e6))
+# F6 with the flanges of table B4.1b case 13, welded as rolled: noncompact, slender
+for name in ('own I 400x300x8x10', 'own I 500x440x10x10', 'own I 400x500x8x10', 'own I 300x300x10x8'):
+    s = find(name)
+    lam, root = s['b'] / 2 / s['tf'], sqrt(EA / FYA)
+    Mp = FYA * min(s['Zz'], 1.6 * s['Wz'])
+    want = Mp - (Mp - 0.7 * FYA * s['Wz']) * (lam - 0.38 * root) / (0.62 * root) if lam <= root else 0.69 * EA / lam**2 * s['Wz']
+    am(name, 'A992', {'Bending, minor axis': min(Mp, want)}, minor=flat(1e6))
 
 # tees bent across their stem: F12 with the stresses of F6.2 and of lateral-torsional buckling where that axis is the stronger one
 for name in ('WT9X25', 'WT4X15.5', 'WT6X32.5', 'WT12X27.5', 'own T 150x300x10x12', 'own T 150x300x10x7'):

@@ -5578,7 +5578,7 @@ export const AMERICAN_MEMBERS: readonly MemberCase[] = [
       shear: 1000,
       major: { start: 10000.0, middle: 10000.0, end: 10000.0 },
     },
-    expected: { Shear: 672320.0 },
+    expected: { Shear: 665459.0 },
   },
   {
     input: {
@@ -5614,7 +5614,91 @@ export const AMERICAN_MEMBERS: readonly MemberCase[] = [
       unbraced: 0,
       major: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
     },
-    expected: { 'Web local buckling': 509600000.0 },
+    expected: { 'Web local buckling': 508288000.0 },
+  },
+  {
+    input: {
+      section: 'own box 300x200x6',
+      grade: 'A992',
+      lengthY: 3000,
+      lengthZ: 3000,
+      lengthT: 3000,
+      unbraced: 0,
+      major: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
+    },
+    expected: { 'Flange local buckling': 185937000.0 },
+  },
+  {
+    input: {
+      section: 'own box 300x400x6',
+      grade: 'A992',
+      lengthY: 3000,
+      lengthZ: 3000,
+      lengthT: 3000,
+      unbraced: 0,
+      major: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
+    },
+    expected: { 'Flange local buckling': 219305000.0 },
+  },
+  {
+    input: {
+      section: 'own box 500x600x10',
+      grade: 'A992',
+      lengthY: 3000,
+      lengthZ: 3000,
+      lengthT: 3000,
+      unbraced: 0,
+      major: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
+    },
+    expected: { 'Flange local buckling': 992222000.0 },
+  },
+  {
+    input: {
+      section: 'own I 400x300x8x10',
+      grade: 'A992',
+      lengthY: 3000,
+      lengthZ: 3000,
+      lengthT: 3000,
+      unbraced: 0,
+      minor: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
+    },
+    expected: { 'Bending, minor axis': 124011000.0 },
+  },
+  {
+    input: {
+      section: 'own I 500x440x10x10',
+      grade: 'A992',
+      lengthY: 3000,
+      lengthZ: 3000,
+      lengthT: 3000,
+      unbraced: 0,
+      minor: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
+    },
+    expected: { 'Bending, minor axis': 181175000.0 },
+  },
+  {
+    input: {
+      section: 'own I 400x500x8x10',
+      grade: 'A992',
+      lengthY: 3000,
+      lengthZ: 3000,
+      lengthT: 3000,
+      unbraced: 0,
+      minor: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
+    },
+    expected: { 'Bending, minor axis': 183966000.0 },
+  },
+  {
+    input: {
+      section: 'own I 300x300x10x8',
+      grade: 'A992',
+      lengthY: 3000,
+      lengthZ: 3000,
+      lengthT: 3000,
+      unbraced: 0,
+      minor: { start: 1000000.0, middle: 1000000.0, end: 1000000.0 },
+    },
+    expected: { 'Bending, minor axis': 82456000.0 },
   },
   {
     input: {

@@ -37,6 +37,23 @@ export interface Segment {
   readonly critical?: (section: Section, E: number, G: number) => number;
 }
 
+/** Least and largest moment of a segment as far as they are known: at its ends, its quarters, and the peak. Nmm, sagging positive. */
+export function segmentRange({ peak, quarters, ends = [0, 0] }: Segment): readonly [least: number, most: number] {
+  return [Math.min(0, peak, ...quarters, ...ends), Math.max(0, peak, ...quarters, ...ends)];
+}
+
+/**
+ * A segment once for each sense of bending that is in it, each with the largest moment of that sense; uniform where that is not the largest of all. For
+ * shapes whose two sides are not alike.
+ */
+export function bySense(segment: Segment): Segment[] {
+  const [least, most] = segmentRange(segment);
+  const little = 1e-9 * Math.max(most, -least);
+  return [most, least]
+    .filter((peak) => Math.abs(peak) > little)
+    .map((peak) => (peak === segment.peak ? segment : { ...segment, peak, quarters: [peak, peak, peak], ends: [peak, peak] }));
+}
+
 /** What one combination does to a beam: concurrent, and of one basis. Nmm, N. */
 export interface BeamActions {
   readonly basis: Basis;

@@ -1,7 +1,7 @@
 import { yieldStrength } from '../../../material';
 import type { Section } from '../../../section';
 import { compare, unproven, type Check, type FailureMode, type Sheet } from '../../../sheet';
-import { pressedFlanges, requireBasis, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
+import { bySense, pressedFlanges, requireBasis, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
 import { availableStrength, FLEXURE, type Flexure } from './available';
 import {
   flangeLocalBucklingBox,
@@ -179,8 +179,19 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
     }
   }
 
+  if (outline === 'angle' && actions.segments.length === 0 && actions.range && pressedFlanges(actions).length === 2) {
+    // the smaller moment of the other sign compresses the other leg
+    const other = actions.range[sagging ? 0 : 1];
+    const inner = sheet?.scope('Bending of the other sign');
+    inner?.given('M_r', other, 'moment', `required flexural strength of the other sign, ${combination}`);
+    const Mn = angleMoment(section, !sagging, 0, 1, E, Fy, inner);
+    add('Bending, yielding, of the other sign', 'AISC 360-16 F10.1, F10.3', 'ductile', Mn, 'M_n', inner, other);
+  }
+
   let worst: { segment: Segment; ratio: number } | undefined;
-  for (const segment of actions.segments) {
+  // F9.2(b), F10.3: stem or leg in compression anywhere within the unbraced length, each side with its own moment
+  const segments = outline === 'tee' || outline === 'angle' ? actions.segments.flatMap(bySense) : actions.segments;
+  for (const segment of segments) {
     const check = lateralTorsionalCheck(segment, context);
     const ratio = check.verdict === 'unproven' ? Infinity : (check.utilisation ?? Infinity);
     if (!worst || ratio > worst.ratio) worst = { segment, ratio };
@@ -248,10 +259,12 @@ function sectionMoment(
 }
 
 function lateralTorsionalCheck(segment: Segment, context: Context, sheet?: Sheet): Check {
-  const { section, grade, actions, philosophy, E, Fy, Mp, web, untwisted } = context;
+  const { section, grade, actions, philosophy, E, Fy, web, untwisted } = context;
   const name = 'Lateral-torsional buckling';
   const { shape } = section;
   const { combination } = actions;
+  // of a tee by the side that is in compression in this segment
+  const Mp = shape.outline === 'tee' ? teeYielding(section, segment.peak >= 0, Fy) : context.Mp;
   const L = segment.to - segment.from;
   const where = `${segment.flange ? `${segment.flange} flange ` : ''}from ${+(segment.from / 304.8).toFixed(2)} ft to ${+(segment.to / 304.8).toFixed(2)} ft`;
   const notSusceptible = shape.outline === 'tube' || (shape.outline === 'box' && shape.h <= shape.b);

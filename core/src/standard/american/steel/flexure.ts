@@ -2,7 +2,7 @@ import type { SteelGrade } from '../../../material';
 import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import type { Segment } from '../../standard';
-import { flangeHold } from './slenderness';
+import { boxWidths, flangeHold, isBuiltUpBox } from './slenderness';
 
 /**
  * Lateral-torsional buckling modification factor Cb of a segment held at both ends, AISC 360-16 (F1-1); 1 for an overhang
@@ -243,13 +243,13 @@ export function flangeLocalBucklingBox(
 ): number {
   const shape = section.shape as { h: number; b: number; t: number };
   const { Wely: S, A: Ag, Iy: Ix } = section.properties;
-  const b = shape.b - 3 * shape.t;
+  const { flange: b, off } = boxWidths(section);
   if (state === 'noncompact') {
     const Mn = Math.min(Mp, Mp - (Mp - Fy * S) * (3.57 * (b / shape.t) * Math.sqrt(Fy / E) - 4.0));
     sheet?.given('S', S, 'sectionModulus', 'elastic section modulus', section.designation);
     sheet?.step(
       'M_n',
-      'min(M_p, M_p - (M_p - F_y * S) * (3.57 * (B - 3 * t) / t * sqrt(F_y / E) - 4.0))',
+      `min(M_p, M_p - (M_p - F_y * S) * (3.57 * (B - ${off} * t) / t * sqrt(F_y / E) - 4.0))`,
       { M_p: Mp, F_y: Fy, S, B: shape.b, t: shape.t, E },
       Mn,
       'moment',
@@ -257,7 +257,9 @@ export function flangeLocalBucklingBox(
     );
     return Mn;
   }
-  const be = Math.min(b, 1.92 * shape.t * Math.sqrt(E / Fy) * (1 - (0.38 / (b / shape.t)) * Math.sqrt(E / Fy)));
+  // (F7-4) of hollow structural sections, (F7-5) of built-up boxes
+  const [k, clause] = isBuiltUpBox(section) ? [0.34, '(F7-5)'] : [0.38, '(F7-4)'];
+  const be = Math.min(b, 1.92 * shape.t * Math.sqrt(E / Fy) * (1 - (k / (b / shape.t)) * Math.sqrt(E / Fy)));
   const lost = (b - be) * shape.t;
   const z = (shape.h - shape.t) / 2;
   const e = (lost * z) / (Ag - lost);
@@ -266,14 +268,14 @@ export function flangeLocalBucklingBox(
   if (sheet) {
     sheet.given('A_g', Ag, 'area', 'gross area', section.designation);
     sheet.given('I_x', Ix, 'secondMoment', 'gross', section.designation);
-    sheet.step('b_c', 'B - 3 * t', { B: shape.b, t: shape.t }, b, 'sectionLength', 'B4.1b');
+    sheet.step('b_c', `B - ${off} * t`, { B: shape.b, t: shape.t }, b, 'sectionLength', 'B4.1b');
     sheet.step(
       'b_e',
-      'min(b_c, 1.92 * t * sqrt(E / F_y) * (1 - 0.38 / (b_c / t) * sqrt(E / F_y)))',
+      `min(b_c, 1.92 * t * sqrt(E / F_y) * (1 - ${k} / (b_c / t) * sqrt(E / F_y)))`,
       { b_c: b, t: shape.t, E, F_y: Fy },
       be,
       'sectionLength',
-      '(F7-4)',
+      clause,
       'effective width',
     );
     sheet.step('A_1', '(b_c - b_e) * t', { b_c: b, b_e: be, t: shape.t }, lost, 'area', 'F7.2(c)', 'of the flange, not effective');
@@ -304,11 +306,12 @@ export function flangeLocalBucklingBox(
 export function webLocalBucklingBox(section: Section, Mp: number, E: number, Fy: number, sheet?: Sheet): number {
   const shape = section.shape as { h: number; t: number };
   const S = section.properties.Wely;
-  const Mn = Math.min(Mp, Mp - (Mp - Fy * S) * (0.305 * ((shape.h - 3 * shape.t) / shape.t) * Math.sqrt(Fy / E) - 0.738));
+  const { web, off } = boxWidths(section);
+  const Mn = Math.min(Mp, Mp - (Mp - Fy * S) * (0.305 * (web / shape.t) * Math.sqrt(Fy / E) - 0.738));
   sheet?.given('S', S, 'sectionModulus', 'elastic section modulus', section.designation);
   sheet?.step(
     'M_n',
-    'min(M_p, M_p - (M_p - F_y * S) * (0.305 * (H - 3 * t) / t * sqrt(F_y / E) - 0.738))',
+    `min(M_p, M_p - (M_p - F_y * S) * (0.305 * (H - ${off} * t) / t * sqrt(F_y / E) - 0.738))`,
     { M_p: Mp, F_y: Fy, S, H: shape.h, t: shape.t, E },
     Mn,
     'moment',

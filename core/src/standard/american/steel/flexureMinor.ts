@@ -2,7 +2,12 @@ import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import { bucklesSideways } from '../../standard';
 import { angleGeometricMoment, anglePrincipalMoments } from './flexureAngle';
-import { flangeInFlexure, compactness, type Compactness } from './slenderness';
+import { boxWidths, compactness, flangeInFlexure, isBuiltUpBox, type Compactness, type Element } from './slenderness';
+
+/** Flanges of I and channels bent about their minor axis, AISC 360-16 table B4.1b case 13: rolled and welded alike, the more slender of two. */
+function flangeAboutMinor(section: Section): Element {
+  return { ...flangeInFlexure(section), compact: 0.38, noncompact: 1.0, table: 'table B4.1b case 13' };
+}
 
 /**
  * Nominal moment about the minor axis, Nmm, AISC 360-16 F6 (I, channels), F7 (boxes, as if turned), F8 (tubes), F12 (tees); a reason where it is
@@ -26,17 +31,18 @@ export function minorMoment(
   if (bucklesSideways(section))
     return { reason: 'its axis called minor is the stronger one: lateral-torsional buckling about the other is not written' };
   const round = shape.outline === 'tube';
-  const element = flangeInFlexure(section);
+  const element = round || shape.outline === 'box' ? flangeInFlexure(section) : flangeAboutMinor(section);
   if (shape.outline === 'box') {
     // turned: the deep wall is the flange, the other one the web
-    const [flange, web] = [(shape.h - 3 * shape.t) / shape.t, (shape.b - 3 * shape.t) / shape.t];
+    const { flange: across, web: deep, off } = boxWidths(section);
+    const [flange, web] = [deep / shape.t, across / shape.t];
     const root = Math.sqrt(E / Fy);
     if (flange > 1.12 * root || web > 2.42 * root) return { reason: 'its walls are not compact about this axis, which is not written' };
     sheet?.branch(
-      '(H - 3 * t) / t <= 1.12 * sqrt(E / F_y)',
+      `(H - ${off} * t) / t <= 1.12 * sqrt(E / F_y)`,
       { H: shape.h, t: shape.t, E, F_y: Fy },
       true,
-      'table B4.1b case 17',
+      isBuiltUpBox(section) ? 'table B4.1b case 21' : 'table B4.1b case 17',
       'the walls are compact about this axis',
     );
   }
@@ -59,11 +65,11 @@ export function minorMoment(
   if (state === 'noncompact') {
     const root = Math.sqrt(E / Fy);
     const [p, r] = [element.compact * root, element.noncompact * root];
-    const Mn = Mp - (Mp - 0.7 * Fy * Sy) * ((lambda - p) / (r - p));
+    const Mn = Math.min(Mp, Mp - (Mp - 0.7 * Fy * Sy) * ((lambda - p) / (r - p)));
     sheet?.given('l_r', element.noncompact, 'ratio', 'noncompact limit as a multiple of sqrt(E / F_y)', element.table);
     sheet?.step(
       'M_n',
-      'M_p - (M_p - 0.7 * F_y * S_y) * (lambda_f - 0.38 * sqrt(E / F_y)) / ((l_r - 0.38) * sqrt(E / F_y))',
+      'min(M_p, M_p - (M_p - 0.7 * F_y * S_y) * (lambda_f - 0.38 * sqrt(E / F_y)) / ((l_r - 0.38) * sqrt(E / F_y)))',
       { M_p: Mp, F_y: Fy, S_y: Sy, lambda_f: lambda, E, l_r: element.noncompact },
       Mn,
       'moment',
@@ -71,8 +77,8 @@ export function minorMoment(
     );
     return { Mn, clause: 'AISC 360-16 F6.2' };
   }
-  const Mn = ((0.69 * E) / lambda ** 2) * Sy;
-  sheet?.step('M_n', '0.69 * E / lambda_f^2 * S_y', { E, lambda_f: lambda, S_y: Sy }, Mn, 'moment', '(F6-3), (F6-4)');
+  const Mn = Math.min(Mp, ((0.69 * E) / lambda ** 2) * Sy);
+  sheet?.step('M_n', 'min(M_p, 0.69 * E / lambda_f^2 * S_y)', { M_p: Mp, E, lambda_f: lambda, S_y: Sy }, Mn, 'moment', '(F6-3), (F6-4)');
   return { Mn, clause: 'AISC 360-16 F6.2' };
 }
 

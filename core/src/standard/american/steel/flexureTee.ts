@@ -188,17 +188,30 @@ export function angleMoment(
       else sheet.step('M_n1', '(0.92 - 0.17 * M_cr / M_y) * M_cr', { M_cr: Mcr, M_y: My }, Mn, 'moment', '(F10-3)');
     }
   }
-  const ratio = b / t;
+  // F10.3: the leg whose toe is in compression; the one along the axis of bending lies in compression all over
+  const leg = toeCompressed ? b : (section.shape as AngleShape).b;
+  const Sc = (isHeld ? 1 : 0.8) * (toeCompressed ? S : section.properties.WelBottom);
+  const ratio = leg / t;
   const scale = Math.sqrt(E / Fy);
-  if (!toeCompressed || ratio <= 0.54 * scale) {
+  if (ratio <= 0.54 * scale) {
     sheet?.step('M_n', 'M_n1', { M_n1: Mn }, Mn, 'moment', 'F10');
     return Mn;
   }
-  const inputs = { F_y: Fy, S, d: b, t, E };
   const isNoncompact = ratio <= 0.91 * scale;
-  const local = isNoncompact ? Fy * S * (2.43 - 1.72 * ratio * Math.sqrt(Fy / E)) : ((0.71 * E) / ratio ** 2) * S;
-  if (isNoncompact) sheet?.step('M_n2', 'F_y * S * (2.43 - 1.72 * d / t * sqrt(F_y / E))', inputs, local, 'moment', '(F10-6)');
-  else sheet?.step('M_n2', '0.71 * E / (d / t)^2 * S', { E, d: b, t, S }, local, 'moment', '(F10-7)');
+  const local = isNoncompact ? Fy * Sc * (2.43 - 1.72 * ratio * Math.sqrt(Fy / E)) : ((0.71 * E) / ratio ** 2) * Sc;
+  if (sheet) {
+    sheet.given('b_l', leg, 'sectionLength', toeCompressed ? 'vertical leg, its toe in compression' : 'horizontal leg, in compression');
+    sheet.given(
+      'S_c',
+      Sc,
+      'sectionModulus',
+      `elastic modulus to its toe${isHeld ? '' : ', 0.80 of it without restraint along the length'}`,
+      'F10.3',
+    );
+    const inputs = { F_y: Fy, S_c: Sc, b_l: leg, t, E };
+    if (isNoncompact) sheet.step('M_n2', 'F_y * S_c * (2.43 - 1.72 * b_l / t * sqrt(F_y / E))', inputs, local, 'moment', '(F10-6)');
+    else sheet.step('M_n2', '0.71 * E / (b_l / t)^2 * S_c', { E, b_l: leg, t, S_c: Sc }, local, 'moment', '(F10-7)');
+  }
   sheet?.step('M_n', 'min(M_n1, M_n2)', { M_n1: Mn, M_n2: local }, Math.min(Mn, local), 'moment', 'F10');
   return Math.min(Mn, local);
 }

@@ -1,7 +1,7 @@
 import { yieldStrength } from '../../../material';
 import { unequalParts, type Section, type UnequalIShape } from '../../../section';
 import { compare, unproven, type Check, type FailureMode, type Sheet } from '../../../sheet';
-import { pressedFlanges, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
+import { pressedFlanges, segmentRange, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
 import { availableStrength, FLEXURE, type Flexure } from './available';
 import { momentGradientFactor } from './flexure';
 import {
@@ -27,7 +27,7 @@ function outside(p: Pressed, shape: UnequalIShape): string | null {
  * moments press; where nothing says that only one is, both.
  */
 export function unequalBending({ section, grade, actions }: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet): Flexure {
-  const { combination, moment, segments } = actions;
+  const { combination, moment, segments, range } = actions;
   const [E, Fy] = [grade.E, yieldStrength(grade, 1)];
   const shape = section.shape as UnequalIShape;
   const all = pressedFlanges(actions).map((side) => pressed(section, side, E, Fy));
@@ -41,14 +41,20 @@ export function unequalBending({ section, grade, actions }: SteelBeamInput, phil
   }
   const checks: Check[] = [];
   let available: number | null = Infinity;
-  const add = (name: string, clause: string, mode: FailureMode, of: (p: Pressed, inner?: Sheet) => number | null, demand = moment) => {
-    let worst: { p: Pressed; Mn: number } | undefined;
+  // each flange against the moment that compresses it
+  const momentOn = ({ side }: Pressed) => (range ? range[side === 'top' ? 1 : 0] : moment);
+  const add = (name: string, clause: string, mode: FailureMode, of: (p: Pressed, inner?: Sheet) => number | null) => {
+    let worst: { p: Pressed; Mn: number; ratio: number } | undefined;
     for (const p of all) {
       const Mn = of(p);
-      if (Mn !== null && (!worst || Mn < worst.Mn)) worst = { p, Mn };
+      if (Mn === null) continue;
+      const ratio = Math.abs(momentOn(p)) / Mn;
+      if (!worst || ratio > worst.ratio) worst = { p, Mn, ratio };
     }
     if (!worst) return;
+    const demand = momentOn(worst.p);
     const inner = sheet?.scope(name);
+    inner?.given('M_r', demand, 'moment', `required flexural strength with the ${worst.p.side} flange in compression, ${combination}`);
     record(section, worst.p, E, Fy, inner);
     of(worst.p, inner);
     const symbol = name === YIELDING ? 'M_1' : 'M_n';
@@ -119,19 +125,20 @@ function lateral(
   const L = segment.to - segment.from;
   const reversed = isReversed(segment);
   const sides = reversed ? (['top', 'bottom'] as const) : ([segment.peak >= 0 ? 'top' : 'bottom'] as const);
-  // F1 gives Cb for one sense of curvature; where it turns round none is counted, and either flange is taken for the pressed one
+  // F1 gives Cb for one sense of curvature; where it turns round none is counted, and each flange stands against the moment that compresses it
   const Cb = reversed ? 1 : momentGradientFactor(segment);
-  let worst: { p: Pressed; Mn: number } | undefined;
+  const [least, most] = segmentRange(segment);
+  let worst: { p: Pressed; Mn: number; demand: number } | undefined;
   for (const side of sides) {
     const p = pressed(section, side, E, Fy);
     const Mn = lateralTorsionalUnequal(p, L, Cb, E, Fy);
-    if (!worst || Mn < worst.Mn) worst = { p, Mn };
+    const demand = side === 'top' ? most : least;
+    if (!worst || Math.abs(demand) / Mn > Math.abs(worst.demand) / worst.Mn) worst = { p, Mn, demand };
   }
-  const { p, Mn } = worst!;
-  sheet?.given('M_s', segment.peak, 'moment', 'largest moment in the segment');
+  const { p, Mn, demand } = worst!;
+  sheet?.given('M_s', demand, 'moment', `largest moment in the segment that compresses the ${p.side} flange`);
   sheet?.note(`Segment ${where}, braced at its ends; load at the shear centre.`);
-  if (reversed)
-    sheet?.step('C_b', '1', {}, 1, 'ratio', 'F1', 'the moment turns round: no help is counted, and either flange may be the pressed one');
+  if (reversed) sheet?.step('C_b', '1', {}, 1, 'ratio', 'F1', 'the moment turns round: no help is counted');
   else momentGradientFactor(segment, sheet);
   record(section, p, E, Fy, sheet);
   lateralTorsionalUnequal(p, L, Cb, E, Fy, sheet);
@@ -142,7 +149,7 @@ function lateral(
       clause: p.web === 'slender' ? 'AISC 360-16 F5.2' : 'AISC 360-16 F4.2',
       mode: 'instability',
       kind: 'moment',
-      demand: segment.peak,
+      demand,
       demandSymbol: 'M_s',
       capacity,
       capacitySymbol: 'M_c',

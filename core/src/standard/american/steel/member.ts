@@ -70,7 +70,9 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
       ];
   }
   const [B1x, B1y] = [factors.x!, factors.y!];
-  const [Mrx, Mry] = [B1x * major.peak, B1y * minor.peak];
+  const Mry = B1y * minor.peak;
+  // of the limit states of bending the one that is used most, with its own moment
+  let Mrx = B1x * major.peak;
 
   let sheared = 0;
   let Mcx: number | null = Infinity;
@@ -84,9 +86,9 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
       actions: {
         basis: actions.basis,
         combination,
-        moment: Mrx,
+        moment: B1x * major.peak,
         shear,
-        range: rangeOf(major),
+        range: rangeOf(major).map((m) => m * B1x) as unknown as readonly [number, number],
         segments:
           B1x === 1
             ? actions.segments
@@ -94,12 +96,17 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
                 ...segment,
                 peak: segment.peak * B1x,
                 quarters: segment.quarters.map((m) => m * B1x) as [number, number, number],
+                ends: segment.ends?.map((m) => m * B1x) as [number, number] | undefined,
               })),
       },
     };
     const found = majorBending(amplified, philosophy, scope);
     if (major.peak !== 0) checks.push(...found.checks);
     Mcx = found.available;
+    if (Mcx !== null && major.peak !== 0) {
+      const used = found.checks.reduce((a, b) => ((b.utilisation ?? 0) > (a.utilisation ?? 0) ? b : a));
+      [Mrx, Mcx] = [used.demand!, used.capacity];
+    }
     if (shear !== 0) {
       const found = majorShear(amplified, philosophy, scope?.scope('Shear'));
       checks.push(found);

@@ -1,6 +1,7 @@
 import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import { SHEAR, SHEAR_STOCKY_WEB, type Safety } from './available';
+import { boxWidths } from './slenderness';
 
 export interface ShearStrength {
   readonly nominal: number;
@@ -63,10 +64,10 @@ export function shearStrength(section: Section, E: number, Fy: number, sheet?: S
     case 'tube':
       return roundShear(section, E, Fy, sheet);
     case 'box': {
-      const h = shape.h - 3 * shape.t;
+      const { web: h, off } = boxWidths(section);
       const Aw = 2 * h * shape.t;
-      sheet?.step('A_w', '2 * (H - 3 * t) * t', { H: shape.h, t: shape.t }, Aw, 'area', 'G4');
-      sheet?.step('lambda_w', '(H - 3 * t) / t', { H: shape.h, t: shape.t }, h / shape.t, 'ratio', 'G4');
+      sheet?.step('A_w', `2 * (H - ${off} * t) * t`, { H: shape.h, t: shape.t }, Aw, 'area', 'G4');
+      sheet?.step('lambda_w', `(H - ${off} * t) / t`, { H: shape.h, t: shape.t }, h / shape.t, 'ratio', 'G4');
       const Cv = bucklingCoefficient(h / shape.t, 5, E, Fy, sheet);
       return { nominal: nominalShear(Fy, Aw, Cv, '(G4-1)', sheet), safety: SHEAR, clause: 'AISC 360-16 G4' };
     }
@@ -119,10 +120,10 @@ export function shearStrengthAcross(section: Section, E: number, Fy: number, she
   const { shape } = section;
   if (shape.outline === 'tube') return roundShear(section, E, Fy, sheet);
   if (shape.outline === 'box') {
-    const b = shape.b - 3 * shape.t;
+    const { flange: b, off } = boxWidths(section);
     const Aw = 2 * b * shape.t;
-    sheet?.step('A_w', '2 * (B - 3 * t) * t', { B: shape.b, t: shape.t }, Aw, 'area', 'G4');
-    sheet?.step('lambda_w', '(B - 3 * t) / t', { B: shape.b, t: shape.t }, b / shape.t, 'ratio', 'G4');
+    sheet?.step('A_w', `2 * (B - ${off} * t) * t`, { B: shape.b, t: shape.t }, Aw, 'area', 'G4');
+    sheet?.step('lambda_w', `(B - ${off} * t) / t`, { B: shape.b, t: shape.t }, b / shape.t, 'ratio', 'G4');
     const Cv = bucklingCoefficient(b / shape.t, 5, E, Fy, sheet);
     return { nominal: nominalShear(Fy, Aw, Cv, '(G4-1)', sheet), safety: SHEAR, clause: 'AISC 360-16 G4' };
   }

@@ -42,6 +42,19 @@ export interface Element {
   readonly table: string;
 }
 
+/** A box put together of plates: its walls meet at sharp corners. */
+export const isBuiltUpBox = ({ shape }: Section): boolean => shape.outline === 'box' && shape.ro === 0;
+
+/**
+ * Flat widths of a box, mm, AISC 360-16 B4.1b: of a built-up one the clear distance between its walls, (e); of a hollow structural section the outside
+ * less three times the wall, (d). `off` is how many walls are taken off.
+ */
+export function boxWidths(section: Section): { readonly flange: number; readonly web: number; readonly off: 2 | 3 } {
+  const { h, b, t } = section.shape as { h: number; b: number; t: number };
+  const off = isBuiltUpBox(section) ? 2 : 3;
+  return { flange: b - off * t, web: h - off * t, off };
+}
+
 /** The top and the bottom flange of a welded I of unequal flanges, AISC 360-16 table B4.1b case 11 with FL = 0.7 Fy. */
 function unequalFlanges(shape: UnequalIShape): readonly [Element, Element] {
   const kc = flangeHold(unequalParts(shape).hw / shape.tw);
@@ -61,8 +74,9 @@ function unequalFlanges(shape: UnequalIShape): readonly [Element, Element] {
   ];
 }
 
-/** Flange of an I or channel in flexure, AISC 360-16 table B4.1b case 10; of a box, case 17; of a tube, case 20. */
-export function flangeInFlexure({ shape, product }: Section): Element {
+/** Flange of an I or channel in flexure, AISC 360-16 table B4.1b case 10; of a hollow section, case 17; of a built-up box, case 21; of a tube, case 20. */
+export function flangeInFlexure(section: Section): Element {
+  const { shape, product } = section;
   if (shape.outline === 'unequalI') {
     const [top, bottom] = unequalFlanges(shape);
     return top.ratio >= bottom.ratio ? top : bottom;
@@ -93,17 +107,20 @@ export function flangeInFlexure({ shape, product }: Section): Element {
       noncompact: 1.0,
       table: 'table B4.1b case 10',
     };
-  if (shape.outline === 'box')
+  if (shape.outline === 'box') {
+    const { flange, off } = boxWidths(section);
+    const isBuiltUp = isBuiltUpBox(section);
     return {
       symbol: 'lambda_f',
-      formula: '(B - 3 * t) / t',
+      formula: `(B - ${off} * t) / t`,
       inputs: { B: shape.b, t: shape.t },
-      ratio: (shape.b - 3 * shape.t) / shape.t,
+      ratio: flange / shape.t,
       title: 'flange wall',
       compact: 1.12,
-      noncompact: 1.4,
-      table: 'table B4.1b case 17',
+      noncompact: isBuiltUp ? 1.49 : 1.4,
+      table: isBuiltUp ? 'table B4.1b case 21' : 'table B4.1b case 17',
     };
+  }
   if (shape.outline === 'tee')
     return {
       symbol: 'lambda_f',
@@ -139,19 +156,22 @@ export function flangeInFlexure({ shape, product }: Section): Element {
 }
 
 /** Web in flexure, AISC 360-16 table B4.1b case 15; of a box, case 19. Null for tubes. */
-export function webInFlexure({ shape }: Section): Element | null {
+export function webInFlexure(section: Section): Element | null {
+  const { shape } = section;
   if (shape.outline === 'tube') return null;
-  if (shape.outline === 'box')
+  if (shape.outline === 'box') {
+    const { web, off } = boxWidths(section);
     return {
       symbol: 'lambda_w',
-      formula: '(H - 3 * t) / t',
+      formula: `(H - ${off} * t) / t`,
       inputs: { H: shape.h, t: shape.t },
-      ratio: (shape.h - 3 * shape.t) / shape.t,
+      ratio: web / shape.t,
       title: 'web wall',
       compact: 2.42,
       noncompact: 5.7,
       table: 'table B4.1b case 19',
     };
+  }
   if (shape.outline === 'tee')
     return {
       symbol: 'lambda_w',
@@ -226,11 +246,16 @@ export function partsInCompression(section: Section): CompressionPart[] {
   switch (shape.outline) {
     case 'tube':
       return [{ ...flange, noncompact: 0.11, table: 'table B4.1a case 9', width: shape.d, thickness: shape.t, count: 1, ...OTHER }];
-    case 'box':
+    case 'box': {
+      const widths = boxWidths(section);
+      const common = isBuiltUpBox(section)
+        ? { noncompact: 1.49, table: 'table B4.1a case 8', thickness: shape.t, count: 2, ...STIFFENED }
+        : { noncompact: 1.4, table: 'table B4.1a case 6', thickness: shape.t, count: 2, ...WALL };
       return [
-        { ...flange, noncompact: 1.4, table: 'table B4.1a case 6', width: shape.b - 3 * shape.t, thickness: shape.t, count: 2, ...WALL },
-        { ...web!, noncompact: 1.4, table: 'table B4.1a case 6', width: shape.h - 3 * shape.t, thickness: shape.t, count: 2, ...WALL },
+        { ...flange, ...common, width: widths.flange },
+        { ...web!, ...common, width: widths.web },
       ];
+    }
     case 'angle':
       return [
         { ...flange, noncompact: 0.45, table: 'table B4.1a case 3', width: shape.b, thickness: shape.t, count: 1, ...OTHER },
