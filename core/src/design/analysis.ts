@@ -3,6 +3,7 @@ import { planLength, type Beam } from '../building';
 import { arrangementName, arrangements, caseFromId, combine, type Combination } from '../load';
 import type { BeamActions, Segment } from '../standard';
 import { piecesOn, spansBetween, type Arrival, type ArrivalShape, type ByCase } from '../takedown';
+import { bearingEnds, liesOnBearing } from './bearingEnds';
 
 /** A beam ready to be solved for any combination of its arrivals. EI: Nmm2. */
 export class BeamModel {
@@ -119,7 +120,10 @@ export function unbracedSegments(beam: Beam, length: number, solution: BeamSolut
   const { max, min } = solution.extremes('moment');
   const nothing = 1e-9 * Math.max(Math.abs(max.value), Math.abs(min.value), 1);
   const floor = beam.restraint === 'floor';
-  const bottom = stretches([...held.both, ...held.only.bottom], length);
+  // what lies on a bearing is no overhang
+  const seated = bearingEnds(beam);
+  const spanning = (list: readonly (readonly [number, number])[]) => list.filter(([from, to]) => !liesOnBearing(seated, from, to));
+  const bottom = spanning(stretches([...held.both, ...held.only.bottom], length));
   const isOneForBoth = held.only.top.length === 0 && held.only.bottom.length === 0;
   if (floor || isOneForBoth) {
     // beside a floor, a place that holds the bottom flange holds both
@@ -132,7 +136,7 @@ export function unbracedSegments(beam: Beam, length: number, solution: BeamSolut
       return [segment(beam, length, solution, { from, to, peak, held, fully: both, tensionFlangeHeld: floor })];
     });
   }
-  const top = stretches([...held.both, ...held.only.top], length);
+  const top = spanning(stretches([...held.both, ...held.only.top], length));
   const isIn = (list: readonly (readonly [number, number])[], [from, to]: readonly [number, number]) =>
     list.some(([a, b]) => Math.abs(a - from) < 1 && Math.abs(b - to) < 1);
   const found: Segment[] = [];

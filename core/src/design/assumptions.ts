@@ -15,6 +15,13 @@ export function wallAssumptions(wall: Wall): Taken[] {
       reason: 'Its weight and its load are taken down; masonry is not designed here.',
     },
   ];
+  if (!wall.weightGiven)
+    list.push({
+      key: 'weight',
+      text: `The wall weighs ${+(wall.weight * 1000).toFixed(2)} kN/m² of its face: a usual weight that nobody has typed.`,
+      reason:
+        'Masonry above a beam is often the largest load that it carries. Look up its thickness, leaves and finishes, and type its weight.',
+    });
   const degrees = Math.round((wall.spreadAngle * 180) / Math.PI);
   if (wall.spread === 'angle')
     list.push({

@@ -7,11 +7,13 @@ import { governing, Sheet, unproven, worstVerdict, type Assumption, type Check }
 import { type Philosophy, type Standard } from '../standard';
 import { withValues, type Arrival, type MemberLedger } from '../takedown';
 import { arranged, BeamModel, beamActions } from './analysis';
+import { bearingEnds } from './bearingEnds';
 import { deflectionChecks } from './deflection';
 import { reducedArrivals, reductionAssumption, reductionOf } from './reduction';
 import { mergeWorst, withoutSection, type MemberDesign, type PhilosophyResult } from './result';
 import type { Context } from './context';
 import { noteRefusal } from './refusal';
+import { eccentricChecks, supportChecks } from './offAxis';
 import { recordTakedown } from './takedownSheet';
 import { standingLoads, webChecks } from './standing';
 
@@ -26,10 +28,17 @@ export function gradeFor(building: Building, member: { grade: string | null }, s
 const isChannel = (designation: string | null) =>
   designation !== null && isSection(designation) && findSection(designation).shape.outline === 'channel';
 
+/** Text and reason of the self-weight that is allowed while no section is chosen. N/mm */
+export const ownWeightAllowance = (ownWeight: number): readonly [text: string, reason: string] => [
+  `${+ownWeight.toFixed(3)} kN/m is allowed for self-weight while no section is chosen.`,
+  'The takedown below it takes this allowance on; it follows the section once one is chosen.',
+];
+
 /** What a beam's checks take for true, to be confirmed by somebody. */
 export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Standard): Assumption[] {
   const list: Assumption[] = [];
   const assume = (key: string, text: string, reason: string) => list.push({ type: 'assumption', key, text, reason });
+  if (beam.section === null) assume('own-weight', ...ownWeightAllowance(beam.ownWeight));
   if (beam.restraint === 'floor')
     assume(
       'restraint-floor',
@@ -41,6 +50,12 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
       'restraint-points',
       'What meets the beam at the places named holds both flanges sideways and against twisting.',
       'Members and bracing there are taken to be stiff and strong enough.',
+    );
+  for (const { from, to } of bearingEnds(beam))
+    assume(
+      `bearing-end-${from === 0 ? 'start' : 'end'}`,
+      `The last ${Math.round(to - from)} mm at its ${from === 0 ? 'start' : 'end'} lie on the bearing and are no cantilever.`,
+      'It is drawn past the support by no more than a bearing length; load beyond the support is taken there all the same.',
     );
   if (beam.seat === null)
     assume(
@@ -146,7 +161,8 @@ export function checkBeam(
       : webChecks(standing, { section, grade, model, combinations }, context, philosophy, sheet);
   const open = untried(model, standard);
   for (const check of open) sheet?.verdict(check);
-  return [...worst.values(), ...webs, ...deflections, ...open];
+  const offset = eccentricChecks(building, ledger, 'torsion', sheet);
+  return [...worst.values(), ...webs, ...deflections, ...open, ...offset, ...supportChecks(ledger, sheet)];
 }
 
 /** The whole design of a beam: every philosophy that the project shows, and what it assumes. */

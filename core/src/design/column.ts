@@ -5,8 +5,9 @@ import { findSection, isSection, type Section } from '../section';
 import { governing, Sheet, worstVerdict, type Assumption, type Check } from '../sheet';
 import type { Philosophy, Standard } from '../standard';
 import type { MemberLedger } from '../takedown';
-import { gradeFor } from './beam';
+import { gradeFor, ownWeightAllowance } from './beam';
 import { type Context } from './context';
+import { eccentricChecks, supportChecks } from './offAxis';
 import { noteRefusal } from './refusal';
 import { effectiveLength, effectiveLengthWords, sways, type BucklingAxis } from './effectiveLength';
 import { nominalMoments, sideBeams, type SideBeam } from './eccentricity';
@@ -91,7 +92,8 @@ export function checkColumn(
       standard.steelColumn({ ...input, axial, moments, combination: combination.name, basis: combination.basis }, philosophy, scope);
     }
   }
-  return [...worst.values()];
+  const offset = eccentricChecks(building, ledger, 'the moment of what stands on it', sheet);
+  return [...worst.values(), ...offset, ...supportChecks(ledger, sheet)];
 }
 
 /** Which length buckles about each axis, and how its ends are held, on the sheet of a column. */
@@ -150,7 +152,12 @@ export function designColumn(context: Context, id: string): MemberDesign {
   const { section } = column;
   const hasSideBeams =
     section !== null && isSection(section) && sideBeams(building, takedown, standard, id, findSection(section)).length > 0;
-  const assumptions = [...columnAssumptions(column, standard, hasSideBeams), ...(reduction ? [reductionAssumption(reduction)] : [])];
+  const [text, reason] = ownWeightAllowance(column.ownWeight);
+  const assumptions = [
+    ...columnAssumptions(column, standard, hasSideBeams),
+    ...(column.section === null ? [{ type: 'assumption' as const, key: 'own-weight', text, reason }] : []),
+    ...(reduction ? [reductionAssumption(reduction)] : []),
+  ];
   const base = { id, kind: 'column' as const, mark: column.mark, section: column.section, assumptions, reduction };
   const nothing = (reason: string): MemberDesign => ({
     ...base,

@@ -3,6 +3,7 @@ import type { Beam, Brief } from '../building';
 import { isPermanent, type Combination, type LoadCase } from '../load';
 import { compare, type Check, type Sheet } from '../sheet';
 import { arranged, type BeamModel } from './analysis';
+import { bearingEnds, liesOnBearing } from './bearingEnds';
 
 /** A stretch of the beam whose deflection is judged, with its limits. */
 interface Span {
@@ -26,8 +27,11 @@ function spansOf(beam: Beam, length: number): Span[] {
       overhangs: false,
     });
   const [first, last] = [at[0]!, at.at(-1)!];
-  if (first > 1) spans.unshift({ from: 0, to: first, reference: first, title: 'overhang at the start', overhangs: true });
-  if (length - last > 1) spans.push({ from: last, to: length, reference: length - last, title: 'overhang at the end', overhangs: true });
+  const seated = bearingEnds(beam);
+  const hangsOver = (from: number, to: number) => to - from > 1 && !liesOnBearing(seated, from, to);
+  if (hangsOver(0, first)) spans.unshift({ from: 0, to: first, reference: first, title: 'overhang at the start', overhangs: true });
+  if (hangsOver(last, length))
+    spans.push({ from: last, to: length, reference: length - last, title: 'overhang at the end', overhangs: true });
   return spans;
 }
 

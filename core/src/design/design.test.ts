@@ -266,7 +266,9 @@ describe('pads', () => {
         entry.id === 'F1' ? item('footing', 'F1', { mark: 'F1', at: { x: 120, y: 0 }, level: 'L0' }) : entry,
       ),
     );
-    expect(shifted.footings.get('F1')!.checks.find((check) => check.name === 'Bearing')!.reason).toContain('120 mm off');
+    expect(shifted.footings.get('F1')!.checks.find((check) => check.name === 'Eccentric load')!.reason).toContain('120 mm off');
+    expect(shifted.footings.get('F1')!.verdict).toBe('unproven');
+    expect(shifted.looseEnds.find((end) => end.key === 'eccentric:F1')!.why).toContain('C1 stands 120 mm off its axis');
   });
   it('rule of thumb: 45 degrees, 150 mm at least, only within its limits', () => {
     const pad = (more: object) => ruleOfThumbPad({ load: 60_000, width: 750, column: 150, thickness: 300, ...more })[0]!;

@@ -1,10 +1,12 @@
 import type { Building } from '../building';
+import type { Check } from '../sheet';
 import type { LooseEnd } from '../takedown';
 import type { FootingDesign } from './footing';
+import { ECCENTRIC } from './offAxis';
 import { UNKNOWN_SECTION, type MemberDesign } from './result';
 
 /** What design finds missing on a member. */
-export function memberEnd({ id, mark, section, reason }: MemberDesign): LooseEnd | null {
+export function memberEnd({ id, mark, section, reason, results }: MemberDesign): LooseEnd | null {
   if (reason === UNKNOWN_SECTION)
     return {
       key: `no-section:${id}`,
@@ -23,7 +25,7 @@ export function memberEnd({ id, mark, section, reason }: MemberDesign): LooseEnd
       remedy: 'Size it, or choose a section.',
       byCase: {},
     };
-  if (!reason) return null;
+  if (!reason) return eccentricEnd(id, mark, results[0]?.checks ?? []);
   return {
     key: `not-designed:${id}`,
     item: id,
@@ -34,9 +36,23 @@ export function memberEnd({ id, mark, section, reason }: MemberDesign): LooseEnd
   };
 }
 
+/** What stands beside the axis of a member by more than the construction tolerance. */
+function eccentricEnd(id: string, mark: string, checks: readonly Check[]): LooseEnd | null {
+  const row = checks.find(({ name }) => name === ECCENTRIC);
+  if (!row) return null;
+  return {
+    key: `eccentric:${id}`,
+    item: id,
+    title: `${mark} is loaded off its axis`,
+    why: `${row.reason ?? ''}. Until it is, ${mark} is not verified.`,
+    remedy: 'Move one of them onto the axis of the other, or design for the offset outside this program and say so.',
+    byCase: {},
+  };
+}
+
 /** What design finds missing on a pad. */
-export function footingEnd(id: string, { mark, reason }: FootingDesign): LooseEnd | null {
-  if (!reason) return null;
+export function footingEnd(id: string, { mark, reason, checks }: FootingDesign): LooseEnd | null {
+  if (!reason) return eccentricEnd(id, mark, checks);
   return {
     key: `no-pad:${id}`,
     item: id,

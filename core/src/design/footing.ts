@@ -2,11 +2,12 @@ import type { Building, Footing } from '../building';
 import { PlinthError } from '../error';
 import { combinePressing, type Combination } from '../load';
 import { BARS, concrete as concreteById, REINFORCEMENT } from '../material';
-import { findSection } from '../section';
+import { findSection, isSection } from '../section';
 import { compare, governing, Sheet, unproven, worstVerdict, type Assumption, type Check, type VerdictWord } from '../sheet';
 import type { PadStrength } from '../standard';
 import type { MemberLedger } from '../takedown';
 import type { Context } from './context';
+import { ECCENTRIC, eccentricChecks } from './offAxis';
 import { reducedSums, reductionAssumption, reductionOf, type MemberReduction } from './reduction';
 import { ruleOfThumbPad } from './ruleOfThumb';
 import { recordTakedown } from './takedownSheet';
@@ -117,28 +118,31 @@ export function bearingPressure(load: number, width: number, length: number, thi
   return ground.basis === 'gross' ? gross : net;
 }
 
-/** The outline of what stands on the footing, mm: its section's, or a fifth of a metre when none is chosen. */
-function columnOutline(building: Building, ledger: MemberLedger): { width: number; depth: number; known: boolean } {
+interface ColumnOutline {
+  /** Along x and y, mm. */
+  readonly width: number;
+  readonly depth: number;
+  readonly isRound: boolean;
+  readonly known: boolean;
+}
+
+const UNKNOWN_OUTLINE: ColumnOutline = { width: 200, depth: 200, isRound: false, known: false };
+
+/** The outline of what stands on the footing, mm: its section's, turned as the column is, or a fifth of a metre when none is chosen. */
+function columnOutline(building: Building, ledger: MemberLedger): ColumnOutline {
   const from = ledger.arrivals
     .map((arrival) => (arrival.source.type === 'member' ? building.columns.get(arrival.source.member) : undefined))
     .find((column) => column);
-  if (!from?.section) return { width: 200, depth: 200, known: false };
-  try {
-    const { properties } = findSection(from.section);
-    return { width: properties.width, depth: properties.depth, known: true };
-  } catch {
-    return { width: 200, depth: 200, known: false };
-  }
-}
-
-function eccentricity(building: Building, footing: Footing, ledger: MemberLedger): number {
-  let most = 0;
-  for (const arrival of ledger.arrivals) {
-    if (arrival.source.type !== 'member') continue;
-    const column = building.columns.get(arrival.source.member);
-    if (column) most = Math.max(most, Math.hypot(column.at.x - footing.at.x, column.at.y - footing.at.y));
-  }
-  return most;
+  if (!from?.section || !isSection(from.section)) return UNKNOWN_OUTLINE;
+  const { shape, properties } = findSection(from.section);
+  const { width, depth } = properties;
+  const isRound = shape.outline === 'tube';
+  // not turned its depth lies along y; turned by a right angle along x; in between the smaller of both counts
+  const [along, across] = [Math.abs(Math.cos(from.turn)), Math.abs(Math.sin(from.turn))];
+  if (across < 0.02) return { width, depth, isRound, known: true };
+  if (along < 0.02) return { width: depth, depth: width, isRound, known: true };
+  const least = Math.min(width, depth);
+  return { width: least, depth: least, isRound, known: true };
 }
 
 function largest(
@@ -251,7 +255,6 @@ export function designFooting(context: Context, id: string, record = false): { d
     if (!bar) return nothing(`Bar "${barId}" of the brief is not known.`);
     const concrete = concreteById(brief.concrete);
     const fy = REINFORCEMENT[brief.reinforcement].fyk;
-    const shift = eccentricity(building, footing, ledger);
     const attempt = (thickness: number, inner?: Sheet): Trial | null => {
       const size = sizeByBearing(service.force, footing, brief.footingStep, thickness, ground);
       if (!size) return null;
@@ -259,15 +262,12 @@ export function designFooting(context: Context, id: string, record = false): { d
       const bearing = inner?.scope(`Bearing on the soil, ${service.combination.name} (${service.combination.clause})`);
       const pressure = bearingPressure(service.force, size.width, size.length, thickness, ground, bearing);
       bearing?.given('q_a', ground.allowable, 'bearing', `allowable bearing, ${ground.basis}`, brief.bearingSource || 'brief');
-      if (shift > 25)
+      const eccentric = eccentricChecks(building, ledger, 'a pad with moment', bearing);
+      // the mean pressure says nothing of the edge: it is no figure for an eccentric pad
+      if (eccentric.length > 0)
         checks.push(
-          unproven(
-            'Bearing',
-            'allowable bearing',
-            'service',
-            `the column stands ${Math.round(shift)} mm off the pad’s middle; eccentric pads are not written yet`,
-            bearing,
-          ),
+          ...eccentric,
+          unproven('Bearing', 'allowable bearing', 'service', 'the pressure under an eccentric load is not calculated yet', bearing),
         );
       else
         checks.push(
@@ -301,6 +301,7 @@ export function designFooting(context: Context, id: string, record = false): { d
           thickness,
           columnWidth: outline.width,
           columnDepth: outline.depth,
+          isRound: outline.isRound,
           concrete,
           bar,
           fy,
@@ -312,13 +313,18 @@ export function designFooting(context: Context, id: string, record = false): { d
       return { ...size, thickness, checks: [...checks, ...pad.checks], bars: pad.bars };
     };
     const passes = (trial: Trial) =>
-      trial.checks.every((check) => check.verdict !== 'short' && (check.verdict !== 'unproven' || check.name === 'Bearing'));
-    const step = brief.units === 'SI' ? 50 : 76.2;
-    const startThickness = footing.method === 'ruleOfThumb' ? 150 : brief.units === 'SI' ? 250 : 304.8;
+      trial.checks.every(
+        (check) => check.verdict !== 'short' && (check.verdict !== 'unproven' || check.name === 'Bearing' || check.name === ECCENTRIC),
+      );
+    // thicknesses that are built belong to the codes, not to the units shown
+    const { step, least, leastOfThumb } = standard.padThickness;
+    const startThickness = footing.method === 'ruleOfThumb' ? leastOfThumb : least;
     let trial = footing.thickness === null ? null : attempt(footing.thickness);
     if (footing.thickness === null) {
       const faults = (candidate: Trial) => candidate.checks.filter((check) => check.verdict === 'short').length;
-      for (let thickness = startThickness; thickness <= THICKEST; thickness += step) {
+      const steps = Math.floor((THICKEST - startThickness) / step);
+      for (let n = 0; n <= steps; n++) {
+        const thickness = startThickness + n * step;
         const next = attempt(thickness);
         // the weight of a thicker pad may be more than the soil can still take: the best one so far stands
         if (!next) break;

@@ -1,6 +1,7 @@
 import { planLength, storeyOf, wallHeight, type Building, type Panel, type PlanPoint } from '../building';
 import { areaLoads, caseLabel, isPermanent, variableTotal } from '../load';
 import { contains, type LooseEnd, type Takedown } from '../takedown';
+import { offAxis } from './offAxis';
 
 /** What a careful reader of the survey would ask, beside what the takedown could not carry. */
 export function surveyLooseEnds(building: Building, takedown: Takedown): LooseEnd[] {
@@ -32,6 +33,13 @@ export class SurveyReader {
       ...ask('rafters', [panels, buildUps, this.run], () => thrustingRafters(building, takedown)),
       ...ask('openings', [notes, panels], () => missingOpenings(building)),
       ...ask('twins', [columns, hangers, footings], () => twins(building)),
+      ...ask('bracing', [building.removed], () => bracingRemoved(building)),
+      ...ask('offAxis', [building.walls, building.stripFootings, this.run], () => wallsOffAxis(building, takedown)),
+      ...ask(
+        'marks',
+        MARKED.map((kind) => building[kind]),
+        () => repeatedMarks(building),
+      ),
       ...unresisted(building, takedown),
     ];
   }
@@ -54,6 +62,67 @@ function unansweredWalls({ walls }: Building): LooseEnd[] {
         'Look at the storey below and at the span of the joists, and answer at the wall.',
       ),
     );
+}
+
+/** Walls and strip footings that are loaded beside their axis: they are not designed here, so that nothing else says so. */
+function wallsOffAxis(building: Building, { members }: Takedown): LooseEnd[] {
+  const ends: LooseEnd[] = [];
+  for (const of of [building.walls, building.stripFootings] as readonly ReadonlyMap<string, { readonly mark: string }>[])
+    of.forEach(({ mark }, id) => {
+      const ledger = members.get(id);
+      const found = ledger ? offAxis(building, ledger) : [];
+      if (found.length > 0)
+        ends.push(
+          end(
+            'eccentric',
+            id,
+            `${mark} is loaded off its axis`,
+            `${found.map((one) => `${one.mark} stands ${Math.round(one.distance)} mm off it`).join('; ')}: the moment of the offset is not in the takedown.`,
+            'Move one of them onto the axis of the other, or show that the wall and its footing resist the moment.',
+          ),
+        );
+    });
+  return ends;
+}
+
+/** Walls that brace the building and are to be removed. */
+function bracingRemoved({ removed }: Building): LooseEnd[] {
+  return removed.flatMap((item) =>
+    item.kind === 'wall' && item.body.braces
+      ? [
+          end(
+            'braces-removed',
+            item.id,
+            `${item.body.mark} braces the outside walls, and is to be removed`,
+            'Without it the walls that lean on it may fall, whatever load it carries: during the work first of all.',
+            'Show what braces them instead, and in which order the work is done, before the wall is touched; a licensed engineer must agree.',
+          ),
+        ]
+      : [],
+  );
+}
+
+const MARKED = ['beams', 'columns', 'hangers', 'walls', 'footings', 'stripFootings', 'panels'] as const;
+
+/** Marks that stand on more than one item: a schedule, or a drawing, cannot tell them apart. */
+function repeatedMarks(building: Building): LooseEnd[] {
+  const first = new Map<string, string>();
+  const twice = new Map<string, string[]>();
+  for (const kind of MARKED)
+    building[kind].forEach(({ mark }, id) => {
+      const known = first.get(mark);
+      if (known === undefined) first.set(mark, id);
+      else twice.set(mark, [...(twice.get(mark) ?? [known]), id]);
+    });
+  return [...twice].map(([mark, ids]) =>
+    end(
+      'mark-twice',
+      ids[1]!,
+      `The mark ${mark} stands on ${ids.length} items`,
+      'A schedule, a sheet or a drawing cannot tell them apart.',
+      'Give each a mark of its own.',
+    ),
+  );
 }
 
 /** Floors on which nobody walks. */

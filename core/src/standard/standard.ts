@@ -198,6 +198,8 @@ export interface PadInput {
   /** Outline through which the load enters, along x and y. */
   readonly columnWidth: number;
   readonly columnDepth: number;
+  /** The column is round, of this diameter: both of the above. Left out: it is rectangular. */
+  readonly isRound?: boolean;
   readonly concrete: Concrete;
   readonly bar: Bar;
   readonly fy: number;
@@ -241,6 +243,8 @@ export interface Standard {
   readonly webUnderForce: (input: WebForceInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
   /** What the family's check of a member takes for granted, to be recorded wherever it is used. */
   readonly memberAssumptions: readonly Assumption[];
+  /** Thicknesses in which pads are built, mm: steps, the least of a reinforced one, the least of a plain one by the rule of thumb. */
+  readonly padThickness: { readonly step: number; readonly least: number; readonly leastOfThumb: number };
   readonly padStrength: (input: PadInput, sheet?: Sheet) => PadStrength;
   /** The philosophy whose loads concrete strength is designed for. */
   readonly concretePhilosophy: (chosen: string) => Philosophy;

@@ -1,5 +1,5 @@
 import TinyQueue from 'tinyqueue';
-import { spreadHeight, type Building } from '../building';
+import { spreadHeight, type Brief, type Building } from '../building';
 import type { Combination, LoadCase } from '../load';
 import { Calculated } from './calculated';
 import { horizontalOf } from './horizontal';
@@ -53,6 +53,7 @@ export class TakedownEngine {
   private reading = new Reading(this.memory, 0);
   private levelBodies: readonly Building['levels'][number]['body'][] | null = null;
   private reach = 0;
+  private transferRule: Brief['transferRule'] = 'posts';
   private rules: { readonly cases: string; readonly combinations: readonly Combination[] } = { cases: '', combinations: [] };
   private fresh = new Fresh();
   /** What the last run really touched. */
@@ -109,12 +110,13 @@ export class TakedownEngine {
     for (const level of memory.unweighed) this.reading.weighed(building, level);
   }
 
-  /** Elevations and the reach go everywhere: when a level moves, comes or goes, nothing is kept. @returns true when that is so */
+  /** Elevations, the reach and the rule of transfer go everywhere: when a level moves, comes or goes, nothing is kept. @returns true when that is so */
   private forgetIfAllMoved({ levels, brief }: Building): boolean {
     const last = this.levelBodies;
-    const sameReach = this.reach === brief.reach;
+    const same = this.reach === brief.reach && this.transferRule === brief.transferRule;
     this.reach = brief.reach;
-    if (sameReach && last !== null && levels.length === last.length && levels.every(({ body }, i) => body === last[i])) return false;
+    this.transferRule = brief.transferRule;
+    if (same && last !== null && levels.length === last.length && levels.every(({ body }, i) => body === last[i])) return false;
     this.forget();
     this.levelBodies = levels.map(({ body }) => body);
     return true;
@@ -153,7 +155,7 @@ export class TakedownEngine {
       height: node.kind === 'wall' ? spreadHeight(building, node.body) : 0,
     });
     if (!inLoop) for (const to of slot.targets) memory.stale.mark(to);
-    const ledger = new Calculated(node, inLoop, node.kind === 'beam' && slot.carriesMember(), loads, panels, found, arrivals, outcome);
+    const ledger = new Calculated(node, inLoop, isTransfer(building, slot), loads, panels, found, arrivals, outcome);
     slot.ledger = ledger;
     slot.entry.set(found.book, outcome.book);
     slot.stale = false;
@@ -242,6 +244,13 @@ export class TakedownEngine {
 /** One takedown of a building, without memory. @param lifting combinations in which lifting is judged */
 export function takeDown(building: Building, lifting: LiftingRules): Takedown {
   return new TakedownEngine(lifting).run(building);
+}
+
+/** A transfer beam: as it is said of the beam, or by what it carries and the rule of the brief. */
+function isTransfer({ brief }: Building, slot: Slot): boolean {
+  if (slot.node.kind !== 'beam') return false;
+  const { transfer } = slot.node.body;
+  return transfer === 'auto' ? slot.carriesFromAbove(brief.transferRule) : transfer === 'yes';
 }
 
 const CAN_LIFT: ReadonlySet<MemberLedger['kind']> = new Set(['beam', 'footing', 'stripFooting']);

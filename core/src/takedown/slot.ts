@@ -1,3 +1,4 @@
+import type { Brief } from '../building';
 import type { Calculated } from './calculated';
 import type { Landed } from './landed';
 import type { LooseEnd } from './ledger';
@@ -55,10 +56,12 @@ export class Slot extends Stop<Slot> {
     return arrivals;
   }
 
-  /** True when another member stands on it; a hanger beneath it pulls, and does not count. */
-  carriesMember(): boolean {
-    for (const { inLoop, handed, node } of this.givers)
-      if (!inLoop && node.kind !== 'hanger') for (const { on } of handed) if (on === this.id) return true;
+  /** Whether a member hands load to it that makes it a transfer beam: a column or wall from above, or by the other rule a beam too. Hangers never. */
+  carriesFromAbove(rule: Brief['transferRule']): boolean {
+    for (const { inLoop, handed, node } of this.givers) {
+      if (inLoop || node.kind === 'hanger' || (rule === 'posts' && node.kind === 'beam')) continue;
+      for (const { on } of handed) if (on === this.id) return true;
+    }
     return false;
   }
 }

@@ -83,6 +83,10 @@ export const beamSchema = z.strictObject({
   precamber: quantity('sectionLength', 'upward curve that it is made with, at the middle of its span', { min: 0 })
     .default(0)
     .describe('upward curve that it is made with, at the middle of its span'),
+  transfer: z
+    .enum(['auto', 'yes', 'no'])
+    .default('auto')
+    .describe('a transfer beam, with its stricter deflection limit: as the brief says of what it carries; yes; no'),
   measured,
   reduction,
   locked,

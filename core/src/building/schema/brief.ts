@@ -40,6 +40,15 @@ export const briefSchema = z.strictObject({
     .default('none')
     .describe('reduction of imposed floor load in the design of members: none, or as the code allows'),
   reach: quantity('length', 'how near counts as touching when supports are found', { min: 1, max: 1000 }).default(200),
+  constructionTolerance: quantity(
+    'sectionLength',
+    'how far off its axis a load may stand and be taken to stand on it; beyond, the offset has to be designed for',
+    { min: 0, max: 100 },
+  ).default(25),
+  transferRule: z
+    .enum(['posts', 'members'])
+    .default('posts')
+    .describe('a transfer beam carries: a column, post or wall from above; or any member, other beams too'),
   deflectionVariable: z.number().min(50).max(2000).describe('span over this: limit under variable load'),
   deflectionTotal: z.number().min(50).max(2000).describe('span over this: limit under total load'),
   deflectionTransfer: z.number().min(50).max(2000).describe('span over this: limit of beams that carry another member'),

@@ -25,6 +25,7 @@ export const wallSchema = z.strictObject({
     .default(null)
     .describe('height of the wall itself; null: from level to level'),
   weight: quantity('areaLoad', 'weight per area of its face', { min: 0, max: 0.2 }),
+  weightGiven: z.boolean().default(true).describe('false: nobody has typed the weight, it is a usual one'),
   thickness: quantity('sectionLength', 'thickness', { min: 10, max: 5000 }).default(215),
   construction: text(80).default('').describe('construction'),
   openings: z.array(wallOpeningSchema).max(100).default([]).describe('doors and windows'),

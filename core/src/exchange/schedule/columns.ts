@@ -241,6 +241,19 @@ const identity: Column = { title: 'id', write: () => '', read: () => undefined }
 
 const mark = text('mark', 'mark');
 const note = text('note', 'note');
+/** A weight that is another one was given by somebody. */
+const weightOfFace: Column = (() => {
+  const plain = quantity('weight of face', 'areaLoad', 'weight');
+  return {
+    ...plain,
+    read: (text, body, names, unit) => {
+      const before = body['weight'] as number;
+      plain.read(text, body, names, unit);
+      if (Math.abs((body['weight'] as number) - before) > 1e-9) body['weightGiven'] = true;
+    },
+  };
+})();
+
 const status = choice('status', 'status', { new: 'new', existing: 'existing', removed: 'removed' });
 const ends = [
   quantity('from x', 'position', 'from.x'),
@@ -271,6 +284,7 @@ export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
     choice('channel held against twisting', 'untwisted', { no: false, yes: true }),
     quantity('seats', 'sectionLength', 'seat', 'null'),
     choice('spares', 'serves', { floor: 'floor', brittle: 'brittle', crane: 'crane' }),
+    choice('transfer', 'transfer', { auto: 'auto', yes: 'yes', no: 'no' }),
     quantity('precamber', 'sectionLength', 'precamber'),
     choice('size', 'locked', { free: false, locked: true }),
   ],
@@ -298,7 +312,7 @@ export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
     ...ends,
     level('from', 'base'),
     level('to', 'top'),
-    quantity('weight of face', 'areaLoad', 'weight'),
+    weightOfFace,
     quantity('thickness', 'sectionLength', 'thickness'),
     text('construction', 'construction'),
     choice('carries load', 'bears', { open: 'open', yes: 'yes', no: 'no' }),

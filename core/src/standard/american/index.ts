@@ -32,6 +32,7 @@ export const american: Standard = {
       reason: 'Only P-delta between supports is added, by B1 (Appendix 8).',
     },
   ],
+  padThickness: { step: 76.2, least: 304.8, leastOfThumb: 152.4 },
   padStrength,
   imposedReduction,
   concretePhilosophy: () => LRFD,

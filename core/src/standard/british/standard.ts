@@ -39,6 +39,7 @@ export const british: Standard = {
       reason: 'Effective lengths without sway, and the simplified method for the member between its supports (4.8.3.3.1).',
     },
   ],
+  padThickness: { step: 50, least: 250, leastOfThumb: 150 },
   padStrength,
   imposedReduction,
   concretePhilosophy: () => EUROPEAN_PHILOSOPHIES[0]!,

@@ -32,6 +32,7 @@ export const european: Standard = {
       reason: 'Effective lengths without sway, and Annex B for the member between its supports (5.2.2(7)).',
     },
   ],
+  padThickness: { step: 50, least: 250, leastOfThumb: 150 },
   padStrength,
   imposedReduction,
   concretePhilosophy: find,

@@ -1,6 +1,6 @@
 import type { Beam, PlanPoint } from '../../building';
 import type { Bearer, SupportDoubt } from './found';
-import { crossing, nearest, overlap } from './line';
+import { crossing, endToEnd, nearest, overlap } from './line';
 import type { OnLine } from './levelPlan';
 import type { LevelFinders } from './finders';
 
@@ -103,7 +103,12 @@ function onWalls({ line }: OnLine<Beam>, finders: LevelFinders, reach: number, c
       continue;
     }
     const common = overlap(line, wall.line, reach);
-    if (!common) continue;
+    if (!common) {
+      // the nibs beside an opening: wall and beam in one line, end to end
+      const end = endToEnd(line, wall.line, reach);
+      if (end !== null) candidates.push({ at: end, by: wall.id, rank: RANK.wall, rule: 'its end meets the end of {} in its own line' });
+      continue;
+    }
     const rule = 'it lies along {}: taken to bear at both ends of the common length';
     if (common.to - common.from <= 2 * reach)
       candidates.push({ at: (common.from + common.to) / 2, by: wall.id, rank: RANK.wall, rule: 'its end lies on {}' });

@@ -55,6 +55,18 @@ export function overlap(a: Segment, b: Segment, reach: number): { from: number; 
   return at(from) <= reach && at(to) <= reach ? { from, to } : null;
 }
 
+/** The end of `a`, as a distance along it, at which an end of a parallel `b` meets it in its own line; null when none does. */
+export function endToEnd(a: Segment, b: Segment, reach: number): number | null {
+  if (Math.abs(a.dx * b.dy - a.dy * b.dx) >= PARALLEL) return null;
+  let found: { at: number; distance: number } | null = null;
+  for (const end of [0, a.length])
+    for (const other of [b.from, b.to]) {
+      const distance = Math.hypot(along(a, other) - end, offset(a, other));
+      if (distance <= reach && (!found || distance < found.distance)) found = { at: end, distance };
+    }
+  return found && found.at;
+}
+
 /** Distance of a point from a segment and where along it the nearest place lies. */
 export function nearest(s: Segment, point: PlanPoint): { at: number; distance: number } {
   const at = Math.min(s.length, Math.max(0, along(s, point)));

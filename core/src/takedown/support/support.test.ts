@@ -57,6 +57,18 @@ describe('what a beam rests on', () => {
     ]);
     expect(ruleInWords(t.bearers.get('B')![0]!, 'C1')).toBe('C1 stands under it');
   });
+  it('the ends of two walls in its own line, as beside an opening between two nibs', () => {
+    for (const gap of [0, 40, -60]) {
+      const t = run(wall('W1', 0, 0, 1000, 0), wall('W2', 4000, 0, 5000, 0), beam('B', 1000 + gap, 0, 4000 - gap, 0));
+      expect(on(t, 'B').map(([by]) => by)).toEqual(['W1', 'W2']);
+      const loads = t.members.get('B')!.leaves.map(({ byCase }) => byCase['permanent']);
+      expect(loads[0]).toBeCloseTo((3000 - 2 * gap) / 2, 6);
+      expect(loads[1]).toBeCloseTo((3000 - 2 * gap) / 2, 6);
+    }
+    // beside it, or too far away, it is none
+    expect(on(run(wall('W1', 0, 900, 1000, 900), beam('B', 1000, 0, 4000, 0)), 'B')).toEqual([]);
+    expect(on(run(wall('W1', 0, 0, 500, 0), beam('B', 1000, 0, 4000, 0)), 'B')).toEqual([]);
+  });
   it('a column that starts here carries nothing here; one that passes does', () => {
     const t = run(column('up', 0, 0, 'L1', 'L2'), column('through', 6000, 0, 'L0', 'L2'), beam('B', 0, 0, 6000, 0));
     expect(on(t, 'B')).toEqual([['through', 6000]]);
@@ -75,7 +87,8 @@ describe('what a beam rests on', () => {
       ['C2', 4000],
     ]);
     expect(on(t, 'K')).toEqual([['C', 0]]);
-    expect(t.members.get('M')!.transfer).toBe(true);
+    // a beam that carries a beam is a transfer beam by the other rule only
+    expect(t.members.get('M')!.transfer).toBe(false);
   });
   it('walls are crossed, met with an end, or lain upon; a wall that carries nothing is passed by', () => {
     const t = run(

@@ -244,6 +244,7 @@ export function familyTools(standard: Standard): Tool[] {
       thickness: quantity('sectionLength', 'thickness', { min: 50, max: 10_000 }),
       columnWidth: quantity('sectionLength', 'column along x', { min: 10, max: 10_000 }),
       columnDepth: quantity('sectionLength', 'column along y', { min: 10, max: 10_000 }),
+      round: z.boolean().default(false).describe('the column is round: both are its diameter'),
       concrete: designation().describe('concrete, such as C30/37 or 4000 psi'),
       reinforcement: z.enum(Object.keys(REINFORCEMENT) as [keyof typeof REINFORCEMENT]).describe('reinforcing steel'),
       bar: designation().describe('bar: 16, or #5'),
@@ -275,10 +276,19 @@ export function familyTools(standard: Standard): Tool[] {
             .join(', ')}`,
           'bar',
         );
-      const { force, combination, reinforcement, philosophy: by, ...rest } = input;
+      if (input.round && input.columnWidth !== input.columnDepth)
+        throw new BadInput('Column depth must be the diameter too where the column is round', 'columnDepth');
+      const { force, combination, reinforcement, philosophy: by, round: isRound, ...rest } = input;
       sheet?.note(`Factored by ${philosophyOf(standard, by).title}.`);
       const { checks, bars } = standard.padStrength(
-        { ...rest, bar, concrete: concrete(input.concrete), fy: REINFORCEMENT[reinforcement].fyk, factored: { force, combination } },
+        {
+          ...rest,
+          isRound,
+          bar,
+          concrete: concrete(input.concrete),
+          fy: REINFORCEMENT[reinforcement].fyk,
+          factored: { force, combination },
+        },
         sheet,
       );
       return { result: { bars }, checks };

@@ -78,6 +78,15 @@ export function BriefRoom() {
               commit={set('deflectionCantilever', 'deflection limit')}
             />
           </div>
+          <SelectField
+            label="A transfer beam carries"
+            value={body.transferRule}
+            commit={(value) => set('transferRule', 'what a transfer beam is')(value as Brief['transferRule'])}
+            options={[
+              { value: 'posts', label: 'a column, post or wall from above' },
+              { value: 'members', label: 'any member, other beams too' },
+            ]}
+          />
           <div className="grid grid-cols-2 gap-3">
             <OptionalQuantityField
               label="Variable, at most"
@@ -165,7 +174,15 @@ export function BriefRoom() {
             value={body.footingStep}
             commit={set('footingStep', 'footing step')}
           />
-          <QuantityField label="Members touch within" kind="length" value={body.reach} commit={set('reach', 'reach of found supports')} />
+          <div className="grid grid-cols-2 items-end gap-3">
+            <QuantityField label="Members touch within" kind="length" value={body.reach} commit={set('reach', 'reach of found supports')} />
+            <QuantityField
+              label="Construction tolerance"
+              kind="sectionLength"
+              value={body.constructionTolerance}
+              commit={set('constructionTolerance', 'construction tolerance')}
+            />
+          </div>
         </section>
       </div>
       <Levels />

@@ -87,7 +87,11 @@ export function GroundRoom() {
                         <span className="text-soft">{footing.reason ?? 'none'}</span>
                       )}
                     </td>
-                    <td className="num">{footing.width ? formatQuantity(footing.pressure, 'bearing', units, { bare: true }) : '—'}</td>
+                    <td className="num">
+                      {footing.width && !footing.checks.some((check) => check.name === 'Bearing' && check.verdict === 'unproven')
+                        ? formatQuantity(footing.pressure, 'bearing', units, { bare: true })
+                        : '—'}
+                    </td>
                     <td className="text-[13px]">{footing.governing?.name ?? ''}</td>
                     <td className="align-middle!">
                       <UtilisationBar value={footing.governing?.utilisation ?? null} state={footing.verdict} />

@@ -128,7 +128,7 @@ export function MemberCells({ item }: { item: Member }) {
               kind="areaLoad"
               label={`Weight of the face of ${name}`}
               value={body.weight}
-              commit={(weight) => patch(item, { weight }, `${name}: weight changed`)}
+              commit={(weight) => patch(item, { weight, weightGiven: true }, `${name}: weight changed`)}
             />
           </td>
           <td className="w-60">

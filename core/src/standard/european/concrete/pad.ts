@@ -94,10 +94,11 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
       'design pressure from the column alone',
     );
   }
+  if (input.isRound) sheet?.note('The round column bends the pad as the square of equal area does; it punches as a circle.');
   const layers: (BarLayer | null)[] = [];
   const directions: Direction[] = [
-    { title: 'along x', span: width, across: length, column: columnWidth, d: dOuter },
-    { title: 'along y', span: length, across: width, column: columnDepth, d: dInner },
+    { title: 'along x', span: width, across: length, column: faceOf(input, columnWidth), d: dOuter },
+    { title: 'along y', span: length, across: width, column: faceOf(input, columnDepth), d: dInner },
   ];
   for (const direction of directions) layers.push(bend(direction, input, p, combination, checks, sheet?.scope(`Bars ${direction.title}`)));
   const [alongX, alongY] = layers;
@@ -351,15 +352,20 @@ function beamShear(
   );
 }
 
+/** Width of a column to whose face the pad bends, mm: of a round one that of the square of equal area. */
+const faceOf = ({ isRound }: PadInput, width: number) => (isRound ? Math.sqrt(Math.PI / 4) * width : width);
+
 /** Perimeters between the face and 2d, round the corners, as far as they lie within the pad; the pressure inside helps. */
 function punch(input: PadInput, p: number, d: number, rho: number, combination: string, checks: Check[], sheet?: Sheet): void {
-  const { width, length, columnWidth: c1, columnDepth: c2, concrete } = input;
+  const { width, length, columnWidth: c1, columnDepth: c2, isRound, concrete } = input;
   const fck = concrete.strength;
   const N = input.factored.force;
   const reach = Math.min(2 * d, (width - c1) / 2, (length - c2) / 2);
+  const u0 = isRound ? Math.PI * c1 : 2 * (c1 + c2);
+  const area = isRound ? (Math.PI * c1 ** 2) / 4 : c1 * c2;
   const at = (a: number) => {
-    const u = 2 * (c1 + c2) + 2 * Math.PI * a;
-    const inside = c1 * c2 + 2 * a * (c1 + c2) + Math.PI * a ** 2;
+    const u = u0 + 2 * Math.PI * a;
+    const inside = area + u0 * a + Math.PI * a ** 2;
     const V = Math.max(0, N - p * inside);
     const vRd = (shearStrength(d, rho, fck) * 2 * d) / a;
     return { a, u, inside, V, v: V / (u * d), vRd };
@@ -369,17 +375,24 @@ function punch(input: PadInput, p: number, d: number, rho: number, combination: 
     const trial = at((reach * i) / 40);
     if (trial.v / trial.vRd > worst.v / worst.vRd) worst = trial;
   }
-  const u0 = 2 * (c1 + c2);
   const nu = 0.6 * (1 - fck / 250);
   const fcd = fck / GAMMA_C;
-  const vFace = (N - p * c1 * c2) / (u0 * d);
+  const vFace = (N - p * area) / (u0 * d);
   const vMax = 0.5 * nu * fcd;
-  sheet?.given('c_1', c1, 'sectionLength', 'column along x');
-  sheet?.given('c_2', c2, 'sectionLength', 'column along y');
+  if (isRound) {
+    sheet?.given('D_c', c1, 'sectionLength', 'diameter of the column');
+    sheet?.step('u_0', 'pi * D_c', { D_c: c1 }, u0, 'sectionLength', '6.4.2', 'round the column');
+    sheet?.step('A_0', 'pi * D_c^2 / 4', { D_c: c1 }, area, 'area', '6.4.4(2)');
+  } else {
+    sheet?.given('c_1', c1, 'sectionLength', 'column along x');
+    sheet?.given('c_2', c2, 'sectionLength', 'column along y');
+    sheet?.step('u_0', '2 * (c_1 + c_2)', { c_1: c1, c_2: c2 }, u0, 'sectionLength', '6.4.5(3)', 'round the column');
+    sheet?.step('A_0', 'c_1 * c_2', { c_1: c1, c_2: c2 }, area, 'area', '6.4.4(2)');
+  }
   sheet?.given('d', d, 'sectionLength', 'mean effective depth');
   sheet?.given('rho', rho, 'ratio', 'geometric mean of the bars both ways');
   const face = sheet?.scope('At the face of the column');
-  face?.step('v_Ed', '(N_Ed - p * c_1 * c_2) / (2 * (c_1 + c_2) * d)', { N_Ed: N, p, c_1: c1, c_2: c2, d }, vFace, 'stress', '6.4.5(3)');
+  face?.step('v_Ed', '(N_Ed - p * A_0) / (u_0 * d)', { N_Ed: N, p, A_0: area, u_0: u0, d }, vFace, 'stress', '6.4.5(3)');
   face?.step('nu', '0.6 * (1 - f_ck / 250)', { f_ck: fck }, nu, 'ratio', '(6.6N)', 'f_ck in MPa');
   face?.step('f_cd', 'f_ck / gamma_C', { f_ck: fck, gamma_C: GAMMA_C }, fcd, 'stress', 'NA.1: alpha_cc 1.0 in shear');
   face?.step('v_Rdmax', '0.5 * nu * f_cd', { nu, f_cd: fcd }, vMax, 'stress', '6.4.5(3), NA.1');
@@ -401,11 +414,11 @@ function punch(input: PadInput, p: number, d: number, rho: number, combination: 
   );
   const ring = sheet?.scope('On the governing perimeter');
   ring?.given('a', worst.a, 'sectionLength', 'distance from the face: the worst of 40 perimeters up to 2d within the pad');
-  ring?.step('u', '2 * (c_1 + c_2) + 2 * pi * a', { c_1: c1, c_2: c2, a: worst.a }, worst.u, 'sectionLength', '6.4.2');
+  ring?.step('u', 'u_0 + 2 * pi * a', { u_0: u0, a: worst.a }, worst.u, 'sectionLength', '6.4.2');
   ring?.step(
     'A_i',
-    'c_1 * c_2 + 2 * a * (c_1 + c_2) + pi * a^2',
-    { c_1: c1, c_2: c2, a: worst.a },
+    'A_0 + u_0 * a + pi * a^2',
+    { A_0: area, u_0: u0, a: worst.a },
     worst.inside,
     'area',
     '6.4.4(2)',

@@ -253,6 +253,16 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
               { value: 'crane', label: 'a crane runway' },
             ]}
           />
+          <SelectField
+            label="Transfer beam"
+            value={body.transfer}
+            commit={(transfer) => set({ transfer: transfer as Beam['transfer'] }, 'transfer beam')}
+            options={[
+              { value: 'auto', label: 'by what it carries' },
+              { value: 'yes', label: 'yes' },
+              { value: 'no', label: 'no' },
+            ]}
+          />
           <QuantityField
             label="Precamber"
             kind="sectionLength"

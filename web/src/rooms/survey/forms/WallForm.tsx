@@ -81,7 +81,12 @@ export function WallForm({ item }: { item: Of<'wall'> }) {
         />
       </div>
       <div className="grid grid-cols-2 gap-3">
-        <QuantityField label="Weight of its face" kind="areaLoad" value={body.weight} commit={(weight) => set({ weight }, 'weight')} />
+        <QuantityField
+          label="Weight of its face"
+          kind="areaLoad"
+          value={body.weight}
+          commit={(weight) => set({ weight, weightGiven: true }, 'weight')}
+        />
         <QuantityField
           label="Thickness"
           kind="sectionLength"
