@@ -34,5 +34,6 @@ export {
 export { changeSchema, readItem, readItems, type Change, type StoredItem } from './command';
 export { requireBuildable, requireConsistent, requireWhole } from './rules';
 export { areaOf, pointsOf, ringOf } from './region';
+export { overlap, overlappingOpenings, overlappingWallOpenings, withJoinedOpenings } from './overlap';
 export { readShape, shapeInFull, shapeName } from './shapeName';
 export { defaultBrief, item } from './sample';

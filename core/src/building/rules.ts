@@ -1,5 +1,6 @@
 import { BadInput } from '../error';
 import { itemName, referencesOf, type Body, type Item } from './item';
+import { overlappingOpenings, overlappingWallOpenings } from './overlap';
 import { RULES_OF_FAMILY } from './schema/brief';
 
 /** Least height between two levels, and between the ends of a member that runs from level to level, mm. */
@@ -69,6 +70,21 @@ function requireOwnElevation(items: Items, level: Extract<Item, { kind: 'level' 
       throw new BadInput(`${level.body.name}: ${other.body.name} lies at the same elevation already`, 'elevation');
 }
 
+/** Geometry that can only be a slip. */
+function requireNoSlip(item: Item): void {
+  if (item.kind === 'beam')
+    item.body.strips.forEach(({ from, to }, i) => {
+      if (!(to > from)) throw new BadInput(`${itemName(item)}: strip ${i + 1} must end beyond its start`, `strips.${i}.to`);
+    });
+  const pair =
+    item.kind === 'wall' ? overlappingWallOpenings(item.body.openings) : item.kind === 'panel' ? overlappingOpenings(item.body) : null;
+  if (pair)
+    throw new BadInput(
+      `${itemName(item)}: openings ${pair[0] + 1} and ${pair[1] + 1} lie over each other: draw one opening in their place`,
+      `openings.${pair[1]}`,
+    );
+}
+
 /**
  * Checks that a project still hangs together after some of its items were written or deleted: one brief, every reference found and of a
  * kind that may be referred to.
@@ -95,7 +111,9 @@ export function requireBuildable(items: Items, touched?: ReadonlySet<string>): v
   for (const item of items.values()) {
     if (item.kind === 'column' || item.kind === 'hanger' || item.kind === 'wall') {
       if (isTouched(item.id) || isTouched(item.body.base) || isTouched(item.body.top)) requireUpright(items, item);
+      if (isTouched(item.id)) requireNoSlip(item);
     } else if (!isTouched(item.id)) continue;
+    else if (item.kind === 'beam' || item.kind === 'panel') requireNoSlip(item);
     else if (item.kind === 'brief') requireOwnRule(item);
     else if (item.kind === 'level') requireOwnElevation(items, item);
   }

@@ -1,4 +1,4 @@
-import { planLength, storeyOf, wallHeight, type Building, type Panel, type PlanPoint } from '../building';
+import { overlap, planLength, storeyOf, wallHeight, type Building, type Panel, type PlanPoint } from '../building';
 import { areaLoads, caseLabel, isPermanent, variableTotal } from '../load';
 import { contains, type LooseEnd, type Takedown } from '../takedown';
 import { offAxis } from './offAxis';
@@ -34,6 +34,7 @@ export class SurveyReader {
       ...ask('openings', [notes, panels], () => missingOpenings(building)),
       ...ask('twins', [columns, hangers, footings], () => twins(building)),
       ...ask('bracing', [building.removed], () => bracingRemoved(building)),
+      ...ask('overlaps', [panels], () => overlappingPanels(building)),
       ...ask('offAxis', [building.walls, building.stripFootings, this.run], () => wallsOffAxis(building, takedown)),
       ...ask(
         'marks',
@@ -62,6 +63,39 @@ function unansweredWalls({ walls }: Building): LooseEnd[] {
         'Look at the storey below and at the span of the joists, and answer at the wall.',
       ),
     );
+}
+
+/** Panels of one level that lie over each other: their load is counted twice. */
+function overlappingPanels({ panels }: Building): LooseEnd[] {
+  const byLevel = new Map<string, { id: string; panel: Panel; west: number; east: number }[]>();
+  panels.forEach((panel, id) => {
+    const xs = panel.outline.map(({ x }) => x);
+    const entry = { id, panel, west: Math.min(...xs), east: Math.max(...xs) };
+    const list = byLevel.get(panel.level);
+    if (list) list.push(entry);
+    else byLevel.set(panel.level, [entry]);
+  });
+  const ends: LooseEnd[] = [];
+  for (const list of byLevel.values()) {
+    list.sort((a, b) => a.west - b.west);
+    // sweep line: only those that begin before this one ends can lie over it
+    list.forEach((a, i) => {
+      for (let j = i + 1; j < list.length && list[j]!.west < a.east; j++) {
+        const b = list[j]!;
+        if (!overlap(a.panel.outline, b.panel.outline)) continue;
+        ends.push(
+          end(
+            'panels-overlap',
+            b.id,
+            `${a.panel.mark} and ${b.panel.mark} lie over each other`,
+            'Both are taken down: where they overlap the floor is counted twice.',
+            'Move one of them, or cut the one out of the other.',
+          ),
+        );
+      }
+    });
+  }
+  return ends;
 }
 
 /** Walls and strip footings that are loaded beside their axis: they are not designed here, so that nothing else says so. */

@@ -4,7 +4,7 @@ import type { Combination, LoadCase } from '../load';
 import { Calculated } from './calculated';
 import { horizontalOf } from './horizontal';
 import type { Landed } from './landed';
-import type { LooseEnd, MemberLedger, Takedown } from './ledger';
+import { addInto, type LooseEnd, type MemberLedger, type Takedown } from './ledger';
 import { liftedSupports } from './lifting';
 import { LooseEnds } from './looseEnd';
 import { Memory } from './memory';
@@ -153,6 +153,7 @@ export class TakedownEngine {
       inLoop,
       reach,
       height: node.kind === 'wall' ? spreadHeight(building, node.body) : 0,
+      elevation: building.elevation,
     });
     if (!inLoop) for (const to of slot.targets) memory.stale.mark(to);
     const ledger = new Calculated(node, inLoop, isTransfer(building, slot), loads, panels, found, arrivals, outcome);
@@ -227,6 +228,16 @@ export class TakedownEngine {
     }
   }
 
+  /** What the members of a ring carry, by case: none of it reaches the ground. */
+  private loadOf(loop: readonly string[]): Record<string, number> {
+    const sum: Record<string, number> = {};
+    for (const id of loop) {
+      const carried = this.memory.slots.get(id)?.ledger?.carried;
+      if (carried) addInto(sum, carried.byCase, 1);
+    }
+    return sum;
+  }
+
   private loopEnd(loop: readonly string[]): LooseEnd {
     const marks = loop.map((id) => this.memory.slots.get(id)!.node.mark);
     const own = new LooseEnds(loop[0]!);
@@ -236,6 +247,7 @@ export class TakedownEngine {
       marks.length === 1 ? `${marks[0]} rests on itself` : `${marks.join(', ')} rest on each other in a ring`,
       'No order of calculation exists, and no load of these members reaches the ground.',
       'Let one of them rest on something else.',
+      this.loadOf(loop),
     );
     return own.list[0]!;
   }

@@ -40,6 +40,41 @@ export interface Surroundings {
   readonly reach: number;
   /** Of a wall, through which load spreads, mm. */
   readonly height: number;
+  /** Of a level, mm. */
+  readonly elevation: (level: string) => number;
+}
+
+type Elevation = Surroundings['elevation'];
+
+/** Height at which a member hands on what it carries, mm; a hanger hangs from its top. Null for what stands in the ground. */
+function footOf(node: Node, elevation: Elevation): number | null {
+  switch (node.kind) {
+    case 'beam':
+      return elevation(node.body.level);
+    case 'column':
+    case 'wall':
+      return elevation(node.body.base);
+    case 'hanger':
+      return elevation(node.body.top);
+    case 'footing':
+    case 'stripFooting':
+      return null;
+  }
+}
+
+/** Between which heights a member can take a load, mm. */
+function bearingHeights(node: Node, elevation: Elevation): readonly [from: number, to: number] {
+  switch (node.kind) {
+    case 'beam':
+    case 'footing':
+    case 'stripFooting':
+      return [elevation(node.body.level), elevation(node.body.level)];
+    case 'hanger':
+      return [elevation(node.body.base), elevation(node.body.base)];
+    case 'column':
+    case 'wall':
+      return [elevation(node.body.base), elevation(node.body.top)];
+  }
 }
 
 /** Of each arrival the reactions under each of its pieces. */
@@ -140,6 +175,12 @@ class Calculation {
       return null;
     }
     const { node } = this;
+    const impossible = this.cannotBear(target);
+    if (impossible) {
+      this.book.put('lost', carried, 1, x, y);
+      this.ends.add(impossible.kind, target.id, impossible.title, impossible.why, impossible.remedy, carried.byCase);
+      return null;
+    }
     const { place } = target;
     const at = 'at' in place ? 0 : Math.min(target.length, Math.max(0, project(place, point)));
     const landed = 'at' in place ? place.at : pointAlong(place, at);
@@ -161,6 +202,28 @@ class Calculation {
     this.handed = withOneMore(this.handed, new Handed(target.id, node.id, node.mark, leave, pointAt(at), carried));
     this.book.shift(carried, x, y, landed.x, landed.y);
     return target;
+  }
+
+  /** Why a member that was named, or drawn, as a support cannot be one: it lies at another height, or carries nothing. Null when it can. */
+  private cannotBear(target: Node): { kind: string; title: string; why: string; remedy: string } | null {
+    const { node, around } = this;
+    if (target.kind === 'wall' && target.body.bears === 'no')
+      return {
+        kind: 'idle-support',
+        title: `${node.mark} is said to rest on ${target.mark}, which is said to carry nothing`,
+        why: 'One of the two is not so; until it is known which, the load is not handed on.',
+        remedy: `Say that ${target.mark} carries load, or name another support.`,
+      };
+    const height = footOf(node, around.elevation);
+    const [from, to] = bearingHeights(target, around.elevation);
+    const reach = Math.max(REACH, around.reach);
+    if (height === null || (height >= from - reach && height <= to + reach)) return null;
+    return {
+      kind: 'levels',
+      title: `${node.mark} cannot rest on ${target.mark}: they do not meet in height`,
+      why: `It would have to reach ${metres(height > to ? height - to : from - height)} m ${height > to ? 'down' : 'up'} to it; the load is not handed on.`,
+      remedy: 'Name a support of its own level, or correct the levels of one of them.',
+    };
   }
 
   private restsOnNothing(where: string, at: number, load: Carried): void {

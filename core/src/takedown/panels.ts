@@ -1,4 +1,4 @@
-import type { Building, ExtraLoad, Named, Panel } from '../building';
+import { overlappingOpenings, withJoinedOpenings, type Building, type ExtraLoad, type Named, type Panel } from '../building';
 import { caseOf, type BuildUp } from '../load';
 import { BookKeeper, type BalanceBook } from './balance';
 import { carriedOf, type Carried } from './carried';
@@ -55,7 +55,7 @@ export function sharePanels(level: LevelPlan, reach: number, before?: readonly H
     shared.push(
       old?.body === body && sameBearings(old.near, near)
         ? old
-        : { id, body, near, sharing: sharePanel(body, near, reach), weight: null, entry: old?.entry ?? null },
+        : { id, body, near, sharing: sharePanel(withJoinedOpenings(body), near, reach), weight: null, entry: old?.entry ?? null },
     );
   }
   return shared;
@@ -93,12 +93,17 @@ export function weighPanel(
   if (buildUp)
     weighing.lay(sharing, intensityOf(buildUp, body.pitch), `${body.mark} ${buildUp.name}`, { type: 'panel', panel: id }, body.mark, '');
   for (const { id: load, body: extra } of areas) {
-    const patch = sharePatch(body, extra.outline, near, reach);
+    if (extra.type !== 'area') {
+      weighing.stray(load, extra, body);
+      continue;
+    }
+    const patch = sharePatch(withJoinedOpenings(body), extra.outline, near, reach);
     const carried = carriedOf({ [caseOf(extra.nature, extra.use).id]: extra.pressure });
     weighing.lay(patch, carried, extra.label, { type: 'load', load }, `${extra.label} on ${body.mark}`, load);
     for (const { kind, text } of patch.doubts) weighing.doubt(kind, load, `${extra.label} on ${body.mark}: ${text}`);
   }
   for (const { kind, text } of sharing.doubts) weighing.doubt(kind, '', `${body.mark}: ${text}`);
+  if (overlappingOpenings(body)) weighing.doubt('openings', '', `${body.mark}: openings lie over each other`);
   const { keeper, landings, ends } = weighing;
   return { areas, buildUp, landings, book: keeper.book, looseEnds: ends.list };
 }
@@ -154,8 +159,41 @@ class Weighing {
     }
     // nothing but lines of action may move: the force is all there, and rounding is not written down
     const { whole } = sharing;
+    if (Math.abs(force) > 1e-6 * Math.abs(whole.area) + 1) {
+      // shares that do not add up are no offset of a line of action: the difference is lost, and said
+      book.put('lost', carried, force, x, y);
+      this.ends.add(
+        'unshared',
+        place,
+        `${title}: ${(force / 1e6).toFixed(2)} m2 could not be shared`,
+        'The shares of what carries it do not add up to its area: its outline or its openings are not what they seem.',
+        'Draw its corners in order, and openings inside it that do not touch.',
+        scaled(carried.byCase, force),
+      );
+      return;
+    }
     const rounding = 1e-13 * (Math.abs(whole.x) + Math.abs(whole.y) + 1000 * whole.area);
     if (Math.abs(force) + Math.abs(x) + Math.abs(y) > rounding) book.put('offsets', carried, force, x, y);
+  }
+
+  /** A point or line load on a panel: no rule says yet how a slab spreads it, so that it is applied and reaches nothing. */
+  stray(load: string, body: ExtraLoad, { outline, mark }: Panel): void {
+    const force = body.type === 'point' ? body.force : body.intensity * Math.abs(body.to - body.from);
+    const carried = carriedOf({ [caseOf(body.nature, body.use).id]: force });
+    const [x, y] = (['x', 'y'] as const).map((axis) => outline.reduce((sum, corner) => sum + corner[axis], 0) / outline.length) as [
+      number,
+      number,
+    ];
+    this.keeper.put('applied', carried, 1, x, y);
+    this.keeper.put('lost', carried, 1, x, y);
+    this.ends.add(
+      'load-on-panel',
+      load,
+      `${body.label} stands on ${mark}, which is a panel`,
+      'A point or line load on a panel is not spread yet: it lands on no beam or wall.',
+      'Put it on the beam or wall that carries it, or type it as a load on a part of the panel.',
+      carried.byCase,
+    );
   }
 
   private lineOf(member: string): Segment {
@@ -187,6 +225,10 @@ const REASONS = {
 } as const;
 
 const DOUBTS = {
+  openings: {
+    why: 'They are counted as one: what lies in both is taken off once.',
+    remedy: 'Draw one opening in their place, or move them apart.',
+  },
   unequal: {
     why: 'Continuity would shift load to the inner support and lift the short span.',
     remedy: 'Say that the panel is continuous, or confirm that its joists stop at each support.',

@@ -1,4 +1,4 @@
-import { storeyOf, wallHeight, type Building, type ExtraLoad, type Named, type Wall } from '../building';
+import { overlappingWallOpenings, storeyOf, wallHeight, type Building, type ExtraLoad, type Named, type Wall } from '../building';
 import { caseOf } from '../load';
 import { GRAVITY } from '../quantity';
 import { findSection } from '../section';
@@ -53,6 +53,16 @@ function wholeLength(length: number): ArrivalShape {
 }
 
 const AT_POINT: ArrivalShape = { type: 'point', at: 0 };
+
+/** Length that stretches cover together, mm, where they lie over each other once. */
+function unionLength(stretches: readonly (readonly [number, number])[]): number {
+  let [covered, end] = [0, -Infinity];
+  for (const [from, to] of [...stretches].sort((a, b) => a[0] - b[0])) {
+    covered += Math.max(0, to - Math.max(from, end));
+    end = Math.max(end, to);
+  }
+  return covered;
+}
 
 class PrimaryLoads {
   private arrivals: readonly Landed[] = [];
@@ -148,12 +158,21 @@ class PrimaryLoads {
       );
     });
     const clear = wall.openings
-      .map(({ from, to, sill, head }) => ({ from, to: Math.min(to, length), high: Math.max(0, Math.min(head, height) - sill) }))
-      .filter(({ from, to, high }) => to > from && high > 0);
+      .map(({ from, to, sill, head }) => ({ from, to: Math.min(to, length), bottom: sill, top: Math.min(head, height) }))
+      .filter(({ from, to, bottom, top }) => to > from && top > bottom);
+    const pair = overlappingWallOpenings(wall.openings);
+    if (pair)
+      this.ends.add(
+        'openings-overlap',
+        '',
+        `Openings ${pair[0] + 1} and ${pair[1] + 1} of ${this.node.mark} lie over each other`,
+        'They are counted as one: what lies in both is taken off once.',
+        'Draw one opening in their place, or move them apart.',
+      );
     const cuts = [...new Set([0, length, ...clear.flatMap(({ from, to }) => [from, to])])].sort((a, b) => a - b);
     for (let i = 0; i + 1 < cuts.length; i += 1) {
       const [from, to] = [cuts[i]!, cuts[i + 1]!];
-      const open = clear.filter((opening) => opening.from < to && opening.to > from).reduce((sum, { high }) => sum + high, 0);
+      const open = unionLength(clear.filter((opening) => opening.from < to && opening.to > from).map(({ bottom, top }) => [bottom, top]));
       const solid = Math.max(0, height - open);
       const label = open > 0 ? 'own weight at an opening' : 'own weight';
       const shape: ArrivalShape = { type: 'distributed', from, to, start: solid, end: solid };
@@ -164,7 +183,24 @@ class PrimaryLoads {
   private strips(strips: Extract<Node, { kind: 'beam' }>['body']['strips']): void {
     strips.forEach((strip, index) => {
       const buildUp = this.building.buildUps.get(strip.buildUp);
-      if (!buildUp || !(strip.to > strip.from)) return;
+      if (!buildUp) return;
+      if (!(strip.to > strip.from)) {
+        // what it would weigh the right way round is applied, and reaches nothing until somebody puts it right
+        const carried = intensityOf(buildUp, strip.pitch);
+        const shape: ArrivalShape = { type: 'distributed', from: strip.to, to: strip.from, start: strip.widthEnd, end: strip.widthStart };
+        const whole = resultantOf(this.node.place, shape);
+        this.book.add('applied', carried, whole);
+        this.book.add('lost', carried, whole);
+        this.ends.add(
+          'strip-reversed',
+          index,
+          `Strip ${index + 1} of ${this.node.mark} ends before its start`,
+          'Nothing of it lands on the beam.',
+          'Type where it starts and ends, measured from the start of the beam.',
+          scaled(carried.byCase, whole.force),
+        );
+        return;
+      }
       this.apply(
         `strip${index}`,
         strip.label || buildUp.name,
@@ -186,7 +222,12 @@ class PrimaryLoads {
         `${body.label} on ${node.mark} has no length`,
         'A line load needs an end beyond its start.',
         'Type where it starts and ends.',
+        carriedOf({ [loadCase.id]: body.intensity * (body.from - body.to) }).byCase,
       );
+      const whole = resultantOf(node.place, { type: 'distributed', from: body.to, to: body.from, start: 1, end: 1 });
+      const carried = carriedOf({ [loadCase.id]: body.type === 'line' ? body.intensity : 0 });
+      this.book.add('applied', carried, whole);
+      this.book.add('lost', carried, whole);
       return;
     }
     const shape: ArrivalShape = isPoint

@@ -208,7 +208,8 @@ export class Reading {
     const ends: LooseEnd[] = [];
     for (const load of building.loads) {
       const { id, body } = load;
-      if (body.type === 'area' && building.panels.has(body.on)) continue;
+      // panels weigh what lies on them, and say of what they cannot spread
+      if (building.panels.has(body.on)) continue;
       if (body.type !== 'area' && slots.has(body.on)) {
         const list = byMember.get(body.on);
         if (list) list.push(load);

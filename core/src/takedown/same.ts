@@ -14,10 +14,11 @@ export function sameLists<T>(a: readonly T[], b: readonly T[]): boolean {
 }
 
 /** Extra loads on parts of panels, by panel. */
-export function areaLoadsOf({ loads }: Building): Map<string, readonly Named<ExtraLoad>[]> {
+export function areaLoadsOf({ loads, panels }: Building): Map<string, readonly Named<ExtraLoad>[]> {
   const byPanel = new Map<string, Named<ExtraLoad>[]>();
   for (const load of loads) {
-    if (load.body.type !== 'area') continue;
+    // of other types too: a panel has to say what it cannot spread
+    if (load.body.type !== 'area' && !panels.has(load.body.on)) continue;
     const list = byPanel.get(load.body.on);
     if (list) list.push(load);
     else byPanel.set(load.body.on, [load]);

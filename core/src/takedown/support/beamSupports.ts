@@ -22,6 +22,14 @@ interface Crossing {
   readonly atB: number;
 }
 
+/** An end of a beam that lies under, or at, another one. */
+interface Tip {
+  /** The beam along which it lies, where along it, and the beam whose end it is. */
+  readonly over: string;
+  readonly at: number;
+  readonly tip: string;
+}
+
 /** Of each beam the beams of its level that come near it, itself among them. */
 export type Neighbours = readonly (readonly OnLine<Beam>[])[];
 
@@ -38,6 +46,7 @@ export function findBeamSupports(
 ): { supports: Map<string, Bearer[]>; doubts: SupportDoubt[] } {
   const found: (readonly Candidate[] | null)[] = [];
   const crossings: Crossing[] = [];
+  const tips: Tip[] = [];
   for (let i = 0; i < beams.length; i += 1) {
     const beam = beams[i]!;
     if (!beam.body.supportsFound) {
@@ -47,9 +56,10 @@ export function findBeamSupports(
     const candidates: Candidate[] = [];
     onPosts(beam, finders, reach, candidates);
     onWalls(beam, finders, reach, candidates);
-    onBeams(beam, neighbours[i]!, reach, candidates, crossings);
+    onBeams(beam, neighbours[i]!, reach, candidates, crossings, tips);
     found.push(settle(candidates, reach));
   }
+  bearOnTips(beams, found, tips, reach);
   const doubts = decideCrossings(beams, found, crossings, reach);
   const supports = new Map<string, Bearer[]>();
   for (let i = 0; i < beams.length; i += 1) {
@@ -123,6 +133,7 @@ function onBeams(
   reach: number,
   candidates: Candidate[],
   crossings: Crossing[],
+  tips: Tip[],
 ): void {
   for (const other of neighbours) {
     if (other.id === id) continue;
@@ -131,8 +142,11 @@ function onBeams(
     const s = cross.a;
     const t = cross.b;
     if (s < -reach || s > line.length + reach || t < -reach || t > other.line.length + reach) continue;
-    // an end of the other lies here: it bears on this one, if anything does
-    if (t <= reach || t >= other.line.length - reach) continue;
+    // an end of the other lies here: it bears on this one, if it needs to
+    if (t <= reach || t >= other.line.length - reach) {
+      tips.push({ over: id, tip: other.id, at: Math.min(line.length, Math.max(0, s)) });
+      continue;
+    }
     const { body } = other;
     if (s <= reach || s >= line.length - reach)
       candidates.push({
@@ -174,6 +188,32 @@ function sorted<T>(list: readonly T[], compare: (a: T, b: T) => number): T[] {
 /** Has the beam an end that hangs in the air? */
 function needsSupport(line: { length: number }, supports: readonly Candidate[], reach: number): boolean {
   return !supports.some((s) => s.at <= reach) || !supports.some((s) => s.at >= line.length - reach);
+}
+
+/**
+ * A beam across the tips of two or more cantilevers, which nothing else carries: where they stand without it, it bears on their tips, and not they
+ * on it.
+ */
+function bearOnTips(beams: readonly OnLine<Beam>[], found: (readonly Candidate[] | null)[], tips: readonly Tip[], reach: number): void {
+  if (tips.length === 0) return;
+  const placeOf = new Map(beams.map(({ id }, i) => [id, i]));
+  const before = found.slice();
+  const standsWithout = (id: string, other: string) => {
+    const { body, line } = beams[placeOf.get(id)!]!;
+    const supports = before[placeOf.get(id)!] ?? body.supports.map(({ at, by }) => ({ at, by: by ?? '', rule: '', rank: 0 }));
+    const rest = supports.filter(({ by }) => by !== other);
+    // two places, or one that holds it: a beam named as held is left to its maker
+    return rest.length >= 2 && line.length > 0;
+  };
+  // one tip alone would be a beam that frames into an end which has lost its own support
+  const able = tips.filter(({ over, tip }) => before[placeOf.get(over)!]?.length === 0 && standsWithout(tip, over));
+  for (const { over, at, tip } of able) {
+    if (!able.some((other) => other.over === over && other.tip !== tip)) continue;
+    const [i, j] = [placeOf.get(over)!, placeOf.get(tip)!];
+    found[i] = settle([...found[i]!, { at, by: tip, rank: RANK.beam, rule: 'it lies across the end of {}' }], reach);
+    const theirs = found[j];
+    if (theirs) found[j] = theirs.filter(({ by }) => by !== over);
+  }
 }
 
 /** Where two beams cross, the one with a free end goes over the other; where that does not decide, a person must. */

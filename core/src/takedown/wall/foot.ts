@@ -42,9 +42,27 @@ export function pressure(a: number, b: number, at: number, force = 1): ArrivalSh
 export function footShapes(wall: WallSpread, shape: ArrivalShape, length: number, height: number): ArrivalShape[] {
   const spread = spreadDown(wall, shape, length, height);
   if (wall.openingsRule === 'ignored') return [spread];
-  return [...wall.openings]
-    .sort((x, y) => x.from - y.from)
-    .reduce<ArrivalShape[]>((shapes, opening) => shapes.flatMap((part) => aroundOpening(wall, opening, part, length)), [spread]);
+  return joined(wall.openings).reduce<ArrivalShape[]>(
+    (shapes, opening) => shapes.flatMap((part) => aroundOpening(wall, opening, part, length)),
+    [spread],
+  );
+}
+
+/** Openings from one end to the other; those that share a part of the length as one, with the higher head and the longer bearing. */
+function joined(openings: readonly WallOpening[]): WallOpening[] {
+  const list: WallOpening[] = [];
+  for (const opening of [...openings].sort((x, y) => x.from - y.from)) {
+    const last = list.at(-1);
+    if (!last || opening.from >= last.to - 1) list.push(opening);
+    else
+      list[list.length - 1] = {
+        ...last,
+        to: Math.max(last.to, opening.to),
+        head: Math.max(last.head, opening.head),
+        bearing: Math.max(last.bearing, opening.bearing),
+      };
+  }
+  return list;
 }
 
 function spreadDown(wall: WallSpread, shape: ArrivalShape, length: number, height: number): ArrivalShape {
