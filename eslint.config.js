@@ -15,6 +15,7 @@ export default tseslint.config(
           message: 'no test is left alone or left out',
         },
       ],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', ignoreRestSiblings: true }],
       eqeqeq: 'error',
       'prefer-const': 'error',
     },

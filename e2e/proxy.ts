@@ -14,7 +14,6 @@ export class Proxy {
 
   static async before(target: string): Promise<Proxy> {
     const { hostname, port } = new URL(target);
-    let proxy: Proxy;
     const server = createServer((incoming, outgoing) => {
       if (proxy.way === 'cut') return void incoming.destroy();
       const isWrite = incoming.method === 'POST';
@@ -37,7 +36,7 @@ export class Proxy {
       else go();
     });
     await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
-    proxy = new Proxy(server, `http://127.0.0.1:${(server.address() as AddressInfo).port}`);
+    const proxy = new Proxy(server, `http://127.0.0.1:${(server.address() as AddressInfo).port}`);
     return proxy;
   }
 

@@ -15,6 +15,13 @@ import { reducedSums, reductionAssumption, reductionOf, type MemberReduction } f
 import { mergeWorst, withoutSection, type MemberDesign } from './result';
 import { recordTakedown } from './takedownSheet';
 
+const CONCENTRIC_ANGLE: Assumption = {
+  type: 'assumption',
+  key: 'concentric-angle',
+  text: 'The compression acts through the centroid of the angle.',
+  reason: 'An angle that is connected by one leg is not loaded so, and carries less.',
+};
+
 export function columnAssumptions(column: Column, standard: Standard, hasSideBeams: boolean): Assumption[] {
   const bearing: Assumption =
     column.beamsBear === 'central'
@@ -155,6 +162,9 @@ export function designColumn(context: Context, id: string): MemberDesign {
   const [text, reason] = ownWeightAllowance(column.ownWeight);
   const assumptions = [
     ...columnAssumptions(column, standard, hasSideBeams),
+    ...(column.section !== null && isSection(column.section) && findSection(column.section).shape.outline === 'angle'
+      ? [CONCENTRIC_ANGLE]
+      : []),
     ...(column.section === null ? [{ type: 'assumption' as const, key: 'own-weight', text, reason }] : []),
     ...(reduction ? [reductionAssumption(reduction)] : []),
   ];

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { ITEM_SCHEMAS } from '../building';
 import { quantity } from '../quantity';
 import { TOOLS } from '../tool';
-import { BadFields, fieldLabel, nearestKnown, readInput, text } from '.';
+import { fieldLabel, nearestKnown, readInput, text, type BadFields } from '.';
 
 const faults = (schema: z.ZodType, raw: unknown) => {
   try {

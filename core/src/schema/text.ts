@@ -1,7 +1,6 @@
 import { z } from 'zod';
 
 /** Control characters but tab and line ends, and halves of surrogate pairs: no database, file or printer takes them. */
-// eslint-disable-next-line no-control-regex
 const UNPRINTABLE = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f]|\p{Surrogate}/u;
 
 /** True when text holds NUL, another control character or half a surrogate pair. */

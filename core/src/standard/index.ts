@@ -5,6 +5,7 @@ import { european } from './european';
 import type { Philosophy, Standard } from './standard';
 
 export type {
+  AngleStrutInput,
   BarLayer,
   BeamActions,
   MemberActions,

@@ -166,6 +166,23 @@ export interface SteelMemberInput {
   readonly untwisted: boolean;
 }
 
+/** A single angle in compression connected by one leg. N, mm. */
+export interface AngleStrutInput {
+  readonly section: Section;
+  readonly grade: SteelGrade;
+  /** Compression, positive. */
+  readonly axial: number;
+  /** Of the system: between the points where its axis meets those of what it is connected to. */
+  readonly length: number;
+  /** Which leg is connected; of equal legs either. */
+  readonly leg: 'long' | 'short';
+  readonly fastening: 'boltsOrWeld' | 'oneBolt';
+  /** Of a planar truss or alone, or of a space truss; read where a family tells them apart. */
+  readonly arrangement?: 'planar' | 'space';
+  readonly basis: Basis;
+  readonly combination: string;
+}
+
 /** A force that enters a web through a flange. N, mm. */
 export interface WebForceInput {
   readonly section: Section;
@@ -239,6 +256,11 @@ export interface Standard {
   readonly localSlenderness: (section: Section, grade: SteelGrade) => { readonly bending: string; readonly compression: string };
   /** Any member under forces and moments that are already combined. */
   readonly steelMember: (input: SteelMemberInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
+  /** A single angle connected by one leg; null where the family has none written. Whether it tells planar from space trusses. */
+  readonly angleStrut: {
+    readonly check: (input: AngleStrutInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
+    readonly knowsSpaceTrusses: boolean;
+  } | null;
   /** A web under a force through its flange: yielding, crippling, buckling, without stiffeners. */
   readonly webUnderForce: (input: WebForceInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
   /** What the family's check of a member takes for granted, to be recorded wherever it is used. */

@@ -30,6 +30,7 @@ export const british: Standard = {
   steelColumn,
   steelMember,
   localSlenderness,
+  angleStrut: null,
   webUnderForce,
   memberAssumptions: [
     {

@@ -2,6 +2,7 @@ import type { Philosophy, Standard } from '../standard';
 import { EUROPEAN_PHILOSOPHIES } from './combinations';
 import { padStrength } from './concrete/pad';
 import { imposedReduction } from './reduction';
+import { angleStrut } from './steel/angleStrut';
 import { steelBeam } from './steel/beam';
 import { steelColumn } from './steel/column';
 import { localSlenderness } from './steel/classification';
@@ -23,6 +24,7 @@ export const european: Standard = {
   steelColumn,
   steelMember,
   localSlenderness,
+  angleStrut: { check: angleStrut, knowsSpaceTrusses: false },
   webUnderForce,
   memberAssumptions: [
     {

@@ -8,7 +8,7 @@ import { chartConditions, longestSpan, spanChart } from '../../design';
 import { philosophyOf, type BeamActions, type Standard } from '../../standard';
 import { defineTool, type Tool } from '../tool';
 import { effectsMethod, requireLargest } from './effects';
-import { memberTools } from './familyMember';
+import { memberTools, noteAngle } from './familyMember';
 import { designation, text } from '../../schema';
 
 interface Examples {
@@ -173,6 +173,7 @@ export function familyTools(standard: Standard): Tool[] {
     },
     run: (input, sheet) => {
       const chosen = philosophyOf(standard, input.philosophy);
+      noteAngle(input.section, input.axial > 0, sheet);
       return {
         result: {},
         checks: standard.steelColumn(

@@ -3,7 +3,7 @@ import { actionsOf, forcedMember, FORCES_GIVEN, type ThreeMoments } from '../../
 import { NATURES, USES } from '../../load';
 import { steelGrade } from '../../material';
 import { quantity } from '../../quantity';
-import { findSection } from '../../section';
+import { findSection, isSection } from '../../section';
 import { governing, type Sheet } from '../../sheet';
 import { philosophyOf, type Standard } from '../../standard';
 import { defineTool, type Tool } from '../tool';
@@ -48,6 +48,16 @@ function noteMember(
       'Typed; torsion is not calculated.',
     );
   for (const { key, text, reason } of standard.memberAssumptions) sheet?.assume(key, text, reason);
+}
+
+/** A single angle in compression is rarely loaded through its centroid: whoever checks it so has to say so. */
+export function noteAngle(designation: string, isCompressed: boolean, sheet?: Sheet): void {
+  if (isCompressed && isSection(designation) && findSection(designation).shape.outline === 'angle')
+    sheet?.assume(
+      'concentric-angle',
+      'The compression acts through the centroid of the angle.',
+      'An angle that is connected by one leg is not loaded so: its own check is the tool for angle struts, or a moment has to be typed.',
+    );
 }
 
 /** The tools of a family for any member under forces and moments: one set, or what an analysis gives. */
@@ -118,6 +128,7 @@ export function memberTools(
     run: (input, sheet) => {
       const chosen = philosophyOf(standard, input.philosophy);
       noteMember(standard, input, input.throughShearCentre, [input], sheet);
+      noteAngle(input.section, input.axial > 0, sheet);
       const checks = standard.steelMember(
         {
           section: findSection(input.section),
@@ -188,6 +199,11 @@ export function memberTools(
     },
     run: ({ section: designation, grade: gradeId, philosophy: chosen, given, sets, netArea, throughShearCentre, ...lengths }, sheet) => {
       noteMember(standard, lengths, throughShearCentre, sets, sheet);
+      noteAngle(
+        designation,
+        sets.some(({ axial }) => axial > 0),
+        sheet,
+      );
       const checks = forcedMember(
         standard,
         philosophyOf(standard, chosen),
@@ -252,5 +268,38 @@ export function memberTools(
       return { result: { governing: governing(checks)?.name ?? null }, checks };
     },
   });
-  return [member, forces, web];
+  if (!standard.angleStrut) return [member, forces, web];
+  const { check, knowsSpaceTrusses } = standard.angleStrut;
+  const angleFields = {
+    section,
+    grade,
+    philosophy,
+    combination: effects,
+    axial: quantity('force', 'compression', { above: 0 }),
+    length: quantity('length', 'system length, between the axes of what it is connected to', { above: 0 }),
+    leg: z.enum(['long', 'short']).default('long').describe('the connected leg; of equal legs either'),
+    fastening: z.enum(['boltsOrWeld', 'oneBolt']).describe('each end by two bolts or more in line, or by welds; or by one bolt'),
+  };
+  const arrangement = z.enum(['planar', 'space']).default('planar').describe('alone or in a planar truss, or in a space truss');
+  const angle = defineTool({
+    id: `${standard.id}.steel.angleStrut`,
+    title: named('Single angle strut connected by one leg'),
+    summary: 'Buckling of a single angle in compression that is connected by one leg: the eccentricity is in its effective slenderness.',
+    input: z.strictObject(knowsSpaceTrusses ? { ...angleFields, arrangement } : angleFields),
+    example: {
+      section: standard.materials === 'american' ? 'L4X4X3/8' : 'L 100x100x10',
+      grade: standard.materials === 'american' ? 'A36' : 'S275',
+      philosophy: standard.philosophies[0]!.id,
+      axial: '120 kN',
+      length: '2.4 m',
+      fastening: 'boltsOrWeld',
+    },
+    run: (input, sheet) => {
+      const by = philosophyOf(standard, input.philosophy);
+      const strut = { ...input, section: findSection(input.section), grade: steelGrade(input.grade), basis: by.basis };
+      const checks = check(strut, by, sheet);
+      return { result: { governing: governing(checks)?.name ?? null }, checks };
+    },
+  });
+  return [member, forces, web, angle];
 }

@@ -1,6 +1,7 @@
 import { yieldStrength } from '../../../material';
 import type { Section } from '../../../section';
 import { compare, unproven, type Check, type FailureMode, type Sheet } from '../../../sheet';
+import { heldFlangeFactor } from '../../heldFlange';
 import { bySense, pressedFlanges, requireBasis, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
 import { availableStrength, FLEXURE, type Flexure } from './available';
 import {
@@ -292,7 +293,13 @@ function lateralTorsionalCheck(segment: Segment, context: Context, sheet?: Sheet
   } else if (isRational) Mn = lateralTorsionalRational(section, segment, where, Mp, grade, Fy, sheet);
   else if (shape.outline === 'tee') Mn = teeLateralTorsional(section, segment.peak >= 0, L, Mp, E, Fy, sheet);
   else {
-    const Cb = momentGradientFactor(segment, sheet);
+    const plain = momentGradientFactor(segment, sheet);
+    const held = shape.outline === 'I' ? heldFlangeFactor(segment) : null;
+    if (held !== null && held > plain) {
+      heldFlangeFactor(segment, sheet);
+      sheet?.step('C_b', 'C_h', { C_h: held }, held, 'ratio', 'commentary to F1', 'one flange braced along its length');
+    }
+    const Cb = Math.max(plain, held ?? 0);
     if (shape.outline === 'angle') {
       // F10.2: Cb of angles is at most 1.5
       const limited = Math.min(1.5, Cb);

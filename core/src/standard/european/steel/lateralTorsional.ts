@@ -1,5 +1,6 @@
 import { angleCriticalMoment, anglePrincipal, type AngleShape, type Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
+import { heldFlangeFactor } from '../../heldFlange';
 import type { Segment } from '../../standard';
 import type { SteelGrade } from '../../../material';
 import { GAMMA_M0, GAMMA_M1 } from './bending';
@@ -57,7 +58,7 @@ export function momentGradientFactor(segment: Segment, sheet?: Sheet): number {
 }
 
 /** Elastic critical moment of a doubly symmetric I, a channel or a box between two fork supports, Nmm; loads at the shear centre, k = kw = 1. L: mm. */
-export function criticalMoment(section: Section, L: number, C1: number, E: number, G: number, sheet?: Sheet): number {
+export function criticalMoment(section: Section, L: number, C1: number, E: number, G: number, sheet?: Sheet, symbol = 'C_1'): number {
   const { Iz, It, Iw } = section.properties;
   const Mcr = ((C1 * Math.PI ** 2 * E * Iz) / L ** 2) * Math.sqrt(Iw / Iz + (L ** 2 * G * It) / (Math.PI ** 2 * E * Iz));
   if (sheet) {
@@ -69,8 +70,8 @@ export function criticalMoment(section: Section, L: number, C1: number, E: numbe
     sheet.given('L', L, 'length', 'length between lateral restraints');
     sheet.step(
       'M_cr',
-      'C_1 * pi^2 * E * I_z / L^2 * sqrt(I_w / I_z + L^2 * G * I_T / (pi^2 * E * I_z))',
-      { C_1: C1, E, I_z: Iz, L, I_w: Iw, G, I_T: It },
+      `${symbol} * pi^2 * E * I_z / L^2 * sqrt(I_w / I_z + L^2 * G * I_T / (pi^2 * E * I_z))`,
+      { [symbol]: C1, E, I_z: Iz, L, I_w: Iw, G, I_T: It },
       Mcr,
       'moment',
       '6.3.2.2(2); elastic theory',
@@ -404,7 +405,12 @@ function findBuckling(
     sheet?.note(`Segment ${placeOf(segment)}, ${heldEnds(segment)}; load at the shear centre.`);
     given();
     C1 = momentGradientFactor(segment, sheet);
-    Mcr = criticalMoment(section, L, C1, grade.E, grade.G, sheet);
+    const held = outline === 'I' ? heldFlangeFactor(segment) : null;
+    if (held !== null && held > C1) {
+      heldFlangeFactor(segment, sheet);
+      // f of 6.3.2.3(2) keeps to the diagram alone; the restraint of the tension flange counts in the critical moment
+      Mcr = criticalMoment(section, L, held, grade.E, grade.G, sheet, 'C_h');
+    } else Mcr = criticalMoment(section, L, C1, grade.E, grade.G, sheet);
   }
   return { MbRd: lateralTorsionalResistance(section, W, fy, Mcr, C1, sheet) };
 }
