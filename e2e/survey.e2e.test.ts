@@ -263,7 +263,7 @@ describe('a survey', () => {
       (n) => n === 0,
       'every beam has a section',
     );
-    await browser.waitForText('main', 'UB');
+    await browser.waitForText('main', /\b(UB|IPE) \d/);
   });
 
   it('rationalises a floor: one size for its beams, with what it costs', async () => {

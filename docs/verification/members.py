@@ -1487,7 +1487,7 @@ for name, grade, curves, F, mx, my, L in (
         out['Compression and bending, buckling'] = max(
             F / min(Pcx, Pcy) + bs_m(mx) * Mx_ / (py * s['Wy']) + term, F / Pcy + Mx_ / bs_mb(s, L, py) + term)
     three = lambda m: dict(zip(('start', 'middle', 'end'), m))
-    bs('british.steel.member', name, grade, out, axial=F, major=three(mx), minor=three(my), lengthY=L, lengthZ=L, lengthT=L, unbraced=L)
+    bs('british.steel.member', name, grade, out, axial=F, major=three(mx), minor=three(my), lengthY=L, lengthZ=L, unbraced=L)
 
 print('/** Written by docs/verification/members.py: expected values computed apart from the program. N, mm, Nmm. */\n')
 print('export interface MemberCase {\n  readonly input: Readonly<Record<string, unknown>>;\n  /** By the name of the check: its capacity, or its demand where that is a sum of ratios. */\n  readonly expected: Readonly<Record<string, number>>;\n}\n')

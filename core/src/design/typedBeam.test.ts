@@ -32,6 +32,11 @@ describe('a beam typed on the bench', () => {
     const { leaves } = typedBeam(beam).takedown.members.get(TYPED_BEAM)!;
     expect(leaves[0]!.byCase['imposed-B']! / 1e3).toBeCloseTo(36, 9);
   });
+  it('is judged by its own limit states: what it rests on is not in question, and nothing of it is unproven', () => {
+    const { verdict, results } = typedBeam(beam).members.get(TYPED_BEAM)!;
+    expect(verdict).toBe('carries');
+    expect(results.flatMap((result) => result.checks.filter((check) => check.verdict === 'unproven'))).toEqual([]);
+  });
   it('two spans: variable load on one of them alone is tried', () => {
     const two = { ...beam, length: 12_000, supports: [0, 6000, 12_000], loads: beam.loads.map((load) => ({ ...load, to: 12_000 })) };
     // q on one span alone: 0.0957 q L2 sagging, against 0.07 with both

@@ -64,6 +64,7 @@ export function typedBeamItems(input: TypedBeam): Item[] {
     if (off(load.at) || (load.type === 'line' && off(load.to))) throw new BadInput(`"${load.name}" lies off the beam`, 'loads');
     if (load.type === 'line' && load.to <= load.at) throw new BadInput(`"${load.name}" ends before it starts`, 'loads');
   }
+  const places = input.supports.map((at) => Math.min(length, Math.max(0, at)));
   return [
     item('brief', 'brief', {
       ...defaultBrief('Bench', family),
@@ -74,6 +75,8 @@ export function typedBeamItems(input: TypedBeam): Item[] {
       deflectionMostTotal: input.mostTotal ?? null,
     }),
     item('level', 'level', { name: 'Bench', elevation: 0 }),
+    // what it rests on is somebody else's to design: each support is a pad, so that its reaction arrives
+    ...places.map((at, i) => item('footing', `support${i}`, { mark: `support ${i + 1}`, at: { x: at, y: 0 }, level: 'level' })),
     item('beam', TYPED_BEAM, {
       mark: 'Beam',
       level: 'level',
@@ -82,7 +85,7 @@ export function typedBeamItems(input: TypedBeam): Item[] {
       section: input.section,
       grade: input.grade,
       ownWeight: 0,
-      supports: input.supports.map((at) => ({ at: Math.min(length, Math.max(0, at)), by: null })),
+      supports: places.map((at, i) => ({ at, by: `support${i}` })),
       hinges: [...input.hinges],
       restraint: input.restraint,
       restraintPoints: [...input.restraintPoints],

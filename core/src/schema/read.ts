@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { BadInput } from '../error';
 import { nearestKnown } from './nearest';
+import { unreadBy } from './offered';
 
 /** One field that is wrong, in words. */
 export interface FieldIssue {
@@ -93,6 +94,8 @@ function describe(issue: RawIssue): string | undefined {
       return (issue.keys as string[])
         .slice(0, 5)
         .map((key) => {
+          const by = unreadBy(issue.inst, key);
+          if (by) return `${told(key)} is not used by ${by}: leave it out`;
           const near = nearestKnown(key, known);
           return `${told(key)} is not a field here${near ? `: did you mean "${near}"?` : known.length > 0 ? `; fields are ${known.join(', ')}` : ''}`;
         })

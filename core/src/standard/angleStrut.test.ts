@@ -66,7 +66,8 @@ describe('an angle connected by one leg', () => {
     expect(verdict(european({ section: 'UC 152x152x23' }))).toEqual(['unproven', null]);
     expect(verdict(american({ fastening: 'oneBolt' }))).toEqual(['unproven', null]);
     expect(verdict(american({ length: '30 ft' }))).toEqual(['unproven', null]);
-    expect(() => european({ arrangement: 'space' })).toThrow('"arrangement" is not a field here');
+    expect(() => european({ arrangement: 'space' })).toThrow('"arrangement" is not used by Eurocode');
+    expect(() => european({ leg: 'short' })).toThrow('"leg" is not used by');
     expect(() => european({ fastening: undefined })).toThrow('Fastening is missing');
     expect(() => findTool('british.steel.angleStrut')).toThrow('there is no tool');
   });

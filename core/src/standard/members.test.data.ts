@@ -6484,7 +6484,6 @@ export const BRITISH_MEMBERS: readonly MemberCase[] = [
       minor: { start: 5000000.0, middle: 2500000.0, end: 0.0 },
       lengthY: 4000,
       lengthZ: 4000,
-      lengthT: 4000,
       unbraced: 4000,
     },
     expected: {
@@ -6505,7 +6504,6 @@ export const BRITISH_MEMBERS: readonly MemberCase[] = [
       minor: { start: 0.0, middle: 0.0, end: 0.0 },
       lengthY: 5000,
       lengthZ: 5000,
-      lengthT: 5000,
       unbraced: 5000,
     },
     expected: {
@@ -6525,7 +6523,6 @@ export const BRITISH_MEMBERS: readonly MemberCase[] = [
       minor: { start: 12000000.0, middle: -2000000.0, end: -6000000.0 },
       lengthY: 3500,
       lengthZ: 3500,
-      lengthT: 3500,
       unbraced: 3500,
     },
     expected: {
@@ -6546,7 +6543,6 @@ export const BRITISH_MEMBERS: readonly MemberCase[] = [
       minor: { start: 0.0, middle: 0.0, end: 0.0 },
       lengthY: 4500,
       lengthZ: 4500,
-      lengthT: 4500,
       unbraced: 4500,
     },
     expected: {
@@ -6566,7 +6562,6 @@ export const BRITISH_MEMBERS: readonly MemberCase[] = [
       minor: { start: 2000000.0, middle: 6000000.0, end: 2000000.0 },
       lengthY: 3000,
       lengthZ: 3000,
-      lengthT: 3000,
       unbraced: 3000,
     },
     expected: {
@@ -6587,7 +6582,6 @@ export const BRITISH_MEMBERS: readonly MemberCase[] = [
       minor: { start: 4000000.0, middle: 2000000.0, end: 0.0 },
       lengthY: 4000,
       lengthZ: 4000,
-      lengthT: 4000,
       unbraced: 4000,
     },
     expected: {

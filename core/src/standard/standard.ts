@@ -256,10 +256,10 @@ export interface Standard {
   readonly localSlenderness: (section: Section, grade: SteelGrade) => { readonly bending: string; readonly compression: string };
   /** Any member under forces and moments that are already combined. */
   readonly steelMember: (input: SteelMemberInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
-  /** A single angle connected by one leg; null where the family has none written. Whether it tells planar from space trusses. */
+  /** A single angle connected by one leg; null where the family has none written. Fields that its clauses do not read. */
   readonly angleStrut: {
     readonly check: (input: AngleStrutInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
-    readonly knowsSpaceTrusses: boolean;
+    readonly unread: readonly ('leg' | 'arrangement')[];
   } | null;
   /** A web under a force through its flange: yielding, crippling, buckling, without stiffeners. */
   readonly webUnderForce: (input: WebForceInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
@@ -276,6 +276,12 @@ export interface Standard {
   readonly webClause: string;
   /** Clause that wants variable load where it harms most. */
   readonly arrangementClause: string;
+  /** Fields that its clauses do not read where another family's do: its tools do not offer them and refuse them by name. */
+  readonly unread: {
+    readonly member: readonly ('lengthT' | 'throughShearCentre')[];
+    readonly webForce: readonly ('moment' | 'opposed' | 'unbraced' | 'rotationHeld')[];
+    readonly floors: readonly 'intensity'[];
+  };
   /** Reduction of imposed floor load for one member; null when nothing qualifies or nothing is gained. */
   readonly imposedReduction: (floors: readonly ReducibleFloor[], role: ReductionRole, sheet?: Sheet) => ImposedReduction | null;
   readonly notCovered: readonly string[];

@@ -24,7 +24,7 @@ export const american: Standard = {
   steelColumn,
   steelMember,
   localSlenderness,
-  angleStrut: { check: angleStrut, knowsSpaceTrusses: true },
+  angleStrut: { check: angleStrut, unread: [] },
   webUnderForce,
   memberAssumptions: [
     {
@@ -39,6 +39,7 @@ export const american: Standard = {
   imposedReduction,
   concretePhilosophy: () => LRFD,
   nominalEccentricity: { beyondFace: 3 * 25.4, source: 'bolts 3 in off the face of a simple shear connection' },
+  unread: { member: [], webForce: [], floors: [] },
   webClause: 'AISC 360-16 J10',
   arrangementClause: 'ASCE 7-16 4.3.3',
   notCovered: [

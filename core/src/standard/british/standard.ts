@@ -45,6 +45,11 @@ export const british: Standard = {
   imposedReduction,
   concretePhilosophy: () => EUROPEAN_PHILOSOPHIES[0]!,
   nominalEccentricity: { beyondFace: 100, source: 'BS 5950-1 4.7.6' },
+  unread: {
+    member: ['lengthT', 'throughShearCentre'],
+    webForce: ['moment', 'opposed', 'unbraced', 'rotationHeld'],
+    floors: ['intensity'],
+  },
   webClause: 'BS 5950-1 4.5',
   arrangementClause: 'BS 5950-1 5.1.2.2',
   notCovered: [

@@ -24,7 +24,7 @@ export const european: Standard = {
   steelColumn,
   steelMember,
   localSlenderness,
-  angleStrut: { check: angleStrut, knowsSpaceTrusses: false },
+  angleStrut: { check: angleStrut, unread: ['leg', 'arrangement'] },
   webUnderForce,
   memberAssumptions: [
     {
@@ -39,6 +39,7 @@ export const european: Standard = {
   imposedReduction,
   concretePhilosophy: find,
   nominalEccentricity: { beyondFace: 100, source: 'UK simple construction (SN005)' },
+  unread: { member: [], webForce: ['unbraced', 'rotationHeld'], floors: ['intensity'] },
   webClause: 'EN 1993-1-5 6',
   arrangementClause: 'EN 1991-1-1 6.2.1(1)',
   notCovered: [

@@ -8,18 +8,27 @@ import { designation, text } from '../../schema';
 
 const size = (description: string) => quantity('sectionLength', description, { above: 0 });
 
-const partSchema = z.strictObject({
-  name: text(40, 1, 'a part needs a name').describe('name'),
-  width: size('of a plate: width').optional(),
-  height: size('of a plate: height').optional(),
-  section: designation().optional().describe('a shape of the catalogue, or an own one, in the place of a plate'),
-  turned: z.boolean().default(false).describe('turned by a right angle, anticlockwise'),
-  x: quantity('sectionLength', 'its middle, to the right of the datum').default(0),
-  z: quantity('sectionLength', 'its middle, above the datum').default(0),
-  fy: quantity('stress', 'yield strength', { min: 20, max: 2000 }).optional(),
-  E: quantity('stress', 'modulus of elasticity', { min: 100, max: 1e6 }).default(210_000),
-  holeIn: designation().optional().describe('the part that this is a hole in; left out: material'),
-});
+const partSchema = z
+  .strictObject({
+    name: text(40, 1, 'a part needs a name').describe('name'),
+    width: size('of a plate: width').optional(),
+    height: size('of a plate: height').optional(),
+    section: designation().optional().describe('a shape of the catalogue, or an own one, in the place of a plate'),
+    turned: z.boolean().default(false).describe('turned by a right angle, anticlockwise'),
+    x: quantity('sectionLength', 'its middle, to the right of the datum').default(0),
+    z: quantity('sectionLength', 'its middle, above the datum').default(0),
+    fy: quantity('stress', 'yield strength', { min: 20, max: 2000 }).optional(),
+    E: quantity('stress', 'modulus of elasticity', { min: 100, max: 1e6 }).default(210_000),
+    holeIn: designation().optional().describe('the part that this is a hole in; left out: material'),
+  })
+  .superRefine(({ section, width, height, holeIn, fy }, context) => {
+    const refuse = (field: string, message: string) => context.addIssue({ code: 'custom', path: [field], message });
+    const sizes = Object.entries({ width, height });
+    if (section !== undefined) {
+      for (const [field, value] of sizes) if (value !== undefined) refuse(field, 'is not used where the part is a section: leave one out');
+    } else for (const [field, value] of sizes) if (value === undefined) refuse(field, 'is missing');
+    if (holeIn !== undefined && fy !== undefined) refuse('fy', 'is not used of a hole: it is that of the part that it is in');
+  });
 
 function axisResult(parts: readonly Part[], shear: number, weld: { strength: number; runs: number } | undefined, sheet?: Sheet) {
   const elastic = solveElastic(parts, sheet?.scope('Elastic'));

@@ -9,7 +9,7 @@ import { philosophyOf, type BeamActions, type Standard } from '../../standard';
 import { defineTool, type Tool } from '../tool';
 import { effectsMethod, requireLargest } from './effects';
 import { memberTools, noteAngle } from './familyMember';
-import { designation, text } from '../../schema';
+import { designation, offered, text } from '../../schema';
 
 interface Examples {
   readonly grade: string;
@@ -65,6 +65,9 @@ export function familyTools(standard: Standard): Tool[] {
   const section = designation().describe('designation of the catalogue');
   const grade = designation().describe('steel grade');
   const effects = text(80).default('typed').describe('name of the combination');
+  const twistUnread = standard.unread.member.filter((field) => field === 'lengthT');
+  /** Of a floor in an example, where the family asks for it. */
+  const intensity = (value: string) => (standard.unread.floors.includes('intensity') ? {} : { intensity: value });
   const named = (title: string) => `${title} (${standard.title})`;
 
   const combinations = defineTool({
@@ -152,16 +155,20 @@ export function familyTools(standard: Standard): Tool[] {
     id: `${standard.id}.steel.column`,
     title: named('Steel column in axial load'),
     summary: 'Cross-section, flexural and torsional buckling under a compression that is already combined.',
-    input: z.strictObject({
-      section,
-      grade,
-      philosophy: method,
-      combination: effects,
-      axial: quantity('force', 'compression positive'),
-      lengthY: quantity('length', 'effective length, major axis', { above: 0 }),
-      lengthZ: quantity('length', 'effective length, minor axis', { above: 0 }),
-      lengthT: quantity('length', 'length between restraints against twisting', { above: 0 }),
-    }),
+    input: offered(
+      {
+        section,
+        grade,
+        philosophy: method,
+        combination: effects,
+        axial: quantity('force', 'compression positive'),
+        lengthY: quantity('length', 'effective length, major axis', { above: 0 }),
+        lengthZ: quantity('length', 'effective length, minor axis', { above: 0 }),
+        lengthT: quantity('length', 'length between restraints against twisting', { above: 0 }),
+      },
+      twistUnread,
+      standard.title,
+    ),
     example: {
       section: example.column,
       grade: example.grade,
@@ -169,7 +176,7 @@ export function familyTools(standard: Standard): Tool[] {
       axial: '600 kN',
       lengthY: '4 m',
       lengthZ: '4 m',
-      lengthT: '4 m',
+      ...(twistUnread.length > 0 ? {} : { lengthT: '4 m' }),
     },
     run: (input, sheet) => {
       const chosen = philosophyOf(standard, input.philosophy);
@@ -177,7 +184,13 @@ export function familyTools(standard: Standard): Tool[] {
       return {
         result: {},
         checks: standard.steelColumn(
-          { ...input, basis: chosen.basis, section: findSection(input.section), grade: steelGrade(input.grade) },
+          {
+            ...input,
+            lengthT: input.lengthT ?? input.lengthZ,
+            basis: chosen.basis,
+            section: findSection(input.section),
+            grade: steelGrade(input.grade),
+          },
           chosen,
           sheet,
         ),
@@ -304,12 +317,16 @@ export function familyTools(standard: Standard): Tool[] {
       role: z.enum(['beam', 'cantilever', 'column', 'footing']).describe('what the member is'),
       floors: z
         .array(
-          z.strictObject({
-            use: z.enum(USES).describe('use of the floor, EN 1991-1-1 table 6.1'),
-            level: designation().describe('name of its storey'),
-            area: quantity('floorArea', 'area that the member carries', { above: 0 }),
-            intensity: quantity('areaLoad', 'imposed load', { above: 0 }),
-          }),
+          offered(
+            {
+              use: z.enum(USES).describe('use of the floor, EN 1991-1-1 table 6.1'),
+              level: designation().describe('name of its storey'),
+              area: quantity('floorArea', 'area that the member carries', { above: 0 }),
+              intensity: quantity('areaLoad', 'imposed load', { above: 0 }),
+            },
+            standard.unread.floors,
+            standard.title,
+          ),
         )
         .min(1, 'must name at least one floor')
         .max(500),
@@ -317,14 +334,15 @@ export function familyTools(standard: Standard): Tool[] {
     example: {
       role: 'column',
       floors: [
-        { use: 'B', level: 'storey 1', area: '54 m2', intensity: '3 kN/m2' },
-        { use: 'B', level: 'storey 2', area: '54 m2', intensity: '3 kN/m2' },
-        { use: 'E', level: 'storey 3', area: '54 m2', intensity: '7.5 kN/m2' },
+        { use: 'B', level: 'storey 1', area: '54 m2', ...intensity('3 kN/m2') },
+        { use: 'B', level: 'storey 2', area: '54 m2', ...intensity('3 kN/m2') },
+        { use: 'E', level: 'storey 3', area: '54 m2', ...intensity('7.5 kN/m2') },
       ],
     },
     run: ({ floors, role }, sheet) => {
       const found = standard.imposedReduction(
-        floors.map((floor) => ({ ...floor, force: floor.area * floor.intensity })),
+        // where the clauses do not ask how much it is, only that there is some counts
+        floors.map(({ intensity = 1, ...floor }) => ({ ...floor, intensity, force: floor.area * intensity })),
         role,
         sheet,
       );

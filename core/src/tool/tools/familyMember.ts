@@ -7,7 +7,7 @@ import { findSection, isSection } from '../../section';
 import { governing, type Sheet } from '../../sheet';
 import { philosophyOf, type Standard } from '../../standard';
 import { defineTool, type Tool } from '../tool';
-import { designation, text } from '../../schema';
+import { designation, offered, text } from '../../schema';
 import { effectsMethod } from './effects';
 
 /** What any check of a member between its restraints takes for true. */
@@ -60,6 +60,8 @@ export function noteAngle(designation: string, isCompressed: boolean, sheet?: Sh
     );
 }
 
+const offers = (unread: readonly string[], field: string) => !unread.includes(field);
+
 /** The tools of a family for any member under forces and moments: one set, or what an analysis gives. */
 export function memberTools(
   standard: Standard,
@@ -68,6 +70,9 @@ export function memberTools(
   const philosophy = effectsMethod(standard);
   const section = designation().describe('designation of the catalogue');
   const grade = designation().describe('steel grade');
+  const { unread } = standard;
+  /** What its example says of twisting, where it is read. */
+  const twisting = offers(unread.member, 'lengthT') ? { lengthT: '3.6 m' } : {};
   const effects = text(80).default('typed').describe('name of the combination');
   const named = (title: string) => `${title} (${standard.title})`;
   const along = (title: string) =>
@@ -103,14 +108,7 @@ export function memberTools(
     title: named('Steel member under forces and moments'),
     summary:
       'Axial force of either sign, bending and shear in both planes, each alone and together, in the section and between restraints, under one set of effects that are already combined.',
-    input: z.strictObject({
-      section,
-      grade,
-      philosophy,
-      combination: effects,
-      ...force,
-      ...restraint,
-    }),
+    input: offered({ section, grade, philosophy, combination: effects, ...force, ...restraint }, unread.member, standard.title),
     example: {
       section: example.column,
       grade: example.grade,
@@ -121,13 +119,13 @@ export function memberTools(
       shear: '8 kN',
       lengthY: '3.6 m',
       lengthZ: '3.6 m',
-      lengthT: '3.6 m',
+      ...twisting,
       length: '3.6 m',
       unbraced: '3.6 m',
     },
     run: (input, sheet) => {
       const chosen = philosophyOf(standard, input.philosophy);
-      noteMember(standard, input, input.throughShearCentre, [input], sheet);
+      noteMember(standard, input, input.throughShearCentre ?? false, [input], sheet);
       noteAngle(input.section, input.axial > 0, sheet);
       const checks = standard.steelMember(
         {
@@ -135,9 +133,9 @@ export function memberTools(
           grade: steelGrade(input.grade),
           lengthY: input.lengthY,
           lengthZ: input.lengthZ,
-          lengthT: input.lengthT,
+          lengthT: input.lengthT ?? input.lengthZ,
           netArea: input.netArea ?? null,
-          untwisted: input.throughShearCentre,
+          untwisted: input.throughShearCentre ?? false,
           actions: actionsOf(input, input, chosen.basis, input.combination),
         },
         chosen,
@@ -152,28 +150,32 @@ export function memberTools(
     title: named('Steel member under end forces of an analysis'),
     summary:
       'Sets that act at once and are already combined, an envelope of peaks, or unfactored sets by load case that are combined here; the worst of each check over all of them.',
-    input: z.strictObject({
-      section,
-      grade,
-      philosophy,
-      given: z
-        .enum(FORCES_GIVEN)
-        .default('sets')
-        .describe('sets: combined, each at once; envelope: combined peaks; cases: unfactored, by load case'),
-      sets: z
-        .array(
-          z.strictObject({
-            name: text(60).default('').describe('what it is called'),
-            nature: z.enum(NATURES).default('permanent').describe('nature of its case, where sets are given by case'),
-            use: z.enum(USES).default('B').describe('use of an imposed load'),
-            ...force,
-          }),
-        )
-        .min(1, 'give at least one set of forces')
-        .max(500, 'at most 500 sets')
-        .describe('end forces'),
-      ...restraint,
-    }),
+    input: offered(
+      {
+        section,
+        grade,
+        philosophy,
+        given: z
+          .enum(FORCES_GIVEN)
+          .default('sets')
+          .describe('sets: combined, each at once; envelope: combined peaks; cases: unfactored, by load case'),
+        sets: z
+          .array(
+            z.strictObject({
+              name: text(60).default('').describe('what it is called'),
+              nature: z.enum(NATURES).default('permanent').describe('nature of its case, where sets are given by case'),
+              use: z.enum(USES).default('B').describe('use of an imposed load'),
+              ...force,
+            }),
+          )
+          .min(1, 'give at least one set of forces')
+          .max(500, 'at most 500 sets')
+          .describe('end forces'),
+        ...restraint,
+      },
+      unread.member,
+      standard.title,
+    ),
     example: {
       section: example.column,
       grade: example.grade,
@@ -193,11 +195,14 @@ export function memberTools(
       ],
       lengthY: '3.6 m',
       lengthZ: '3.6 m',
-      lengthT: '3.6 m',
+      ...twisting,
       length: '3.6 m',
       unbraced: '3.6 m',
     },
-    run: ({ section: designation, grade: gradeId, philosophy: chosen, given, sets, netArea, throughShearCentre, ...lengths }, sheet) => {
+    run: (
+      { section: designation, grade: gradeId, philosophy: chosen, given, sets, netArea, throughShearCentre = false, ...lengths },
+      sheet,
+    ) => {
       noteMember(standard, lengths, throughShearCentre, sets, sheet);
       noteAngle(
         designation,
@@ -209,6 +214,7 @@ export function memberTools(
         philosophyOf(standard, chosen),
         {
           ...lengths,
+          lengthT: lengths.lengthT ?? lengths.lengthZ,
           section: findSection(designation),
           grade: steelGrade(gradeId),
           netArea: netArea ?? null,
@@ -227,25 +233,29 @@ export function memberTools(
     title: named('Web of an I under a force through its flange'),
     summary:
       'Bearing, crippling and buckling of a web without stiffeners over a support or under a load, from one flange or both; sidesway where the flange may move.',
-    input: z.strictObject({
-      section,
-      grade,
-      philosophy,
-      combination: effects,
-      force: quantity('force', 'compressive force', { above: 0 }),
-      bearing: quantity('sectionLength', 'stiff length over which it enters', { min: 0 }),
-      toEnd: quantity('length', 'from the middle of that length to the nearer end of the member', { min: 0 }),
-      moment: quantity('moment', 'bending moment there').default(0),
-      opposed: z.boolean().default(false).describe('a like force stands against it at the other flange'),
-      unbraced: quantity(
-        'length',
-        'where the loaded flange may move sideways from the other: the longest unbraced length along either flange there; 0: it may not',
-        {
-          min: 0,
-        },
-      ).default(0),
-      rotationHeld: z.boolean().default(false).describe('the loaded flange is held against turning'),
-    }),
+    input: offered(
+      {
+        section,
+        grade,
+        philosophy,
+        combination: effects,
+        force: quantity('force', 'compressive force', { above: 0 }),
+        bearing: quantity('sectionLength', 'stiff length over which it enters', { min: 0 }),
+        toEnd: quantity('length', 'from the middle of that length to the nearer end of the member', { min: 0 }),
+        moment: quantity('moment', 'bending moment there').default(0),
+        opposed: z.boolean().default(false).describe('a like force stands against it at the other flange'),
+        unbraced: quantity(
+          'length',
+          'where the loaded flange may move sideways from the other: the longest unbraced length along either flange there; 0: it may not',
+          {
+            min: 0,
+          },
+        ).default(0),
+        rotationHeld: z.boolean().default(false).describe('the loaded flange is held against turning'),
+      },
+      unread.webForce,
+      standard.title,
+    ),
     example: {
       section: example.beam,
       grade: example.grade,
@@ -253,15 +263,20 @@ export function memberTools(
       force: '150 kN',
       bearing: '100 mm',
       toEnd: '2 m',
-      moment: '80 kNm',
-      opposed: true,
-      unbraced: '5 m',
+      ...(offers(unread.webForce, 'moment') ? { moment: '80 kNm' } : {}),
+      ...(offers(unread.webForce, 'opposed') ? { opposed: true } : {}),
+      ...(offers(unread.webForce, 'unbraced') ? { unbraced: '5 m' } : {}),
     },
-    run: ({ section: designation, grade: gradeId, philosophy: chosen, unbraced, rotationHeld, ...input }, sheet) => {
+    run: (
+      { section: designation, grade: gradeId, philosophy: chosen, moment = 0, unbraced = 0, rotationHeld = false, ...input },
+      sheet,
+    ) => {
       const by = philosophyOf(standard, chosen);
       const sidesway = unbraced > 0 ? { unbraced, rotationHeld } : undefined;
+      if (!offers(unread.webForce, 'unbraced'))
+        sheet?.assume('flange-held', 'The loaded flange cannot move sideways from the other where the force enters.', standard.webClause);
       const checks = standard.webUnderForce(
-        { ...input, section: findSection(designation), grade: steelGrade(gradeId), basis: by.basis, sidesway },
+        { ...input, moment, section: findSection(designation), grade: steelGrade(gradeId), basis: by.basis, sidesway },
         by,
         sheet,
       );
@@ -269,7 +284,7 @@ export function memberTools(
     },
   });
   if (!standard.angleStrut) return [member, forces, web];
-  const { check, knowsSpaceTrusses } = standard.angleStrut;
+  const { check, unread: strutUnread } = standard.angleStrut;
   const angleFields = {
     section,
     grade,
@@ -279,13 +294,13 @@ export function memberTools(
     length: quantity('length', 'system length, between the axes of what it is connected to', { above: 0 }),
     leg: z.enum(['long', 'short']).default('long').describe('the connected leg; of equal legs either'),
     fastening: z.enum(['boltsOrWeld', 'oneBolt']).describe('each end by two bolts or more in line, or by welds; or by one bolt'),
+    arrangement: z.enum(['planar', 'space']).default('planar').describe('alone or in a planar truss, or in a space truss'),
   };
-  const arrangement = z.enum(['planar', 'space']).default('planar').describe('alone or in a planar truss, or in a space truss');
   const angle = defineTool({
     id: `${standard.id}.steel.angleStrut`,
     title: named('Single angle strut connected by one leg'),
     summary: 'Buckling of a single angle in compression that is connected by one leg: the eccentricity is in its effective slenderness.',
-    input: z.strictObject(knowsSpaceTrusses ? { ...angleFields, arrangement } : angleFields),
+    input: offered(angleFields, strutUnread, standard.title),
     example: {
       section: standard.materials === 'american' ? 'L4X4X3/8' : 'L 100x100x10',
       grade: standard.materials === 'american' ? 'A36' : 'S275',
@@ -296,7 +311,8 @@ export function memberTools(
     },
     run: (input, sheet) => {
       const by = philosophyOf(standard, input.philosophy);
-      const strut = { ...input, section: findSection(input.section), grade: steelGrade(input.grade), basis: by.basis };
+      const { leg = 'long', arrangement = 'planar' } = input;
+      const strut = { ...input, leg, arrangement, section: findSection(input.section), grade: steelGrade(input.grade), basis: by.basis };
       const checks = check(strut, by, sheet);
       return { result: { governing: governing(checks)?.name ?? null }, checks };
     },

@@ -7,6 +7,42 @@ import { STANDARDS, philosophyOf } from '../../standard';
 import { defineTool } from '../tool';
 import { designation, text } from '../../schema';
 
+const loadFields = {
+  name: text(60).default('').describe('what it is'),
+  nature: z.enum(NATURES).describe('nature'),
+  use: z.enum(USES).default('B').describe('use of an imposed load'),
+};
+const loadSchema = z.discriminatedUnion('type', [
+  z.strictObject({
+    ...loadFields,
+    type: z.literal('point'),
+    at: quantity('length', 'place', { min: 0 }),
+    force: quantity('force', 'point load, downward'),
+  }),
+  z.strictObject({
+    ...loadFields,
+    type: z.literal('line'),
+    at: quantity('length', 'start', { min: 0 }),
+    to: quantity('length', 'end', { min: 0 }),
+    intensity: quantity('lineLoad', 'line load, downward'),
+  }),
+]);
+
+/** Restraints that are typed count only under the restraint that reads them. @throws BadInput for those that would not */
+function requireRead(input: {
+  readonly restraint: 'supports' | 'floor' | 'points';
+  readonly restraintPoints: readonly number[];
+  readonly topPoints: readonly number[];
+  readonly bottomPoints: readonly number[];
+}): void {
+  const { restraint } = input;
+  for (const field of ['restraintPoints', 'topPoints', 'bottomPoints'] as const) {
+    const isRead = restraint === 'points' || (restraint === 'floor' && field === 'bottomPoints');
+    if (input[field].length > 0 && !isRead)
+      throw new BadInput(`Points of restraint are not used where restraint is "${restraint}": say "points", or leave them out`, field);
+  }
+}
+
 const families = Object.keys(STANDARDS) as [keyof typeof STANDARDS, ...(keyof typeof STANDARDS)[]];
 
 export const steelBeamLine = defineTool({
@@ -50,21 +86,7 @@ export const steelBeamLine = defineTool({
     seat: quantity('sectionLength', 'stiff length on which it sits at each support; left out: connected through its web', { above: 0 })
       .nullable()
       .default(null),
-    loads: z
-      .array(
-        z.strictObject({
-          name: text(60).default('').describe('what it is'),
-          nature: z.enum(NATURES).describe('nature'),
-          use: z.enum(USES).default('B').describe('use of an imposed load'),
-          type: z.enum(['point', 'line']).describe('point or line load'),
-          at: quantity('length', 'place of a point load, start of a line load', { min: 0 }),
-          to: quantity('length', 'end of a line load', { min: 0 }).default(0),
-          force: quantity('force', 'point load, downward').default(0),
-          intensity: quantity('lineLoad', 'line load, downward').default(0),
-        }),
-      )
-      .max(60)
-      .describe('unfactored loads beside own weight'),
+    loads: z.array(loadSchema).max(60).describe('unfactored loads beside own weight'),
     limitVariable: z.number().min(100).max(2000).default(360).describe('span over deflection under variable load'),
     serves: z.enum(['floor', 'brittle', 'crane']).default('floor').describe('what its deflection must spare'),
     precamber: quantity('sectionLength', 'upward curve that it is made with, at the middle of its span', { min: 0 }).default(0),
@@ -87,12 +109,17 @@ export const steelBeamLine = defineTool({
     ],
   },
   run: ({ loads, ...input }, sheet) => {
+    requireRead(input);
     const standard = STANDARDS[input.family];
     const philosophy = philosophyOf(standard, input.philosophy ?? standard.philosophies[0]!.id);
     const result = typedBeam({
       ...input,
       philosophy: philosophy.id,
-      loads: loads.map(({ force, intensity, ...load }) => ({ ...load, value: load.type === 'point' ? force : intensity })),
+      loads: loads.map((load) => {
+        const { name, nature, use, type, at } = load;
+        const of = { name, nature, use, type, at };
+        return load.type === 'point' ? { ...of, to: load.at, value: load.force } : { ...of, to: load.to, value: load.intensity };
+      }),
     });
     const design = result.members.get(TYPED_BEAM)!;
     if (design.reason) throw new BadInput(design.reason, 'section');

@@ -106,8 +106,12 @@ const STARTS: Record<Standard['id'], MemberInput> = {
   },
 };
 
-function run({ family, shown: _, combinedBy: __, ...input }: MemberInput, philosophy: string): ToolReply | string {
+const isRead = (family: Standard['id'], field: string) => !(STANDARDS[family].unread.member as readonly string[]).includes(field);
+
+function run({ family, shown: _, combinedBy: __, ...typed }: MemberInput, philosophy: string): ToolReply | string {
   try {
+    // what these codes do not read stays typed for the others
+    const input = Object.fromEntries(Object.entries(typed).filter(([field]) => isRead(family, field)));
     return runTool(findTool(`${family}.steel.memberForces`), { ...input, philosophy });
   } catch (error) {
     if (!(error instanceof PlinthError)) throw error;
@@ -204,7 +208,7 @@ export function MemberBench() {
           <div className="grid grid-cols-3 gap-2">
             {length('lengthY', 'major')}
             {length('lengthZ', 'minor')}
-            {length('lengthT', 'twisting')}
+            {isRead(input.family, 'lengthT') ? length('lengthT', 'twisting') : null}
           </div>
         </fieldset>
         <QuantityField
@@ -216,7 +220,7 @@ export function MemberBench() {
             change({ unbraced });
           }}
         />
-        {section.shape.outline === 'channel' ? (
+        {section.shape.outline === 'channel' && isRead(input.family, 'throughShearCentre') ? (
           <label className="block text-[13px]">
             <input
               type="checkbox"
