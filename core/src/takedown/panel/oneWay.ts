@@ -68,7 +68,8 @@ export function shareOneWay(
       const [from, to] = [crossed[i]!, crossed[i + 1]!];
       // an opening that reaches the edge leaves nothing beside it
       if (at(to, middle) - at(from, middle) < 1e-3) continue;
-      const under = supportsOf(from, to, beneath, middle, reach);
+      let under = supportsOf(from, to, beneath, middle, reach);
+      if (under.length === 1) under = cornerOf(from, to, beneath, v1, v2, reach) ?? under;
       if (!loaded && panel.continuity === 'simple' && under.length > 2) noteUnequal(under, middle, unequal);
       for (const [a, b] of loaded ? within(on, from, to, middle) : [[from, to] as const])
         if (under.length < 2) orphan(under.length === 0 ? 'no support' : 'one support', axes.trapezium(a, b, v1, v2));
@@ -247,6 +248,23 @@ function supportsOf(from: Sloped, to: Sloped, beneath: readonly Support[], v: nu
     v,
     reach,
   );
+}
+
+/**
+ * In an acute corner two supports come so near to each other that they count as one, while the strips between them still have their load: it goes to
+ * both, as long as its middle lies between them. Null where it does not: that would be an overhang on next to nothing.
+ */
+function cornerOf(from: Sloped, to: Sloped, beneath: readonly Support[], v1: number, v2: number, reach: number): Support[] | null {
+  const v = (v1 + v2) / 2;
+  const [low, high] = [at(from, v) - reach, at(to, v) + reach];
+  const near = beneath.filter((s) => s.end1 < v && s.end2 > v && at(s, v) > low && at(s, v) < high);
+  const [a, b] = [near[0], near.at(-1)];
+  if (!a || !b || a === b) return null;
+  const isBetween = [v1, v2].every((end) => {
+    const middle = (at(from, end) + at(to, end)) / 2;
+    return at(a, end) <= middle + 1e-6 && middle <= at(b, end) + 1e-6;
+  });
+  return isBetween ? [a, b] : null;
 }
 
 /** Of supports in one place the preferred one. */

@@ -71,6 +71,23 @@ describe('one way, by hand', () => {
     expect(areaOn(sharing, 'A')).toBeCloseTo(1.5 * 3, 9);
     expect(areaOn(sharing, 'B')).toBeCloseTo(4.5 * 3, 9);
   });
+  it('in an acute corner the strips shorter than what counts as touching go to both sides, half to each', () => {
+    // a triangle of 6 m by 3 m, 9 m2: its strips of up to 200 mm, 0.04 m2, would lie on one support; the corner turned as well
+    for (const sign of [1, -1]) {
+      const sharing = share(panel([P(0, 0), P(3000 * sign, 6000), P(0, 6000)]), [
+        line('A', 0, 0, 0, 6000),
+        line('B', 0, 0, 3000 * sign, 6000),
+      ]);
+      expect(lostArea(sharing)).toBe(0);
+      expect(areaOn(sharing, 'A')).toBeCloseTo(4.5, 6);
+      expect(areaOn(sharing, 'B')).toBeCloseTo(4.5, 6);
+    }
+  });
+  it('a strip on two supports that count as one, beside which it lies, still lands nowhere and is told', () => {
+    const sharing = share(panel(rectangle(0, 0, 1000, 4000)), [line('A', 0, 0, 0, 4000), line('B', 100, 0, 100, 4000)]);
+    expect(lostArea(sharing)).toBeCloseTo(4, 9);
+    expect(sharing.orphans.map(({ reason }) => reason)).toEqual(['one support']);
+  });
   it('a tapering overhang is cut, and each piece keeps its total and first moment', () => {
     // overhang growing from 0 to 2 m over 3 m of length, beyond a span of 4 m: integral of c^2 / 8 dv = 0.5 m2 off the far side
     const sharing = share(panel([P(0, 0), P(4000, 0), P(6000, 3000), P(0, 3000)]), [

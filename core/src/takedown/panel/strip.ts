@@ -13,6 +13,8 @@ export function stripReactions(from: number, to: number, supports: readonly numb
   for (let i = 0; i + 1 < n; i += 1) {
     const [a, b] = [supports[i]!, supports[i + 1]!];
     const span = b - a;
+    // the very tip of a corner, where two supports meet: nothing is left between them
+    if (span < 1e-6) continue;
     const [p, q] = [Math.max(a, from), Math.min(b, to)];
     const load = Math.max(0, q - p);
     const right = load === 0 ? 0 : (load * ((p + q) / 2 - a)) / span;
