@@ -28,6 +28,8 @@ export function gradeFor(building: Building, member: { grade: string | null }, s
 const isChannel = (designation: string | null) =>
   designation !== null && isSection(designation) && findSection(designation).shape.outline === 'channel';
 
+const readsTwisting = (standard: Standard) => !standard.unread.member.includes('throughShearCentre');
+
 /** Text and reason of the self-weight that is allowed while no section is chosen. N/mm */
 export const ownWeightAllowance = (ownWeight: number): readonly [text: string, reason: string] => [
   `${+ownWeight.toFixed(3)} kN/m is allowed for self-weight while no section is chosen.`,
@@ -75,7 +77,7 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
       `What stands on the beam bears over a stiff length of ${Math.round(beam.stiffBearing)} mm.`,
       'A base plate or cap that spreads so far has to be there.',
     );
-  if (beam.untwisted && isChannel(beam.section))
+  if (beam.untwisted && isChannel(beam.section) && readsTwisting(standard))
     assume(
       'untwisted',
       'The channel is loaded through its shear centre, or held against twisting by what it carries.',
@@ -141,6 +143,7 @@ export function checkBeam(
     }),
   );
   const { untwisted } = beam;
+  if (untwisted && !readsTwisting(standard)) sheet?.note(`"Held against twisting" is typed and not used by ${standard.title}.`);
   for (const { actions } of prepared) mergeWorst(worst, standard.steelBeam({ section, grade, actions, untwisted }, philosophy));
   if (sheet) {
     // every combination that governs some check is printed whole; the others cannot be worse anywhere

@@ -16,6 +16,19 @@ const project = (more: Parameters<typeof bay>[0] = {}) => computeProject(bay({ f
 const named = (result: ReturnType<typeof computeProject>, id: string, name: string) =>
   result.members.get(id)!.results[0]!.checks.find((check) => check.name === name)!;
 
+describe('what BS 5950-1 does not read', () => {
+  it('is kept with the beam, and named on its sheet as not used', () => {
+    const items = bay({ family: 'british' }).map((item) =>
+      item.kind === 'beam' ? { ...item, body: { ...item.body, untwisted: true } } : item,
+    ) as ReturnType<typeof bay>;
+    const result = computeProject(items);
+    const beam = [...result.members.values()].find(({ id }) => result.building.beams.has(id))!;
+    const notes = JSON.stringify(sheetFor(result, beam.id, philosophy!.id)!.entries);
+    expect(notes).toContain('not used by BS 5950-1');
+    expect(JSON.stringify([...result.assumptions.values()])).not.toContain('untwisted');
+  });
+});
+
 describe('BS 5950-1 load factors', () => {
   const cases = ['permanent', 'imposed-B', 'roofImposed', 'snow', 'wind-x'].map(caseFromId);
   const factors = (list: readonly { name: string; factors: Readonly<Record<string, number>> }[]) =>
