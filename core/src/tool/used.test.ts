@@ -54,7 +54,7 @@ function* fields(schema: Json, value: unknown, path: (string | number)[]): Gener
 function put(raw: unknown, path: (string | number)[], value: unknown): unknown {
   const [first, ...rest] = path;
   if (first === undefined) return value;
-  const copy: any = Array.isArray(raw) ? [...raw] : { ...(raw as object) };
+  const copy = (Array.isArray(raw) ? [...(raw as unknown[])] : { ...(raw as object) }) as Record<string | number, unknown>;
   copy[first] = put(copy[first], rest, value);
   return copy;
 }
