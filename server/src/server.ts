@@ -9,7 +9,7 @@ import { openDatabase, type Connection } from './store/database';
 import { storeFile } from './store/files';
 import { LiveChanges } from './store/live';
 import { insertProject, projectExists } from './store/projects';
-import { Workers, type Limits } from './work/workers';
+import { Workers, type Limits } from './threads/workers';
 
 export interface ServerOptions {
   readonly databaseUrl: string;

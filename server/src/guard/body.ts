@@ -1,7 +1,7 @@
 import { raw, type Request, type RequestHandler } from 'express';
 import { HttpError } from '../errors';
-import { parseJson } from '../work/json';
-import type { Workers } from '../work/workers';
+import { parseJson } from '../threads/json';
+import type { Workers } from '../threads/workers';
 
 export const LARGEST = '50mb';
 

@@ -4,7 +4,7 @@ import { BadInput, findTool, inputSchema, TOOLS } from '@plinth/core';
 import { describeError } from '../errors';
 import { bytes, bytesOf } from '../guard/body';
 import { untilGone } from '../guard/gone';
-import type { Workers } from '../work/workers';
+import type { Workers } from '../threads/workers';
 
 /** OpenAPI document of the tools, made from their declarations. */
 export function openApi(): unknown {

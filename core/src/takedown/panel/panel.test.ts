@@ -87,6 +87,9 @@ describe('one way, by hand', () => {
     const sharing = share(panel(rectangle(0, 0, 1000, 4000)), [line('A', 0, 0, 0, 4000), line('B', 100, 0, 100, 4000)]);
     expect(lostArea(sharing)).toBeCloseTo(4, 9);
     expect(sharing.orphans.map(({ reason }) => reason)).toEqual(['one support']);
+    // nor is a narrow strip that lies evenly on both of them shared: side by side they are one support
+    const even = share(panel(rectangle(-50, 0, 150, 4000)), [line('A', 0, 0, 0, 4000), line('B', 100, 0, 100, 4000)]);
+    expect(lostArea(even)).toBeCloseTo(0.8, 9);
   });
   it('a tapering overhang is cut, and each piece keeps its total and first moment', () => {
     // overhang growing from 0 to 2 m over 3 m of length, beyond a span of 4 m: integral of c^2 / 8 dv = 0.5 m2 off the far side
