@@ -5,7 +5,7 @@ import { bendingModulus, bendingResistance, bendingResistanceWithShear, GAMMA_M0
 import { bendingStress, classify, recordShape, sectionYield, type SectionClass } from './classification';
 import { outstandReduction } from './effective';
 import { bendsInClass4 } from './effectiveTee';
-import { placeOf, segmentBuckling } from './lateralTorsional';
+import { checkedSegments, placeOf, segmentBuckling } from './lateralTorsional';
 import { isWebStocky, shearArea, shearBucklingResistance, shearResistance } from './shear';
 
 /**
@@ -123,7 +123,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
   if (section.product === 'welded' && (shape.outline === 'I' || shape.outline === 'unequalI'))
     checks.push(flangeInducedBuckling(input, fy, sectionClass, sheet?.scope('Flange-induced buckling')));
 
-  const worst = lateralTorsional(actions.segments, input, W, fy);
+  const worst = lateralTorsional(checkedSegments(section, actions.segments), input, W, fy);
   if (worst) checks.push(lateralTorsionalCheck(worst, input, W, fy, sheet?.scope('Lateral-torsional buckling')));
   return checks;
 }

@@ -6,7 +6,7 @@ import { bendingModulus } from './bending';
 import { bucklingCurve, reductionFactor } from './buckling';
 import type { SectionClass } from './classification';
 import { effectiveArea, hasEffectiveSection } from './effective';
-import { segmentBuckling } from './lateralTorsional';
+import { checkedSegments, segmentBuckling } from './lateralTorsional';
 
 const CLAUSE = 'EN 1993-1-1 6.3.3, Annex B';
 
@@ -305,7 +305,7 @@ export function segmentResistances(
   untwisted = false,
 ): readonly { readonly segment: Segment; readonly MbRd: number }[] | string {
   const list: { segment: Segment; MbRd: number }[] = [];
-  for (const segment of segments) {
+  for (const segment of checkedSegments(section, segments)) {
     const found = segmentBuckling(section, grade, segment, W, fy, untwisted);
     if ('reason' in found) return found.reason;
     list.push({ segment, MbRd: found.MbRd });

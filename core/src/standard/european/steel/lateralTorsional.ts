@@ -1,7 +1,7 @@
 import { angleCriticalMoment, anglePrincipal, type AngleShape, type Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import { heldFlangeFactor } from '../../heldFlange';
-import type { Segment } from '../../standard';
+import { bySense, type Segment } from '../../standard';
 import type { SteelGrade } from '../../../material';
 import { GAMMA_M0, GAMMA_M1 } from './bending';
 import { bentAngle } from './effectiveAngle';
@@ -57,6 +57,9 @@ export function momentGradientFactor(segment: Segment, sheet?: Sheet): number {
   return C1;
 }
 
+/** Moments that are known along a segment, Nmm; with nothing said of its ends, none there. */
+const momentsOf = ({ quarters, ends = [0, 0] }: Segment): readonly number[] => [...quarters, ...ends];
+
 /** Elastic critical moment of a doubly symmetric I, a channel or a box between two fork supports, Nmm; loads at the shear centre, k = kw = 1. L: mm. */
 export function criticalMoment(section: Section, L: number, C1: number, E: number, G: number, sheet?: Sheet, symbol = 'C_1'): number {
   const { Iz, It, Iw } = section.properties;
@@ -82,24 +85,18 @@ export function criticalMoment(section: Section, L: number, C1: number, E: numbe
 }
 
 /**
- * Elastic critical moment of a tee, or of a welded I of unequal flanges, between two fork supports under its peak moment all along, Nmm. Where the
- * moment varies, the help of a larger flange in compression is left out, and where it changes its sign, the smaller side counts as pressed: on the
- * safe side. E, G: MPa.
+ * Elastic critical moment of a tee, or of a welded I of unequal flanges, between two fork supports under its peak moment all along, Nmm, for one sense
+ * of bending: where the moment changes its sign, the other one is another case (`bySense`). The help of a larger flange in compression counts as far as
+ * the least moment of that sense along the segment, which is on the safe side: none where the moment goes to nothing. E, G: MPa.
  */
-export function criticalMomentAsymmetric(
-  section: Section,
-  { from, to, peak, quarters }: Segment,
-  E: number,
-  G: number,
-  sheet?: Sheet,
-): number {
+export function criticalMomentAsymmetric(section: Section, segment: Segment, E: number, G: number, sheet?: Sheet): number {
   const { Iz, It, Iw, zj } = section.properties;
+  const { from, to, peak } = segment;
   const L = to - from;
-  const isReversed = quarters.some((value) => value * peak < 0);
-  const isUniform = quarters.every((value) => Math.abs(value / peak - 1) < 1e-6);
-  // zj is that of a flange on top in compression: sagging. Its help is full only where the moment is the same all along; elsewhere none is counted
+  // zj is that of a flange on top in compression: sagging
   const pressed = peak >= 0 ? zj : -zj;
-  const side = isReversed ? -Math.abs(zj) : isUniform ? pressed : Math.min(0, pressed);
+  const least = Math.max(0, Math.min(...momentsOf(segment).map((value) => value / peak)));
+  const side = pressed > 0 ? least * pressed : pressed;
   const isTee = section.shape.outline === 'tee';
   const Ncr = (Math.PI ** 2 * E * Iz) / L ** 2;
   const Mcr = Ncr * (Math.sqrt(Iw / Iz + (G * It) / Ncr + side ** 2) + side);
@@ -336,6 +333,15 @@ interface Asked {
   readonly found: BendingBuckling;
 }
 const asked = new WeakMap<Segment, Asked>();
+
+/**
+ * Segments as they are checked: those of tees and I of unequal flanges once for each sense of bending in them, each with its own largest moment, but
+ * where a numerical solution of the whole member is at hand.
+ */
+export const checkedSegments = ({ shape }: Section, segments: readonly Segment[]): readonly Segment[] =>
+  shape.outline === 'tee' || shape.outline === 'unequalI'
+    ? segments.flatMap((segment) => (segment.critical || segment.peak === 0 ? [segment] : bySense(segment)))
+    : segments;
 
 /** A segment's place in words, with its flange where the other one is held elsewhere. */
 export const placeOf = ({ from, to, flange }: Segment): string =>
