@@ -106,8 +106,8 @@ describe('a server that is away, slow, or whose answers are lost', () => {
     proxy.cut();
     await type('60mm');
     await browser.clickText('not saved (1 edit)', 'button');
-    await browser.clickText('Give them up…', 'button');
-    await browser.clickText('Yes, give up it for good', 'button');
+    await browser.clickText('Give it up…', 'button');
+    await browser.clickText('Yes, give it up for good', 'button');
     proxy.way = 'open';
     await saved();
     expect(await cover()).toBeCloseTo(99, 6);

@@ -28,8 +28,8 @@ describe('calculations in the terminal', () => {
       properties: Record<string, { description: string }>;
       required: string[];
     };
-    expect(schema.properties['load']!.description).toContain('a number in N');
-    expect(schema.required).toContain('load');
+    expect(schema.properties['serviceLoad']!.description).toContain('a number in N');
+    expect(schema.required).toContain('serviceLoad');
     expect(schema.required).not.toContain('step');
   });
   it('runs one, and its example', async () => {

@@ -89,6 +89,33 @@ describe('commands', () => {
     expect(reply.status).toBe(422);
     expect(reply.body.error.message).toContain(message);
   });
+  it('a field that the codes of the project do not read is refused when it is typed, and kept through a change of codes', async () => {
+    const id = await project();
+    const brief = (await find(id, 'brief'))!;
+    const codes = (family: 'british', combinationRule: 'BS5950', revision: number) =>
+      send(id, [
+        put(item('brief', 'brief', { ...(brief.body as Extract<Item, { kind: 'brief' }>['body']), family, combinationRule }), revision),
+      ]);
+    const beam = (more: object) =>
+      item('beam', 'B1', {
+        mark: 'B1',
+        level: 'ground',
+        from: { x: 0, y: 0 },
+        to: { x: 6000, y: 0 },
+        ownWeight: 0.5,
+        supports: [],
+        supportsFound: true,
+        ...more,
+      });
+    expect((await send(id, [put(beam({ untwisted: true }), null)])).status).toBe(200);
+    expect((await codes('british', 'BS5950', 1)).status).toBe(200);
+    expect((await find(id, 'B1'))!.body).toMatchObject({ untwisted: true });
+    expect((await send(id, [put(beam({ untwisted: true, note: 'seen' }), 2)])).status).toBe(200);
+    expect((await send(id, [put(beam({}), 4)])).status).toBe(200);
+    const reply = await send(id, [put(beam({ untwisted: true }), 5)]);
+    expect(reply.status).toBe(422);
+    expect(reply.body.error).toMatchObject({ field: 'untwisted', message: expect.stringContaining('is not used by BS 5950-1') as string });
+  });
   it('removing what is in use is refused', async () => {
     const id = await project();
     await send(id, [put(item('footing', 'F1', { mark: 'F1', at: { x: 0, y: 0 }, level: 'ground' }), null)]);

@@ -13,6 +13,7 @@ import { reducedArrivals, reductionAssumption, reductionOf } from './reduction';
 import { mergeWorst, withoutSection, type MemberDesign, type PhilosophyResult } from './result';
 import type { Context } from './context';
 import { noteRefusal } from './refusal';
+import { isReadBy } from './unreadFields';
 import { eccentricChecks, supportChecks } from './offAxis';
 import { recordTakedown } from './takedownSheet';
 import { standingLoads, webChecks } from './standing';
@@ -27,8 +28,6 @@ export function gradeFor(building: Building, member: { grade: string | null }, s
 
 const isChannel = (designation: string | null) =>
   designation !== null && isSection(designation) && findSection(designation).shape.outline === 'channel';
-
-const readsTwisting = (standard: Standard) => !standard.unread.member.includes('throughShearCentre');
 
 /** Text and reason of the self-weight that is allowed while no section is chosen. N/mm */
 export const ownWeightAllowance = (ownWeight: number): readonly [text: string, reason: string] => [
@@ -77,7 +76,7 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
       `What stands on the beam bears over a stiff length of ${Math.round(beam.stiffBearing)} mm.`,
       'A base plate or cap that spreads so far has to be there.',
     );
-  if (beam.untwisted && isChannel(beam.section) && readsTwisting(standard))
+  if (beam.untwisted && isChannel(beam.section) && isReadBy(standard, 'beam', 'untwisted'))
     assume(
       'untwisted',
       'The channel is loaded through its shear centre, or held against twisting by what it carries.',
@@ -143,7 +142,8 @@ export function checkBeam(
     }),
   );
   const { untwisted } = beam;
-  if (untwisted && !readsTwisting(standard)) sheet?.note(`"Held against twisting" is typed and not used by ${standard.title}.`);
+  if (untwisted && !isReadBy(standard, 'beam', 'untwisted'))
+    sheet?.note(`"Held against twisting" is typed and not used by ${standard.title}.`);
   for (const { actions } of prepared) mergeWorst(worst, standard.steelBeam({ section, grade, actions, untwisted }, philosophy));
   if (sheet) {
     // every combination that governs some check is printed whole; the others cannot be worse anywhere

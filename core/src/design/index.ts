@@ -1,4 +1,5 @@
 export { gradeFor, withoutFloor } from './beam';
+export { isReadBy, requireRead } from './unreadFields';
 export { contextOf, type Context } from './context';
 export { BeamModel, beamActions, unbracedSegments } from './analysis';
 export { storeyHeight } from './column';

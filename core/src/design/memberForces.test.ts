@@ -105,6 +105,21 @@ describe('sets by load case', () => {
     expect(() => forced('cases', [])).toThrow('give at least one set');
     expect(() => forced('cases', [{ ...dead, nature: 'hail' }])).toThrow('Sets 1, nature must be one of');
   });
+  it('nature and use are wanted where they are read, and refused where they are not', () => {
+    const { nature: _, ...unnamed } = dead;
+    expect(() => forced('cases', [unnamed])).toThrow('Nature is missing');
+    expect(() => forced('sets', [dead])).toThrow('read of forces by load case only');
+    expect(() => forced('cases', [dead, { ...floors, use: undefined }])).toThrow('Use is missing');
+    expect(() => forced('cases', [{ ...dead, use: 'B' }, floors])).toThrow('Use is read of imposed loads only');
+    const line = { family: 'european', section: 'UB 406x178x54', grade: 'S355', length: '6 m', supports: [0, '6 m'] };
+    const load = { type: 'line', at: 0, to: '6 m', intensity: '9 kN/m' };
+    const run = (more: object, of: object) => runTool(findTool('steel.beam.line'), { ...line, loads: [{ ...load, ...of }], ...more });
+    expect(() => run({}, { nature: 'snow', use: 'B' })).toThrow('Use is read of imposed loads only');
+    expect(() => run({}, { nature: 'imposed' })).toThrow('Use is missing');
+    expect(() => run({ restraint: 'floor', loadHeight: 'top' }, { nature: 'permanent' })).toThrow('height of the load is not read');
+    const channel = { family: 'british', section: 'PFC 200x90x30', grade: 'S275', untwisted: true };
+    expect(() => run(channel, { nature: 'permanent' })).toThrow('Twisting of a channel is not read by BS 5950-1');
+  });
 });
 
 describe('end forces from rows of a spreadsheet', () => {

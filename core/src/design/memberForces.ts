@@ -27,7 +27,7 @@ export interface ForceSet {
   readonly name: string;
   /** Case that brings them; read where sets are given by case. */
   readonly nature: Nature;
-  readonly use: Use;
+  readonly use?: Use | undefined;
   readonly axial: number;
   readonly major: ThreeMoments;
   readonly minor: ThreeMoments;

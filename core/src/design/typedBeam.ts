@@ -9,7 +9,7 @@ export interface TypedLoad {
   readonly name: string;
   readonly nature: Nature;
   /** Use of an imposed load. */
-  readonly use: Use;
+  readonly use?: Use | undefined;
   readonly type: 'point' | 'line';
   /** Of a point load its place; of a line load its start and end. */
   readonly at: number;

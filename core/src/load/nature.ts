@@ -1,3 +1,5 @@
+import { BadInput } from '../error';
+
 /** Load natures: what a load is made of, which decides how it may be combined. */
 export const NATURES = ['permanent', 'superimposed', 'imposed', 'roofImposed', 'snow', 'wind', 'seismic'] as const;
 export type Nature = (typeof NATURES)[number];
@@ -39,6 +41,18 @@ export interface LoadCase {
 /** The case in which a load of this nature and use travels. */
 export function caseOf(nature: Nature, use?: Use): LoadCase {
   return nature === 'imposed' ? { id: `imposed-${use ?? 'A'}`, nature, use: use ?? 'A' } : { id: nature, nature };
+}
+
+/**
+ * The use of a load that is typed by itself: an imposed load has one, no other load has.
+ * @throws BadInput at `field` where it is missing, or typed and not read
+ */
+export function usedAs(nature: Nature, use: Use | undefined, field: string): Use | undefined {
+  if (nature === 'imposed' && use === undefined)
+    throw new BadInput(`Use is missing: an imposed load is of use ${USES.slice(0, -1).join(', ')} or ${USES.at(-1)}`, field);
+  if (nature !== 'imposed' && use !== undefined)
+    throw new BadInput(`Use is read of imposed loads only, and this one is ${NATURE_LABEL[nature]}: leave it out`, field);
+  return use;
 }
 
 export function caseFromId(id: string): LoadCase {

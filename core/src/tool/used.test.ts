@@ -83,7 +83,7 @@ const ALSO: readonly (readonly [tool: RegExp, patch: Json])[] = [
     {
       sets: ['wind', 'imposed', 'imposed'].map((nature, i) => ({
         nature,
-        use: 'A',
+        ...(nature === 'imposed' ? { use: 'A' } : {}),
         axial: '90 kN',
         minor: { start: `${4 + i} kNm`, middle: '1 kNm', end: '2 kNm' },
       })),
@@ -124,7 +124,15 @@ const ALSO: readonly (readonly [tool: RegExp, patch: Json])[] = [
       loads: [{ nature: 'permanent', type: 'line', at: 0, to: '6 m', intensity: '9 kN/m' }],
     },
   ],
-  [/combinations$/, { cases: ['imposed', 'permanent', 'imposed', 'imposed'].map((nature, i) => ({ nature, use: i > 1 ? 'E' : 'A' })) }],
+  [
+    /combinations$/,
+    {
+      cases: ['imposed', 'permanent', 'imposed', 'imposed'].map((nature, i) => ({
+        nature,
+        ...(nature === 'imposed' ? { use: i > 1 ? 'E' : 'A' } : {}),
+      })),
+    },
+  ],
 ];
 
 /** Fields that do not change numbers, and why. */

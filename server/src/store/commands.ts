@@ -4,6 +4,7 @@ import {
   filesOf,
   MODEL_VERSION,
   requireBuildable,
+  requireRead,
   requireWhole,
   upgradeBody,
   type Change,
@@ -136,7 +137,10 @@ async function write(tx: Transaction, project: string, { version, states }: Load
   const touched = new Set(changes.map(({ id }) => id));
   requireWhole(known, touched);
   // what is taken back was there once: it need not keep rules that came later
-  if (entry.mode === 'do') requireBuildable(known, touched);
+  if (entry.mode === 'do') {
+    requireBuildable(known, touched);
+    requireRead(known, (id) => states.get(id) as Pick<Item, 'body'> | undefined, touched);
+  }
   for (const { id, after: state } of changes) {
     if (!state) await tx.delete(items).where(and(eq(items.project, project), eq(items.id, id)));
     else

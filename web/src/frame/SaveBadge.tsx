@@ -33,7 +33,7 @@ export function SaveBadge() {
               Send now
             </button>
             <button type="button" className="btn-line" onClick={() => (asks ? void store.discardUnsent() : setAsks(true))}>
-              {asks ? `Yes, give up ${unsent === 1 ? 'it' : `all ${unsent}`} for good` : 'Give them up…'}
+              {asks ? `Yes, give ${unsent === 1 ? 'it' : `all ${unsent}`} up for good` : unsent === 1 ? 'Give it up…' : 'Give them up…'}
             </button>
           </div>
         </Popover.Content>

@@ -1,5 +1,15 @@
 import { wrap, type Remote } from 'comlink';
-import { Assembler, readItem, requireBuildable, SupportPlacer, type Building, type Change, type Item, type ItemKind } from '@plinth/core';
+import {
+  Assembler,
+  readItem,
+  requireBuildable,
+  requireRead,
+  SupportPlacer,
+  type Building,
+  type Change,
+  type Item,
+  type ItemKind,
+} from '@plinth/core';
 import type { ApiItem, CommandReply, ProjectSnapshot } from '@plinth/api';
 import { api, ServerError } from './api';
 import type { Computed, Engine } from './engine.worker';
@@ -266,7 +276,9 @@ export class ProjectStore {
     const touched = new Set(made.map(idOfEdit));
     this.items.change(changes);
     try {
-      requireBuildable(this.items.all as unknown as ReadonlyMap<string, Item>, touched);
+      const known = this.items.all as unknown as ReadonlyMap<string, Item>;
+      requireBuildable(known, touched);
+      requireRead(known, (id) => before.get(id) as Pick<Item, 'body'> | undefined, touched);
     } catch (error) {
       this.items.change([...touched].map((id): ItemChange => [id, before.get(id) ?? null]));
       throw error;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { BadInput } from '../../error';
-import { caseOf, NATURES, USES } from '../../load';
+import { caseOf, NATURES, USES, usedAs } from '../../load';
 import { BARS, concrete, REINFORCEMENT, steelGrade } from '../../material';
 import { quantity, type UnitSystem } from '../../quantity';
 import { findSection } from '../../section';
@@ -83,7 +83,7 @@ export function familyTools(standard: Standard): Tool[] {
     }),
     example: { cases: [{ nature: 'permanent' }, { nature: 'imposed', use: 'B' }, { nature: 'snow' }, { nature: 'wind' }] },
     run: (input) => {
-      const cases = input.cases.map(({ nature, use }) => caseOf(nature, use));
+      const cases = input.cases.map(({ nature, use }, i) => caseOf(nature, usedAs(nature, use, `cases.${i}.use`)));
       const { rules } = philosophyOf(standard, input.philosophy);
       return { result: { strength: rules.strength(cases), service: rules.service(cases), lifting: rules.lifting(cases) } };
     },

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { actionsOf, forcedMember, FORCES_GIVEN, type ThreeMoments } from '../../design';
-import { NATURES, USES } from '../../load';
+import { actionsOf, forcedMember, FORCES_GIVEN, type ForcesGiven, type ThreeMoments } from '../../design';
+import { BadInput } from '../../error';
+import { NATURES, USES, usedAs, type Nature, type Use } from '../../load';
 import { steelGrade } from '../../material';
 import { quantity } from '../../quantity';
 import { findSection, isSection } from '../../section';
@@ -58,6 +59,28 @@ export function noteAngle(designation: string, isCompressed: boolean, sheet?: Sh
       'The compression acts through the centroid of the angle.',
       'An angle that is connected by one leg is not loaded so: its own check is the tool for angle struts, or a moment has to be typed.',
     );
+}
+
+/**
+ * Nature and use of a set of forces: of a load case both are read, of forces that are already combined neither.
+ * @throws BadInput naming what is missing, or typed and not read
+ */
+function caseTyped(
+  given: ForcesGiven,
+  { nature, use }: { readonly nature?: Nature | undefined; readonly use?: Use | undefined },
+  path: string,
+): { readonly nature: Nature; readonly use?: Use | undefined } {
+  if (given === 'cases') {
+    if (nature === undefined) throw new BadInput(`Nature is missing: of forces by case it is ${NATURES.join(', ')}`, `${path}.nature`);
+    return { nature, use: usedAs(nature, use, `${path}.use`) };
+  }
+  for (const [field, value] of Object.entries({ nature, use }))
+    if (value !== undefined)
+      throw new BadInput(
+        'Nature and use are read of forces by load case only, and these are already combined: leave them out',
+        `${path}.${field}`,
+      );
+  return { nature: 'permanent' };
 }
 
 const offers = (unread: readonly string[], field: string) => !unread.includes(field);
@@ -163,8 +186,8 @@ export function memberTools(
           .array(
             z.strictObject({
               name: text(60).default('').describe('what it is called'),
-              nature: z.enum(NATURES).default('permanent').describe('nature of its case, where sets are given by case'),
-              use: z.enum(USES).default('B').describe('use of an imposed load'),
+              nature: z.enum(NATURES).optional().describe('nature of its case, where sets are given by case'),
+              use: z.enum(USES).optional().describe('use of an imposed load, where sets are given by case'),
               ...force,
             }),
           )
@@ -221,7 +244,7 @@ export function memberTools(
           untwisted: throughShearCentre,
         },
         given,
-        sets,
+        sets.map((set, i) => ({ ...set, ...caseTyped(given, set, `sets.${i}`) })),
         sheet,
       );
       const worst = governing(checks);

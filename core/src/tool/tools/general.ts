@@ -232,15 +232,23 @@ export const footingBearing = defineTool({
   title: 'Bearing pressure of a pad',
   summary: 'Gross or net pressure under a concentrically loaded pad with its own weight and backfill, against an allowable value.',
   input: z.strictObject({
-    load: quantity('force', 'service load of the column', { above: 0 }),
+    serviceLoad: quantity('force', 'load of the column in service, no factored one', { above: 0 }),
     width: quantity('length', 'pad along x', { min: 100, max: 50_000 }),
     length: quantity('length', 'pad along y', { min: 100, max: 50_000 }),
     thickness: quantity('sectionLength', 'thickness', { min: 50, max: 10_000 }),
     ...groundFields,
   }),
   kinds: { pressure: 'bearing' },
-  example: { load: '320 kN', width: '1.6 m', length: '1.6 m', thickness: '400 mm', depth: '1.2 m', allowable: '150 kPa', basis: 'gross' },
-  run: ({ load, width, length, thickness, ...ground }, sheet) => {
+  example: {
+    serviceLoad: '320 kN',
+    width: '1.6 m',
+    length: '1.6 m',
+    thickness: '400 mm',
+    depth: '1.2 m',
+    allowable: '150 kPa',
+    basis: 'gross',
+  },
+  run: ({ serviceLoad: load, width, length, thickness, ...ground }, sheet) => {
     const { pressure, check } = bearingCheck(load, width, length, thickness, ground, sheet);
     return { result: { pressure }, checks: [check] };
   },
@@ -251,7 +259,7 @@ export const footingSize = defineTool({
   title: 'Least pad by bearing',
   summary: 'The least square pad, or the least missing side, whose pressure under a service load is allowed, rounded up to a step.',
   input: z.strictObject({
-    load: quantity('force', 'service load of the column', { above: 0 }),
+    serviceLoad: quantity('force', 'load of the column in service, no factored one', { above: 0 }),
     width: quantity('length', 'pad along x, when it is given', { min: 100, max: 50_000 }).optional(),
     length: quantity('length', 'pad along y, when it is given', { min: 100, max: 50_000 }).optional(),
     thickness: quantity('sectionLength', 'thickness', { min: 50, max: 10_000 }),
@@ -259,8 +267,8 @@ export const footingSize = defineTool({
     ...groundFields,
   }),
   kinds: { width: 'length', length: 'length', pressure: 'bearing' },
-  example: { load: '320 kN', thickness: '400 mm', depth: '1.2 m', allowable: '150 kPa', basis: 'net' },
-  run: ({ load, width, length, thickness, step, ...ground }, sheet) => {
+  example: { serviceLoad: '320 kN', thickness: '400 mm', depth: '1.2 m', allowable: '150 kPa', basis: 'net' },
+  run: ({ serviceLoad: load, width, length, thickness, step, ...ground }, sheet) => {
     const size = sizeByBearing(load, { width: width ?? null, length: length ?? null }, step, thickness, ground);
     if (!size) throw new OutsideScope('the soil cannot carry it: even the largest pad that is tried presses harder than allowed');
     const { pressure, check } = bearingCheck(load, size.width, size.length, thickness, ground, sheet);
@@ -273,11 +281,11 @@ export const footingRuleOfThumb = defineTool({
   title: 'Plain pad of a small house',
   summary: 'Thickness of a plain concrete pad by 45 degree spread; a rule of thumb with stated limits.',
   input: z.strictObject({
-    load: quantity('force', 'service load'),
+    serviceLoad: quantity('force', 'load in service, no factored one', { above: 0 }),
     width: quantity('length', 'larger side of the pad', { min: 100, max: 50_000 }),
     column: quantity('sectionLength', 'smaller side of the column', { min: 10, max: 10_000 }),
     thickness: quantity('sectionLength', 'thickness', { min: 50, max: 10_000 }),
   }),
-  example: { load: '60 kN', width: '0.75 m', column: 150, thickness: 300 },
-  run: (input, sheet) => ({ result: {}, checks: ruleOfThumbPad(input, sheet) }),
+  example: { serviceLoad: '60 kN', width: '0.75 m', column: 150, thickness: 300 },
+  run: ({ serviceLoad: load, ...input }, sheet) => ({ result: {}, checks: ruleOfThumbPad({ load, ...input }, sheet) }),
 });

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { TYPED_BEAM, typedBeam, typedBeamSheet } from '../../design';
+import { isReadBy, TYPED_BEAM, typedBeam, typedBeamSheet } from '../../design';
 import { BadInput } from '../../error';
-import { NATURES, USES } from '../../load';
+import { NATURES, USES, usedAs } from '../../load';
 import { quantity } from '../../quantity';
 import { STANDARDS, philosophyOf } from '../../standard';
 import { defineTool } from '../tool';
@@ -10,7 +10,7 @@ import { designation, text } from '../../schema';
 const loadFields = {
   name: text(60).default('').describe('what it is'),
   nature: z.enum(NATURES).describe('nature'),
-  use: z.enum(USES).default('B').describe('use of an imposed load'),
+  use: z.enum(USES).optional().describe('use of an imposed load, and of no other'),
 };
 const loadSchema = z.discriminatedUnion('type', [
   z.strictObject({
@@ -111,12 +111,17 @@ export const steelBeamLine = defineTool({
   run: ({ loads, ...input }, sheet) => {
     requireRead(input);
     const standard = STANDARDS[input.family];
+    if (input.untwisted && !isReadBy(standard, 'beam', 'untwisted'))
+      throw new BadInput(`Twisting of a channel is not read by ${standard.title}: leave it out`, 'untwisted');
+    if (input.loadHeight === 'top' && input.restraint === 'floor')
+      throw new BadInput('The height of the load is not read where a floor holds the top flange: leave it out', 'loadHeight');
     const philosophy = philosophyOf(standard, input.philosophy ?? standard.philosophies[0]!.id);
     const result = typedBeam({
       ...input,
       philosophy: philosophy.id,
-      loads: loads.map((load) => {
-        const { name, nature, use, type, at } = load;
+      loads: loads.map((load, i) => {
+        const { name, nature, type, at } = load;
+        const use = usedAs(nature, load.use, `loads.${i}.use`);
         const of = { name, nature, use, type, at };
         return load.type === 'point' ? { ...of, to: load.at, value: load.force } : { ...of, to: load.to, value: load.intensity };
       }),

@@ -5,6 +5,7 @@ import {
   findSection,
   formatQuantity,
   gradesFor,
+  isReadBy,
   lightest,
   memberDiagrams,
   PlinthError,
@@ -123,7 +124,7 @@ export function BeamBench() {
             ]}
           />
         )}
-        {section.shape.outline === 'channel' ? (
+        {section.shape.outline === 'channel' && isReadBy(STANDARDS[input.family], 'beam', 'untwisted') ? (
           <CheckField
             label="loaded through its shear centre, or held against twisting"
             value={input.untwisted}

@@ -112,7 +112,10 @@ function run({ family, shown: _, combinedBy: __, ...typed }: MemberInput, philos
   try {
     // what these codes do not read stays typed for the others
     const input = Object.fromEntries(Object.entries(typed).filter(([field]) => isRead(family, field)));
-    return runTool(findTool(`${family}.steel.memberForces`), { ...input, philosophy });
+    const sets = typed.sets.map(({ nature, use, ...forces }) =>
+      typed.given === 'cases' ? { ...forces, nature, ...(nature === 'imposed' ? { use } : {}) } : forces,
+    );
+    return runTool(findTool(`${family}.steel.memberForces`), { ...input, sets, philosophy });
   } catch (error) {
     if (!(error instanceof PlinthError)) throw error;
     return error.message;

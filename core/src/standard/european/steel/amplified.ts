@@ -62,9 +62,9 @@ export function amplifiedSum(input: Input, sheet?: Sheet): Check[] {
   const Ncr = Math.min(flexural, torsionalFlexuralCritical(section, lengths, E, G));
   const n = axial / Nb;
   const bent = Math.abs(bentMost.peak) / My + (minor.peak === 0 ? 0 : Math.abs(minor.peak) / Mz!);
-  // at the critical force, which no buckling resistance reaches, the compression alone is too much
-  const isShort = axial >= Ncr;
-  const k = isShort ? 1 : 1 / Math.cos((Math.PI / 2) * Math.sqrt(axial / Ncr));
+  // at the critical force, which no buckling resistance reaches, the compression alone is too much and moments grow without bound
+  if (axial >= Ncr) return open('the compression alone is beyond the elastic critical force');
+  const k = 1 / Math.cos((Math.PI / 2) * Math.sqrt(axial / Ncr));
   const sum = n + k * bent;
   if (sheet) {
     sheet.note(
@@ -88,17 +88,15 @@ export function amplifiedSum(input: Input, sheet?: Sheet): Check[] {
       terms.push('abs(M_z) / M_zRd');
       Object.assign(inputs, { M_z: minor.peak, M_zRd: Mz! });
     }
-    if (isShort) sheet.step('k', '1', {}, 1, 'ratio', 'elastic theory', 'beyond the critical force: the compression alone is too much');
-    else
-      sheet.step(
-        'k',
-        '1 / cos(pi / 2 * sqrt(N_Ed / N_crl))',
-        { N_Ed: axial, N_crl: Ncr },
-        k,
-        'ratio',
-        'elastic theory',
-        'growth of the moments',
-      );
+    sheet.step(
+      'k',
+      '1 / cos(pi / 2 * sqrt(N_Ed / N_crl))',
+      { N_Ed: axial, N_crl: Ncr },
+      k,
+      'ratio',
+      'elastic theory',
+      'growth of the moments',
+    );
     sheet.step('R', `N_Ed / N_bRd + k * (${terms.join(' + ')})`, { N_Ed: axial, N_bRd: Nb, k, ...inputs }, sum, 'ratio', CLAUSE);
   }
   const compared = { demand: sum, demandSymbol: 'R', capacity: 1, capacitySymbol: 'R_max', combination };

@@ -1,4 +1,15 @@
-import { findSection, formatQuantity, isSection, markOf, planLength, roundedUp, ruleInWords, type Beam } from '@plinth/core';
+import {
+  findSection,
+  formatQuantity,
+  isReadBy,
+  isSection,
+  markOf,
+  planLength,
+  roundedUp,
+  ruleInWords,
+  STANDARDS,
+  type Beam,
+} from '@plinth/core';
 import { CheckField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../../parts/fields';
 import { PlacesField } from '../../../parts/PlacesField';
 import { PanelHead } from '../../../parts/SidePanel';
@@ -222,7 +233,10 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
             ]}
           />
         )}
-        {body.section !== null && isSection(body.section) && findSection(body.section).shape.outline === 'channel' ? (
+        {body.section !== null &&
+        isSection(body.section) &&
+        findSection(body.section).shape.outline === 'channel' &&
+        isReadBy(STANDARDS[building.brief.family], 'beam', 'untwisted') ? (
           <CheckField
             label="channel loaded through its shear centre, or held against twisting"
             value={body.untwisted}
