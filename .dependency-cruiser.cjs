@@ -10,6 +10,7 @@ const ROOMS = [
   'beam',
   'building',
   'takedown',
+  'analysis',
   'standard',
   'design',
   'drawing',

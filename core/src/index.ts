@@ -9,6 +9,7 @@ export * from './load';
 export * from './beam';
 export * from './building';
 export * from './takedown';
+export * from './analysis';
 export * from './standard';
 export * from './design';
 export * from './drawing';

@@ -1,12 +1,13 @@
+import { BeamModel } from '../analysis';
 import { type Beam, type Building } from '../building';
 import { PlinthError } from '../error';
 import { steelGrade, type SteelGrade } from '../material';
 import { GRAVITY } from '../quantity';
 import { findSection, isSection, type Section } from '../section';
-import { governing, Sheet, unproven, worstVerdict, type Assumption, type Check } from '../sheet';
+import { governing, Sheet, worstVerdict, type Assumption, type Check } from '../sheet';
 import { type Philosophy, type Standard } from '../standard';
 import { withValues, type Arrival, type MemberLedger } from '../takedown';
-import { arranged, BeamModel, beamActions } from './analysis';
+import { beamActions } from './beamActions';
 import { bearingEnds } from './bearingEnds';
 import { deflectionChecks } from './deflection';
 import { reducedArrivals, reductionAssumption, reductionOf } from './reduction';
@@ -99,19 +100,6 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
   return list;
 }
 
-/** A hinged beam of many spans has more arrangements of variable load than are tried. */
-function untried(model: BeamModel, standard: Standard): Check[] {
-  if (model.arrangements() !== null) return [];
-  return [
-    unproven(
-      'Arrangement of variable load',
-      standard.arrangementClause,
-      'ductile',
-      'a beam with hinges and more than seven spans: all spans are loaded together, and variable load on some of them alone may be worse',
-    ),
-  ];
-}
-
 /** The arrivals of a beam with its own weight changed to that of a section. */
 export function withOwnWeight(arrivals: readonly Arrival[], section: Section): Arrival[] {
   const own = { permanent: section.mass * GRAVITY };
@@ -133,18 +121,14 @@ export function checkBeam(
   const EI = standard.youngsModulus(grade) * section.properties.Iy;
   const model = new BeamModel(beam, arrivals, EI);
   const worst = new Map<string, Check>();
-  const combinations = model.distinct(context.combinations(philosophy).strength);
-  const sets = model.arrangements() ?? [undefined];
-  const prepared = combinations.flatMap((plain) =>
-    sets.map((loaded) => {
-      const combination = arranged(plain, loaded);
-      return { combination, ...beamActions(model, combination, loaded) };
-    }),
-  );
+  const loadings = model.everyLoading(context.combinations(philosophy).strength);
+  const prepared = loadings.map((loading) => ({ combination: loading.combination, ...beamActions(model, loading) }));
   const { untwisted } = beam;
   if (untwisted && !isReadBy(standard, 'beam', 'untwisted'))
     sheet?.note(`"Held against twisting" is typed and not used by ${standard.title}.`);
   for (const { actions } of prepared) mergeWorst(worst, standard.steelBeam({ section, grade, actions, untwisted }, philosophy));
+  if (sheet && loadings.some(({ present }) => present.includes(false)))
+    sheet.note(`Variable load is left out wherever it helps, for each effect on its own (${standard.arrangementClause}).`);
   if (sheet) {
     // every combination that governs some check is printed whole; the others cannot be worse anywhere
     const governingNames = new Set([...worst.values()].map((check) => check.combination));
@@ -159,13 +143,9 @@ export function checkBeam(
       : deflectionChecks(model, service, takedown.cases, building.brief, ledger.transfer, EI, sheet?.scope('Deflection'));
   const standing = standingLoads(context, model);
   const webs =
-    standing.length === 0 && beam.seat === null
-      ? []
-      : webChecks(standing, { section, grade, model, combinations }, context, philosophy, sheet);
-  const open = untried(model, standard);
-  for (const check of open) sheet?.verdict(check);
+    standing.length === 0 && beam.seat === null ? [] : webChecks(standing, { section, grade, model, loadings }, context, philosophy, sheet);
   const offset = eccentricChecks(building, ledger, 'torsion', sheet);
-  return [...worst.values(), ...webs, ...deflections, ...open, ...offset, ...supportChecks(ledger, sheet)];
+  return [...worst.values(), ...webs, ...deflections, ...offset, ...supportChecks(ledger, sheet)];
 }
 
 /** The whole design of a beam: every philosophy that the project shows, and what it assumes. */

@@ -38,6 +38,8 @@ describe('BS 5950-1 load factors', () => {
       '1.4,1.6,1.6,0,0',
       '1.4,1.6,0,1.6,0',
       '1.4,0,0,0,1.4',
+      '1,1.6,1.6,0,0',
+      '1,1.6,0,1.6,0',
       '1,0,0,0,1.4',
       '1.2,1.2,1.2,0,1.2',
       '1.2,1.2,0,1.2,1.2',
@@ -52,9 +54,10 @@ describe('BS 5950-1 load factors', () => {
       '1,0.8,0,0.8,0.8',
     ]);
   });
-  it('without wind leave one', () => {
+  it('without wind leave that of table 2, and dead load once where it counteracts', () => {
     expect(philosophy!.rules.strength([caseFromId('permanent'), caseFromId('imposed-A')]).map(({ name }) => name)).toEqual([
       '1: 1.4 Gk + 1.6 Qi(A)',
+      '1 light: 1 Gk + 1.6 Qi(A)',
     ]);
   });
 });

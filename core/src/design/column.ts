@@ -1,6 +1,6 @@
 import type { Building, Column } from '../building';
 import { PlinthError } from '../error';
-import { combine, combinePressing, type Combination } from '../load';
+import { combine, combinePressing, combineRelieving, type Combination } from '../load';
 import { findSection, isSection, type Section } from '../section';
 import { governing, Sheet, worstVerdict, type Assumption, type Check } from '../sheet';
 import type { Philosophy, Standard } from '../standard';
@@ -80,9 +80,11 @@ export function checkColumn(
   const beams = sideBeams(building, takedown, standard, ledger.id, section);
   const prepared = context.combinations(philosophy).strength.flatMap((combination) => {
     const { sum, adverse } = reducedSums(ledger, reduction, combination);
-    const [most, net] = [combinePressing(sum, adverse, combination), combine(ledger.sum, combination)];
+    const [most, least] = [combinePressing(sum, adverse, combination), combineRelieving(ledger.sum, ledger.adverse, combination)];
     const moments = nominalMoments(beams, ledger, combination);
-    return (net < 0 ? [most, net] : [most]).map((axial) => ({ combination, axial, moments }));
+    // what counts permanent load as favourable presses less than what does not
+    const pressing = combination.permanent === 'favourable' ? [] : [most];
+    return (least < 0 ? [...pressing, least] : pressing).map((axial) => ({ combination, axial, moments }));
   });
   for (const { combination, axial, moments } of prepared)
     mergeWorst(

@@ -2,7 +2,7 @@ import type { BeamSolution } from '../beam';
 import type { Beam, Brief } from '../building';
 import { isPermanent, type Combination, type LoadCase } from '../load';
 import { compare, type Check, type Sheet } from '../sheet';
-import { arranged, type BeamModel } from './analysis';
+import type { BeamModel } from '../analysis';
 import { bearingEnds, liesOnBearing } from './bearingEnds';
 
 /** A stretch of the beam whose deflection is judged, with its limits. */
@@ -116,14 +116,11 @@ function worstOf(
     const limit = limitOf(span);
     return { span, limit, allowed: Math.min(span.reference / limit.ratio, limit.most ?? Infinity) };
   });
-  for (const combination of model.distinct(combinations)) {
-    for (const loaded of model.arrangements() ?? [undefined]) {
-      const solution: BeamSolution = model.solve(combination, loaded);
-      for (const { span, limit, allowed } of spans) {
-        const sag = departure(solution, span, camber);
-        if (!worst || sag / allowed > worst.sag / worst.allowed)
-          worst = { span, limit, allowed, sag, combination: arranged(combination, loaded) };
-      }
+  for (const { combination, present } of model.everyLoading(combinations, 'deflection')) {
+    const solution: BeamSolution = model.solve(combination, present);
+    for (const { span, limit, allowed } of spans) {
+      const sag = departure(solution, span, camber);
+      if (!worst || sag / allowed > worst.sag / worst.allowed) worst = { span, limit, allowed, sag, combination };
     }
   }
   return worst;

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { BeamModel } from '../analysis';
 import { assemble, defaultBrief, item, type Item } from '../building';
 import { ebbwickSailLoft as ebbwick, tallowWharf } from '../exchange';
 import { sectionProperties, findSection } from '../section';
@@ -8,7 +9,6 @@ import { entriesOf, worstVerdict } from '../sheet';
 import { arrivalTotal, takeDown } from '../takedown';
 import {
   bearingPressure,
-  BeamModel,
   computeProject,
   dismissalKey,
   ProjectEngine,

@@ -152,6 +152,8 @@ function largest(
 ): { force: number; combination: Combination } | null {
   let best: { force: number; combination: Combination } | null = null;
   for (const combination of combinations) {
+    // what counts permanent load as favourable presses less than what does not
+    if (combination.permanent === 'favourable') continue;
     const { sum, adverse } = reducedSums(ledger, reduction, combination);
     const force = combinePressing(sum, adverse, combination);
     if (!best || force > best.force) best = { force, combination };

@@ -1,7 +1,7 @@
 export { gradeFor, withoutFloor } from './beam';
 export { isReadBy, requireRead } from './unreadFields';
 export { contextOf, type Context } from './context';
-export { BeamModel, beamActions, unbracedSegments } from './analysis';
+export { beamActions, unbracedSegments } from './beamActions';
 export { storeyHeight } from './column';
 export { effectiveLength, endFactor, END_WORDS, type BucklingAxis, type EffectiveLength } from './effectiveLength';
 export { bearingPressure, sizeByBearing, type FootingDesign, type Ground } from './footing';

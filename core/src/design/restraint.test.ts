@@ -8,7 +8,8 @@ import { STANDARDS } from '../standard';
 import { momentGradientFactor as americanFactor } from '../standard/american/steel/flexure';
 import { criticalMoment, momentGradientFactor as europeanFactor } from '../standard/european/steel/lateralTorsional';
 import { takeDown } from '../takedown';
-import { BeamModel, unbracedSegments } from './analysis';
+import { BeamModel } from '../analysis';
+import { unbracedSegments } from './beamActions';
 import { bay } from './bay.test.data';
 import { computeProject } from './project';
 

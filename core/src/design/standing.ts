@@ -1,10 +1,11 @@
 import type { SteelGrade } from '../material';
-import { combine, type Combination } from '../load';
+import type { BeamModel, Loading } from '../analysis';
+import { combinePressing } from '../load';
 import type { Section } from '../section';
 import type { Check, Sheet } from '../sheet';
 import type { Philosophy, WebForceInput } from '../standard';
 import { shapeForce, type Arrival } from '../takedown';
-import { arranged, swayAt, type BeamModel } from './analysis';
+import { swayAt } from './beamActions';
 import type { Context } from './context';
 import { mergeWorst } from './result';
 
@@ -27,7 +28,7 @@ interface Trial {
   readonly section: Section;
   readonly grade: SteelGrade;
   readonly model: BeamModel;
-  readonly combinations: readonly Combination[];
+  readonly loadings: readonly Loading[];
 }
 
 /** A force that enters the beam's web through a flange, with what it is. */
@@ -42,53 +43,52 @@ interface Entering {
  */
 export function webChecks(
   standing: readonly Standing[],
-  { section, grade, model, combinations }: Trial,
+  { section, grade, model, loadings }: Trial,
   { standard }: Context,
   philosophy: Philosophy,
   sheet?: Sheet,
 ): Check[] {
   const worst = new Map<string, Check>();
   const { depth } = section.properties;
-  const sets = model.beam.seat === null ? [undefined] : (model.arrangements() ?? [undefined]);
-  const inputs = combinations.flatMap((combination) =>
-    sets.flatMap((loaded): Entering[] => {
-      const solution = model.solve(combination, loaded);
-      const name = arranged(combination, loaded).name;
-      /** A force at a place with the largest moment on half a depth either way. */
-      const entering = (words: string, at: number, force: number, bearing: number, more: Partial<WebForceInput> = {}): Entering => {
-        const { max, min } = solution.extremes('moment', Math.max(0, at - depth / 2), Math.min(model.length, at + depth / 2));
-        const toEnd = Math.max(0, Math.min(at, model.length - at));
-        const moment = Math.max(Math.abs(max.value), Math.abs(min.value));
-        return { words, input: { section, grade, force, bearing, toEnd, moment, basis: combination.basis, combination: name, ...more } };
-      };
-      const seats = model.beam.supports.map(({ at }) => Math.min(at, model.length));
-      const isOverSeat = (at: number) => model.beam.seat !== null && seats.some((seat) => Math.abs(seat - at) < depth / 2);
-      const found: Entering[] = [];
-      for (const { arrival, mark } of loaded === undefined ? standing : []) {
-        const { shape } = arrival;
-        const value = combine(arrival.byCase, combination);
-        let force = value * shapeForce(shape);
-        let bearing = model.beam.stiffBearing;
-        let at = shape.type === 'point' ? shape.at : (shape.from + shape.to) / 2;
-        if (shape.type === 'distributed') {
-          const length = Math.min(depth, shape.to - shape.from);
-          // of a load that varies its heavier end
-          const heavier = shape.start >= shape.end ? shape.from : shape.to;
-          force = value * Math.max(shape.start, shape.end) * length;
-          bearing = length;
-          at = heavier === shape.from ? shape.from + length / 2 : shape.to - length / 2;
-        }
-        if (force > 0)
-          found.push(
-            entering(`under ${mark}`, at, force, bearing, { opposed: isOverSeat(at), sidesway: swayAt(model.beam, model.length, at) }),
-          );
+  const inputs = loadings.flatMap((loading): Entering[] => {
+    const { combination } = loading;
+    const solution = model.solve(combination, loading.present);
+    const { name } = combination;
+    /** A force at a place with the largest moment on half a depth either way. */
+    const entering = (words: string, at: number, force: number, bearing: number, more: Partial<WebForceInput> = {}): Entering => {
+      const { max, min } = solution.extremes('moment', Math.max(0, at - depth / 2), Math.min(model.length, at + depth / 2));
+      const toEnd = Math.max(0, Math.min(at, model.length - at));
+      const moment = Math.max(Math.abs(max.value), Math.abs(min.value));
+      return { words, input: { section, grade, force, bearing, toEnd, moment, basis: combination.basis, combination: name, ...more } };
+    };
+    const seats = model.beam.supports.map(({ at }) => Math.min(at, model.length));
+    const isOverSeat = (at: number) => model.beam.seat !== null && seats.some((seat) => Math.abs(seat - at) < depth / 2);
+    const found: Entering[] = [];
+    for (const { arrival, mark } of standing) {
+      const { shape } = arrival;
+      // all that presses through it, whatever else the loading leaves out: on the safe side
+      const value = combinePressing(arrival.byCase, arrival.adverse, combination);
+      let force = value * shapeForce(shape);
+      let bearing = model.beam.stiffBearing;
+      let at = shape.type === 'point' ? shape.at : (shape.from + shape.to) / 2;
+      if (shape.type === 'distributed') {
+        const length = Math.min(depth, shape.to - shape.from);
+        // of a load that varies its heavier end
+        const heavier = shape.start >= shape.end ? shape.from : shape.to;
+        force = value * Math.max(shape.start, shape.end) * length;
+        bearing = length;
+        at = heavier === shape.from ? shape.from + length / 2 : shape.to - length / 2;
       }
-      if (model.beam.seat !== null)
-        for (const { at, force } of solution.reactions)
-          if (force > 0) found.push(entering(`over the seat at ${+(at / 1000).toFixed(2)} m`, at, force, model.beam.seat));
-      return found;
-    }),
-  );
+      if (force > 0)
+        found.push(
+          entering(`under ${mark}`, at, force, bearing, { opposed: isOverSeat(at), sidesway: swayAt(model.beam, model.length, at) }),
+        );
+    }
+    if (model.beam.seat !== null)
+      for (const { at, force } of solution.reactions)
+        if (force > 0) found.push(entering(`over the seat at ${+(at / 1000).toFixed(2)} m`, at, force, model.beam.seat));
+    return found;
+  });
   const governs = new Map<string, (typeof inputs)[number]>();
   for (const entry of inputs)
     for (const check of standard.webUnderForce(entry.input, philosophy)) {

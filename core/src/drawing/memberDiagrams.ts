@@ -1,8 +1,8 @@
-import type { Effect } from '../beam';
-import { BeamModel, contextOf, gradeFor } from '../design';
+import type { BeamSolution, Effect } from '../beam';
+import { BeamModel, type Loading } from '../analysis';
+import { contextOf, gradeFor } from '../design';
 import { markOf, type Building } from '../building';
 import { PlinthError } from '../error';
-import type { Combination } from '../load';
 import { findSection } from '../section';
 import type { Takedown } from '../takedown';
 import { beamDiagram } from './beamDiagram';
@@ -40,21 +40,23 @@ export function memberDiagrams(
     const EI = section ? context.standard.youngsModulus(gradeFor(building, beam, section)) * section.properties.Iy : 1e13;
     const model = new BeamModel(beam, ledger.arrivals, EI);
     const { strength, service } = context.combinations(context.philosophy);
-    const all = [...model.distinct(strength), ...model.distinct(service)];
+    const all = [...model.everyLoading(strength), ...model.everyLoading(service, 'deflection')];
     if (all.length === 0) return { drawings: [], combinations: [] };
-    const largest = (candidate: Combination) => {
-      const { max, min } = model.solve(candidate).extremes('moment');
+    const solved = new Map<Loading, BeamSolution>(all.map((loading) => [loading, model.solve(loading.combination, loading.present)]));
+    const largest = (loading: Loading) => {
+      const { max, min } = solved.get(loading)!.extremes('moment');
       return Math.max(Math.abs(max.value), Math.abs(min.value));
     };
-    const combination =
-      all.find((candidate) => candidate.name === combinationName) ??
+    const loading =
+      all.find((candidate) => candidate.combination.name === combinationName) ??
       all.reduce((worst, candidate) => (largest(candidate) > largest(worst) ? candidate : worst));
-    const solution = model.solve(combination);
+    const { combination } = loading;
+    const solution = solved.get(loading)!;
     const shown = section ? effects : effects.filter((effect) => effect !== 'deflection');
     const elevation = beamElevation({
       beam,
       length: model.length,
-      arrivals: ledger.arrivals,
+      arrivals: model.arrivalsUnder(loading),
       carriers: beam.supports.map(({ by }) => (by === null ? null : markOf(building, by))),
       combination,
       units: building.brief.units,
@@ -72,7 +74,11 @@ export function memberDiagrams(
         ...size,
       }),
     );
-    return { drawings: [elevation, ...diagrams], combinations: all.map((candidate) => candidate.name), shown: combination.name };
+    return {
+      drawings: [elevation, ...diagrams],
+      combinations: all.map((candidate) => candidate.combination.name),
+      shown: combination.name,
+    };
   } catch (error) {
     if (!(error instanceof PlinthError)) throw error;
     return { drawings: [], combinations: [] };

@@ -10,7 +10,11 @@ export interface Combination {
   readonly factors: Readonly<Record<string, number>>;
   /** Factor of permanent load where it helps (loads that lift are judged source by source). */
   readonly favourablePermanent?: number;
-  /** What a variable share that helps is counted with: always nothing. */
+  /**
+   * Whether it counts permanent load as unfavourable, or as favourable, where another combination does the other: it says nothing of effects that
+   * permanent load lowers, or raises. Left out: it is for both.
+   */
+  readonly permanent?: 'unfavourable' | 'favourable';
   readonly purpose: 'strength' | 'service' | 'lifting';
   /** Cases that it reduces as accompanying ones. */
   readonly accompanying?: readonly string[];

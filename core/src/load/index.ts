@@ -1,6 +1,6 @@
 export * from './nature';
 export * from './reduction';
-export { arrangementName, arrangements } from './pattern';
+export { spansInWords } from './pattern';
 export {
   areaLoads,
   buildUpSchema,

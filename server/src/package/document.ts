@@ -4,7 +4,6 @@ import {
   beamDiagram,
   BeamModel,
   caseLabel,
-  combine,
   contextOf,
   failureLadder,
   findSection,
@@ -267,10 +266,15 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
       const ledger = takedown.members.get(id)!;
       const section = findSection(beam.section);
       const model = new BeamModel(beam, ledger.arrivals, gradeFor(building, beam, section).E * section.properties.Iy);
-      const combination = context
-        .combinations(context.philosophy)
-        .strength.reduce((worst, c) => (Math.abs(combine(ledger.sum, c)) > Math.abs(combine(ledger.sum, worst)) ? c : worst));
-      const solution = model.solve(combination);
+      const worst = model
+        .everyLoading(context.combinations(context.philosophy).strength)
+        .map(({ combination, present }) => {
+          const solution = model.solve(combination, present);
+          const { max, min } = solution.extremes('moment');
+          return { combination, solution, moment: Math.max(max.value, -min.value) };
+        })
+        .reduce((a, b) => (b.moment > a.moment ? b : a));
+      const { combination, solution } = worst;
       for (const effect of ['moment', 'shear', 'deflection'] as const)
         content.push({
           svg: toSvg(

@@ -8,9 +8,14 @@ export interface Limits {
   readonly threads: number;
 }
 
+/** Time that a thread may take to start, s: it reads the whole computation, on a machine that may be busy. */
+const STARTING = 15;
+
 /** A pool of worker threads in which one kind of work is done, each piece with limits of time and memory. */
 export class WorkerPool {
   private pool: Piscina | null = null;
+  /** A thread has answered since the last one was stopped: what comes next does not wait for one to start. */
+  private isWarm = false;
 
   constructor(
     private readonly file: URL,
@@ -40,14 +45,18 @@ export class WorkerPool {
     const stop = () => late.abort();
     signal?.addEventListener('abort', stop);
     if (signal?.aborted) stop();
-    // waiting for a thread counts as well: nobody waits longer than that for anything
+    // waiting for a thread that works counts as well: nobody waits longer than that for anything; until one has started there is time for that
+    const starting = this.isWarm && this.threads.threads.length > 0 ? 0 : STARTING;
     const timer = setTimeout(() => {
       isLate = true;
       stop();
-    }, seconds * 1000);
+    }, (seconds + starting) * 1000);
     try {
-      return (await this.threads.run(task, { signal: late.signal })) as T;
+      const done = (await this.threads.run(task, { signal: late.signal })) as T;
+      this.isWarm = true;
+      return done;
     } catch (error) {
+      if (late.signal.aborted) this.isWarm = false;
       if (isLate) throw new HttpError(422, 'too-long', `it was not done within ${seconds} seconds and was stopped; ask for less at once`);
       const { code, message } = error as { code?: string; message?: string };
       if (code === 'ERR_WORKER_OUT_OF_MEMORY')

@@ -176,6 +176,23 @@ describe('combinations, ASCE 7-16', () => {
     expect(by('ASD 7')).toEqual({ permanent: 0.6, wind: 0.6 });
     expect(new Set(all.map((c) => c.basis))).toEqual(new Set(['allowable']));
   });
+  it('against live load dead load is lowered by an office rule only, which says so', () => {
+    const rows = (philosophy: string) =>
+      philosophyOf(american, philosophy)
+        .rules.strength([caseOf('permanent'), caseOf('imposed', 'A'), caseOf('imposed', 'B'), caseOf('snow')])
+        .filter(({ permanent }) => permanent === 'favourable')
+        .map(({ clause, factors }) => `${clause.split(':')[0]} ${Object.entries(factors).join(' ')}`);
+    expect(rows('LRFD')).toEqual([
+      'office rule permanent,0.9 imposed-A,1.6 imposed-B,1.6 snow,0.5',
+      'office rule permanent,0.9 imposed-A,1 imposed-B,1 snow,1.6',
+    ]);
+    expect(rows('ASD')).toEqual([
+      'office rule permanent,0.6 imposed-A,1 imposed-B,1',
+      'office rule permanent,0.6 snow,1',
+      'office rule permanent,0.6 imposed-A,0.75 imposed-B,0.75 snow,0.75',
+    ]);
+    for (const { clause } of philosophyOf(american, 'LRFD').rules.service(cases)) expect(clause).not.toContain('office');
+  });
   it('service takes wind along: a pad under wind is sized for it', () => {
     const all = philosophyOf(american, 'LRFD').rules.service(cases);
     expect(all.some((c) => c.factors['wind'] === 0.6)).toBe(true);

@@ -5,6 +5,8 @@ import type { Philosophy } from '../standard';
 /** Factors of one ASCE 7-16 combination: dead, live, one of roof live or snow, wind, earthquake. */
 interface Pattern {
   readonly id: string;
+  /** Not of the standard: its words for it. */
+  readonly office?: string;
   readonly D: number;
   readonly L?: number;
   /** Roof live load or snow, whichever is worse: each is tried. */
@@ -12,7 +14,11 @@ interface Pattern {
   readonly W?: number;
   readonly E?: number;
   readonly S?: number;
+  readonly permanent?: Combination['permanent'];
 }
+
+/** ASCE 7 lowers dead load against wind and earthquake only: that it may be as low against live load is this product's own. */
+const OFFICE = 'office rule: dead load that counteracts live load, as 2.3.1(5) and 2.4.1(7) take it against wind';
 
 /** ASCE 7-16 2.3.1 and 2.3.6. The exception that lets L be halved beside others is not used: conservative. */
 const LRFD: readonly Pattern[] = [
@@ -21,9 +27,11 @@ const LRFD: readonly Pattern[] = [
   { id: '3a', D: 1.2, R: 1.6, L: 1 },
   { id: '3b', D: 1.2, R: 1.6, W: 0.5 },
   { id: '4', D: 1.2, W: 1, L: 1, R: 0.5 },
-  { id: '5', D: 0.9, W: 1 },
+  { id: '5', D: 0.9, W: 1, permanent: 'favourable' },
   { id: '6', D: 1.2, E: 1, L: 1, S: 0.2 },
-  { id: '7', D: 0.9, E: 1 },
+  { id: '7', D: 0.9, E: 1, permanent: 'favourable' },
+  { id: '2 light', D: 0.9, L: 1.6, R: 0.5, permanent: 'favourable', office: OFFICE },
+  { id: '3 light', D: 0.9, R: 1.6, L: 1, permanent: 'favourable', office: OFFICE },
 ];
 
 /** ASCE 7-16 2.4.1 and 2.4.5. */
@@ -34,11 +42,17 @@ const ASD: readonly Pattern[] = [
   { id: '4', D: 1, L: 0.75, R: 0.75 },
   { id: '5', D: 1, W: 0.6 },
   { id: '6', D: 1, L: 0.75, W: 0.45, R: 0.75 },
-  { id: '7', D: 0.6, W: 0.6 },
+  { id: '7', D: 0.6, W: 0.6, permanent: 'favourable' },
   { id: '8', D: 1, E: 0.7 },
   { id: '9', D: 1, E: 0.525, L: 0.75, S: 0.75 },
-  { id: '10', D: 0.6, E: 0.7 },
+  { id: '10', D: 0.6, E: 0.7, permanent: 'favourable' },
+  { id: '2 light', D: 0.6, L: 1, permanent: 'favourable', office: OFFICE },
+  { id: '3 light', D: 0.6, R: 1, permanent: 'favourable', office: OFFICE },
+  { id: '4 light', D: 0.6, L: 0.75, R: 0.75, permanent: 'favourable', office: OFFICE },
 ];
+
+/** Those of the standard itself. */
+const CODE_ASD = ASD.filter(({ office }) => !office);
 
 const LETTER = { permanent: 'D', superimposed: 'D', imposed: 'L', roofImposed: 'Lr', snow: 'S', wind: 'W', seismic: 'E' } as const;
 
@@ -57,6 +71,7 @@ function expand(
   for (const pattern of patterns) {
     // a combination that is named after wind or earthquake says nothing where there is none
     if ((pattern.W && !present('wind')) || (pattern.E && !present('seismic'))) continue;
+    if (pattern.office && !(pattern.L && present('imposed')) && !(pattern.R && (present('roofImposed') || present('snow')))) continue;
     const roofs = pattern.R ? (['roofImposed', 'snow'] as const).filter(present) : [null];
     for (const roof of roofs.length ? roofs : [null]) {
       const factors = factorsFor(cases, (c) => {
@@ -76,10 +91,11 @@ function expand(
         id: `${title} ${pattern.id}${roof ? ` ${LETTER[roof]}` : ''}`,
         name: `${title} ${pattern.id}: ${sum || 'nothing'}`,
         basis,
-        clause,
+        clause: pattern.office ?? clause,
         factors,
         purpose,
         favourablePermanent,
+        ...(pattern.permanent ? { permanent: pattern.permanent } : {}),
       });
     }
   }
@@ -90,14 +106,14 @@ const lifting = (title: 'LRFD' | 'ASD') => (cases: readonly LoadCase[]) =>
   title === 'LRFD'
     ? expand(
         cases,
-        LRFD.filter((p) => p.id !== '1'),
+        LRFD.filter((p) => p.id !== '1' && !p.office),
         'lifting, LRFD',
         'ASCE 7-16 2.3.1',
         'overturning',
         'lifting',
         0.9,
       )
-    : expand(cases, ASD, 'lifting, ASD', 'ASCE 7-16 2.4.1', 'overturning', 'lifting', 0.6);
+    : expand(cases, CODE_ASD, 'lifting, ASD', 'ASCE 7-16 2.4.1', 'overturning', 'lifting', 0.6);
 
 const rules = (title: 'LRFD' | 'ASD'): LoadRules => ({
   strength: (cases) =>
@@ -105,7 +121,7 @@ const rules = (title: 'LRFD' | 'ASD'): LoadRules => ({
       ? expand(cases, LRFD, title, 'ASCE 7-16 2.3.1', 'factored', 'strength')
       : expand(cases, ASD, title, 'ASCE 7-16 2.4.1', 'allowable', 'strength'),
   // all of them, wind and earthquake too: soil and deflection feel what is there
-  service: (cases) => expand(cases, ASD, 'service', 'ASCE 7-16 2.4.1', 'service', 'service'),
+  service: (cases) => expand(cases, CODE_ASD, 'service', 'ASCE 7-16 2.4.1', 'service', 'service'),
   lifting: lifting(title),
 });
 

@@ -8,12 +8,15 @@ interface Pattern {
   readonly dead: number;
   readonly imposed?: number;
   readonly wind?: number;
+  /** Dead load that counteracts the effects of other loads counts once. */
+  readonly permanent?: Combination['permanent'];
 }
 
 const STRENGTH: readonly Pattern[] = [
-  { id: '1', clause: 'BS 5950-1 table 2', dead: 1.4, imposed: 1.6 },
-  { id: '2', clause: 'BS 5950-1 table 2', dead: 1.4, wind: 1.4 },
-  { id: '2 light', clause: 'BS 5950-1 table 2', dead: 1, wind: 1.4 },
+  { id: '1', clause: 'BS 5950-1 table 2', dead: 1.4, imposed: 1.6, permanent: 'unfavourable' },
+  { id: '2', clause: 'BS 5950-1 table 2', dead: 1.4, wind: 1.4, permanent: 'unfavourable' },
+  { id: '1 light', clause: 'BS 5950-1 table 2', dead: 1, imposed: 1.6, permanent: 'favourable' },
+  { id: '2 light', clause: 'BS 5950-1 table 2', dead: 1, wind: 1.4, permanent: 'favourable' },
   { id: '3', clause: 'BS 5950-1 table 2', dead: 1.2, imposed: 1.2, wind: 1.2 },
 ];
 
@@ -39,6 +42,12 @@ function expand(
   const found: Combination[] = [];
   for (const pattern of patterns) {
     if (pattern.wind && !has('wind')) continue;
+    if (
+      pattern.permanent === 'favourable' &&
+      !pattern.wind &&
+      !cases.some(({ nature }) => !isPermanent(nature) && nature !== 'wind' && nature !== 'seismic')
+    )
+      continue;
     for (const roof of roofs) {
       const factors = factorsFor(cases, ({ nature }) => {
         if (isPermanent(nature)) return pattern.dead;
@@ -56,6 +65,7 @@ function expand(
         id: `${pattern.id} ${found.length}`,
         name: `${pattern.id}: ${[`${written(pattern.dead)} Gk`, ...terms].join(' + ')}`,
         clause: pattern.clause,
+        ...(pattern.permanent ? { permanent: pattern.permanent } : {}),
         factors,
       });
     }
@@ -70,7 +80,7 @@ const rules: LoadRules = {
   lifting: (cases) =>
     expand(
       cases,
-      STRENGTH.filter(({ id }) => id !== '2 light'),
+      STRENGTH.filter(({ permanent }) => permanent !== 'favourable'),
       { basis: 'overturning', purpose: 'lifting', favourablePermanent: 1 },
     ),
 };

@@ -52,23 +52,34 @@ interface Pattern {
   readonly basis: Combination['basis'];
   readonly purpose: Combination['purpose'];
   readonly permanent: number;
+  readonly permanentIs?: Combination['permanent'];
   readonly favourablePermanent?: number;
   readonly variable: number;
   /** Every variable case is reduced by psi0 and none leads (6.10a). */
   readonly noneLeads?: boolean;
 }
 
-/** Each variable case leads in turn, the others of its set accompany it with psi0. */
+/**
+ * What leads together: all imposed load is one action beside the others, EN 1991-1-1 3.3.1(2)P, so that all its uses lead, or each accompanies with its
+ * own psi0.
+ */
+function leadersOf(set: readonly LoadCase[]): LoadCase[][] {
+  const isImposed = ({ nature }: LoadCase) => nature === 'imposed' || nature === 'roofImposed';
+  const imposed = set.filter(isImposed);
+  return [...(imposed.length > 0 ? [imposed] : []), ...set.filter((c) => !isImposed(c)).map((c) => [c])];
+}
+
+/** Each variable action leads in turn, the others of its set accompany it with psi0. */
 function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
   const result: Combination[] = [];
   const seen = new Set<string>();
   for (const set of variableSets(cases)) {
-    const leaders: (LoadCase | null)[] = pattern.noneLeads || set.length === 0 ? [null] : set;
-    for (const leader of leaders) {
+    const leaders: (readonly LoadCase[])[] = pattern.noneLeads || set.length === 0 ? [[]] : leadersOf(set);
+    for (const leading of leaders) {
       const factors = factorsFor(cases, (c) => {
         if (isPermanent(c.nature)) return pattern.permanent;
         if (!set.includes(c)) return 0;
-        return pattern.variable * (c === leader ? 1 : psi0(c));
+        return pattern.variable * (leading.includes(c) ? 1 : psi0(c));
       });
       const key = JSON.stringify(factors);
       if (seen.has(key)) continue;
@@ -76,14 +87,15 @@ function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
       const terms = cases.filter((c) => !isPermanent(c.nature) && factors[c.id]).map((c) => `${+factors[c.id]!.toFixed(3)} ${label(c)}`);
       const name = `${pattern.id}: ${[...(pattern.permanent ? [`${+pattern.permanent.toFixed(3)} G`] : []), ...terms].join(' + ')}`;
       result.push({
-        id: `${pattern.id}${leader ? ` ${leader.id}` : ''}${result.length}`,
+        id: `${pattern.id}${leading.map(({ id }) => ` ${id}`).join('')}${result.length}`,
         name,
         basis: pattern.basis,
         clause: pattern.clause,
         factors,
         favourablePermanent: pattern.favourablePermanent,
+        ...(pattern.permanentIs ? { permanent: pattern.permanentIs } : {}),
         purpose: pattern.purpose,
-        accompanying: set.filter((c) => c !== leader && psi0(c) < 1).map((c) => c.id),
+        accompanying: set.filter((c) => !leading.includes(c) && psi0(c) < 1).map((c) => c.id),
       });
     }
   }
@@ -98,7 +110,7 @@ function seismic(cases: readonly LoadCase[]): Combination[] {
 
 const rules = (rule: '6.10' | '6.10ab'): LoadRules => ({
   strength: (cases) => {
-    const common = { basis: 'factored', purpose: 'strength', variable: GAMMA_Q } as const;
+    const common = { basis: 'factored', purpose: 'strength', variable: GAMMA_Q, permanentIs: 'unfavourable' } as const;
     const heavy: Combination[] =
       rule === '6.10'
         ? expand(cases, { ...common, id: '6.10', clause: 'EN 1990 (6.10)', permanent: GAMMA_G })
@@ -106,12 +118,15 @@ const rules = (rule: '6.10' | '6.10ab'): LoadRules => ({
             ...expand(cases, { ...common, id: '6.10a', clause: 'EN 1990 (6.10a)', permanent: GAMMA_G, noneLeads: true }),
             ...expand(cases, { ...common, id: '6.10b', clause: 'EN 1990 (6.10b)', permanent: XI * GAMMA_G }),
           ];
-    // wind may lift: permanent load then helps
-    const light = cases.some((c) => c.nature === 'wind')
-      ? expand(
-          cases.filter((c) => isPermanent(c.nature) || c.nature === 'wind'),
-          { ...common, id: `${rule === '6.10' ? '6.10' : '6.10b'} light`, clause: 'EN 1990 (6.10)', permanent: 1 },
-        )
+    // permanent load is of one source: where it helps, all of it counts once (table A1.2(B), note 3), beside every leading action
+    const light = cases.some((c) => !isPermanent(c.nature) && c.nature !== 'seismic')
+      ? expand(cases, {
+          ...common,
+          id: `${rule === '6.10' ? '6.10' : '6.10b'} light`,
+          clause: rule === '6.10' ? 'EN 1990 (6.10)' : 'EN 1990 (6.10b)',
+          permanent: 1,
+          permanentIs: 'favourable',
+        })
       : [];
     return [...heavy, ...light, ...seismic(cases)];
   },

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { caseOf } from '../../load';
+import { caseOf, type Combination } from '../../load';
 import { BARS, concrete, steelGrade } from '../../material';
 import { catalogue, findSection, type Section } from '../../section';
 import { philosophyOf, type BeamActions, type Segment } from '..';
@@ -302,6 +302,46 @@ describe('combinations, EN 1990 with the UK annex', () => {
     for (const c of rules.service(cases)) expect(Math.max(...Object.values(c.factors))).toBe(1);
     const [equ] = rules.lifting(cases);
     expect([equ!.factors['permanent'], equ!.favourablePermanent, equ!.basis]).toEqual([1.1, 0.9, 'overturning']);
+  });
+  describe('by hand: permanent, imposed A and B, snow, wind', () => {
+    const five = [caseOf('permanent'), caseOf('imposed', 'A'), caseOf('imposed', 'B'), caseOf('snow'), caseOf('wind')];
+    const rows = (list: readonly Combination[]) =>
+      list.map(({ factors }) => five.map(({ id }) => +(factors[id] ?? 0).toFixed(5)).join(' '));
+    // psi0 of table NA.A1.1: 0.7 of imposed load, 0.5 of snow and wind; all imposed load is one action (EN 1991-1-1 3.3.1(2)P)
+    const led = (permanent: string) => [
+      `${permanent} 1.5 1.5 0.75 0.75`,
+      `${permanent} 1.05 1.05 1.5 0.75`,
+      `${permanent} 1.05 1.05 0.75 1.5`,
+    ];
+    it('(6.10): each action leads beside 1.35, and beside 1.0 where permanent load is favourable', () => {
+      const { strength } = philosophyOf(european, '6.10').rules;
+      expect(rows(strength(five))).toEqual([...led('1.35'), ...led('1')]);
+      expect(strength(five).map(({ permanent }) => permanent)).toEqual([
+        ...new Array<string>(3).fill('unfavourable'),
+        ...new Array<string>(3).fill('favourable'),
+      ]);
+    });
+    it('(6.10a) and (6.10b)', () => {
+      expect(rows(philosophyOf(european, '6.10ab').rules.strength(five))).toEqual([
+        '1.35 1.05 1.05 0.75 0.75',
+        ...led('1.24875'),
+        ...led('1'),
+      ]);
+    });
+    it('characteristic, (6.14b), and equilibrium, table NA.A1.2(A)', () => {
+      const { service, lifting } = philosophyOf(european, '6.10').rules;
+      expect(rows(service(five))).toEqual(['1 1 1 0.5 0.5', '1 0.7 0.7 1 0.5', '1 0.7 0.7 0.5 1']);
+      expect(rows(lifting(five))).toEqual(led('1.1'));
+    });
+    it('imposed load on a roof leads with the floors, without snow and wind', () => {
+      const roof = [caseOf('permanent'), caseOf('imposed', 'B'), caseOf('roofImposed'), caseOf('snow')];
+      const list = philosophyOf(european, '6.10').rules.strength(roof);
+      expect(
+        list
+          .filter(({ permanent }) => permanent === 'unfavourable')
+          .map(({ factors }) => roof.map(({ id }) => +(factors[id] ?? 0).toFixed(3)).join(' ')),
+      ).toEqual(['1.35 1.5 0 0.75', '1.35 1.05 0 1.5', '1.35 1.5 1.5 0']);
+    });
   });
   it('permanent load alone still makes a combination', () => {
     expect(

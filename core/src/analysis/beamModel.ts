@@ -1,0 +1,166 @@
+import { BeamSystem, type BeamSolution, type Effect } from '../beam';
+import { planLength, type Beam } from '../building';
+import type { Combination } from '../load';
+import { spansBetween, withValues, type Arrival } from '../takedown';
+import { loadingName } from './loadingName';
+import { beamLoads, partsOf, type Part } from './parts';
+import { valuesAt, probesOf, type Probe } from './probes';
+
+/** One combination with the parts of its variable load that are present, numbered as the parts of the beam. */
+export interface Loading {
+  /** The combination, with what is absent in its name. */
+  readonly combination: Combination;
+  readonly present: readonly boolean[];
+}
+
+/** Effects for which the loadings of a combination are picked. */
+export type Picked = 'strength' | 'deflection';
+
+/** An effect at a place: the value that each part has there by itself. */
+interface Elementary {
+  readonly effect: Effect;
+  readonly values: readonly number[];
+}
+
+/** A part of the largest value of an effect below which a value is rounding. */
+const ROUNDING = 1e-9;
+
+/** A beam ready to be solved under any combination of what lands on it. EI: Nmm2. */
+export class BeamModel {
+  readonly length: number;
+  /** Overhangs and spans, in order. */
+  readonly spans: readonly { readonly from: number; readonly to: number }[];
+  readonly parts: readonly Part[];
+  private readonly system: BeamSystem;
+  private readonly elementary = new Map<Picked, readonly Elementary[]>();
+
+  /** @throws BadInput or Unstable as the beam solver does */
+  constructor(
+    readonly beam: Beam,
+    readonly arrivals: readonly Arrival[],
+    EI: number,
+  ) {
+    this.length = planLength(beam);
+    this.spans = spansBetween(
+      beam.supports.map(({ at }) => at),
+      this.length,
+    );
+    this.parts = partsOf(arrivals, this.spans);
+    this.system = new BeamSystem({
+      length: this.length,
+      EI,
+      supports: beam.supports.map(({ at }) => ({ at: Math.min(at, this.length) })),
+      hinges: beam.hinges,
+    });
+  }
+
+  /** What the beam does under a combination with all that it has, or under one of its loadings. */
+  solve(combination: Combination, present?: readonly boolean[]): BeamSolution {
+    return this.system.solve(
+      this.parts.flatMap(({ caseId, loads, isPermanent }, i) => {
+        const factor = combination.factors[caseId] ?? 0;
+        return factor === 0 || (present && !present[i] && !isPermanent) ? [] : beamLoads(loads, factor, this.length);
+      }),
+    );
+  }
+
+  /** What lands on the beam under a loading: the arrivals with what is present of them. */
+  arrivalsUnder({ combination, present }: Loading): Arrival[] {
+    return this.parts.flatMap(({ caseId, loads, isPermanent }, i) =>
+      (combination.factors[caseId] ?? 0) === 0 || (!present[i] && !isPermanent)
+        ? []
+        : loads.map(({ arrival, shape, value }) =>
+            withValues(
+              { id: arrival.id, label: arrival.label, source: arrival.source, shape } as Arrival,
+              { [caseId]: value },
+              { [caseId]: value },
+            ),
+          ),
+    );
+  }
+
+  /** The combinations that differ in what this beam feels: of those that give it the same loads only the first stays. */
+  distinct(combinations: readonly Combination[]): Combination[] {
+    const cases = [...new Set(this.parts.map(({ caseId }) => caseId))];
+    const seen = new Set<string>();
+    return combinations.filter(({ factors, permanent }) => {
+      const key = `${permanent} ${cases.map((id) => factors[id] ?? 0).join()}`;
+      return seen.has(key) ? false : Boolean(seen.add(key));
+    });
+  }
+
+  /**
+   * The loadings of a combination under which moments anywhere and the shears along the beam, or deflections, are largest and least: at each place the parts
+   * of variable load that add to an effect, none that takes from it. None where a combination counts permanent load as favourable and it is so nowhere.
+   */
+  loadings(combination: Combination, picked: Picked = 'strength'): Loading[] {
+    const factors = this.parts.map(({ caseId }) => combination.factors[caseId] ?? 0);
+    const all = this.parts.map(() => true);
+    // one span and all of it pressing: everything adds to everything
+    if (this.spans.length === 1 && this.onlyPresses(factors))
+      return combination.permanent === 'favourable' ? [] : [{ combination, present: all }];
+    const found = new Map<string, boolean[]>();
+    const effects = this.effects(picked);
+    // what is as small as rounding beside the largest of its effect says nothing of what adds to it
+    const scales = new Map<Effect, number>();
+    for (const { effect, values } of effects) {
+      const scale = values.reduce((sum, value, i) => sum + Math.abs(factors[i]! * value), 0);
+      scales.set(effect, Math.max(scales.get(effect) ?? 0, scale));
+    }
+    for (const { effect, values } of effects) {
+      const nothing = ROUNDING * scales.get(effect)!;
+      for (const sense of [1, -1]) {
+        let permanent = 0;
+        let variable = 0;
+        this.parts.forEach((part, i) => {
+          const value = sense * factors[i]! * values[i]!;
+          if (part.isPermanent) permanent += value;
+          else if (value > 0) variable += value;
+        });
+        if (permanent + variable <= nothing) continue;
+        if (combination.permanent === 'unfavourable' && permanent < -nothing) continue;
+        if (combination.permanent === 'favourable' && permanent >= -nothing) continue;
+        // what has no effect here stays, so that all is named as all
+        const present = this.parts.map((part, i) => part.isPermanent || sense * factors[i]! * values[i]! >= -nothing);
+        found.set(present.map(Number).join(''), present);
+      }
+    }
+    const names = new Set<string>();
+    return [...found.values()].map((present) => {
+      let name = loadingName(combination.name, this.parts, factors, present, this.spans.length);
+      for (let n = 2; names.has(name); n += 1)
+        name = `${loadingName(combination.name, this.parts, factors, present, this.spans.length)} (${n})`;
+      names.add(name);
+      return { combination: name === combination.name ? combination : { ...combination, name }, present };
+    });
+  }
+
+  /** Every loading of combinations under which something is largest; of a beam without any load the first combination. */
+  everyLoading(combinations: readonly Combination[], picked: Picked = 'strength'): readonly Loading[] {
+    const distinct = this.distinct(combinations);
+    const found = distinct.flatMap((combination) => this.loadings(combination, picked));
+    return found.length > 0 ? found : distinct.slice(0, 1).map((combination) => ({ combination, present: this.parts.map(() => true) }));
+  }
+
+  private onlyPresses(factors: readonly number[]): boolean {
+    return this.parts.every(({ loads }, i) =>
+      loads.every(({ shape, value }) => {
+        const least = shape.type === 'point' ? 1 : Math.min(shape.start, shape.end);
+        const most = shape.type === 'point' ? 1 : Math.max(shape.start, shape.end);
+        return factors[i]! * value * least >= 0 && factors[i]! * value * most >= 0;
+      }),
+    );
+  }
+
+  /** For every place and effect the value that each part has there by itself. */
+  private effects(picked: Picked): readonly Elementary[] {
+    let found = this.elementary.get(picked);
+    if (!found) {
+      const probes: readonly Probe[] = probesOf(this.spans, this.parts, picked);
+      const alone = this.parts.map(({ loads }) => valuesAt(this.system.solve(beamLoads(loads, 1, this.length)), probes));
+      found = probes.map(({ effect }, p) => ({ effect, values: alone.map((values) => values[p]!) }));
+      this.elementary.set(picked, found);
+    }
+    return found;
+  }
+}

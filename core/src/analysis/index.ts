@@ -1,0 +1,1 @@
+export { BeamModel, type Loading } from './beamModel';
