@@ -3,6 +3,7 @@ import { planLength, type Beam } from '../building';
 import type { Combination } from '../load';
 import { spansBetween, withValues, type Arrival } from '../takedown';
 import { loadingName } from './loadingName';
+import { pickParts } from './pick';
 import { beamLoads, partsOf, type Part } from './parts';
 import { valuesAt, probesOf, type Probe } from './probes';
 
@@ -110,19 +111,13 @@ export class BeamModel {
     for (const { effect, values } of effects) {
       const nothing = ROUNDING * scales.get(effect)!;
       for (const sense of [1, -1]) {
-        let permanent = 0;
-        let variable = 0;
-        this.parts.forEach((part, i) => {
-          const value = sense * factors[i]! * values[i]!;
-          if (part.isPermanent) permanent += value;
-          else if (value > 0) variable += value;
-        });
-        if (permanent + variable <= nothing) continue;
-        if (combination.permanent === 'unfavourable' && permanent < -nothing) continue;
-        if (combination.permanent === 'favourable' && permanent >= -nothing) continue;
-        // what has no effect here stays, so that all is named as all
-        const present = this.parts.map((part, i) => part.isPermanent || sense * factors[i]! * values[i]! >= -nothing);
-        found.set(present.map(Number).join(''), present);
+        const present = pickParts(
+          this.parts,
+          this.parts.map((_, i) => sense * factors[i]! * values[i]!),
+          combination.permanent,
+          nothing,
+        );
+        if (present) found.set(present.map(Number).join(''), present);
       }
     }
     const names = new Set<string>();

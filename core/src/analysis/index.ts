@@ -1,1 +1,2 @@
+export { pickParts, type Pickable } from './pick';
 export { BeamModel, type Loading } from './beamModel';

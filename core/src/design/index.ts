@@ -31,14 +31,5 @@ export { lightestOf, type Sized, type SizingTask } from './lightestOf';
 export { senseOf, senseOfColumn, type Sense } from './senseCheck';
 export { chartChecks, chartConditions, longestSpan, spanChart, type ChartCell, type ChartRow, type SpanChartInput } from './spanChart';
 export { TYPED_BEAM, typedBeam, typedBeamItems, typedBeamSheet, type TypedBeam, type TypedLoad } from './typedBeam';
-export {
-  actionsOf,
-  forcedMember,
-  FORCES_GIVEN,
-  GIVEN_WORDS,
-  middleOf,
-  type ForcedMember,
-  type ForceSet,
-  type ForcesGiven,
-  type ThreeMoments,
-} from './memberForces';
+export { actionsOf, forcedMember, FORCES_GIVEN, GIVEN_WORDS, type ForcedMember, type ForcesGiven } from './memberForces';
+export { middleOf, type ForceSet, type ThreeMoments } from './forces';

@@ -153,12 +153,17 @@ describe('end forces from rows of a spreadsheet', () => {
     expect(sets[0]).toMatchObject({ name: 'C', major: { start: 1e6, end: 2e6 }, minor: none });
   });
   it('says which row it cannot read', () => {
-    const { sets, faults } = readForceSets('name,axial,case\nA,much,wind\nB,1,hail\nC,1,imposed Z\nD,1,', 'SI');
-    expect(sets.map(({ name }) => name)).toEqual(['D']);
+    const { sets, faults } = readForceSets(
+      'name,axial,case,both ways\nA,much,wind\nB,1,hail\nC,1,imposed Z\nD,1,wind,yes\nE,1,\nF,1,wind,perhaps',
+      'SI',
+    );
+    expect(sets.map(({ name, bothWays }) => [name, bothWays])).toEqual([['D', true]]);
     expect(faults.map(({ row, message }) => `${row} ${message.slice(0, 12)}`)).toEqual([
       '2 axial: "much',
       '3 case "hail" ',
       '4 use "Z" is n',
+      '6 case is miss',
+      '7 both ways: "',
     ]);
     expect(readForceSets('a,b\n1,2', 'SI').faults[0]!.message).toContain('none of the forces is there');
   });

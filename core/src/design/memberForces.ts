@@ -1,5 +1,4 @@
 import { BadInput } from '../error';
-import { caseOf, type Combination, type LoadCase, type Nature, type Use } from '../load';
 import type { SteelGrade } from '../material';
 import type { Section } from '../section';
 import { type Check, type Sheet } from '../sheet';
@@ -13,29 +12,9 @@ import {
   type Segment,
   type Standard,
 } from '../standard';
+import { casesOf, combinedForces, type Weights } from './combinedForces';
+import { middleOf, type Forces, type ForceSet, type NamedForces, type ThreeMoments } from './forces';
 import { mergeWorst } from './result';
-
-/** Moments at the start, in the middle and at the end of a length, Nmm, sagging positive. A middle that is left out lies on the straight line. */
-export interface ThreeMoments {
-  readonly start: number;
-  readonly middle?: number;
-  readonly end: number;
-}
-
-/** End forces of one member as a frame analysis gives them: all at once. N, Nmm; axial: compression positive. */
-export interface ForceSet {
-  readonly name: string;
-  /** Case that brings them; read where sets are given by case. */
-  readonly nature: Nature;
-  readonly use?: Use | undefined;
-  readonly axial: number;
-  readonly major: ThreeMoments;
-  readonly minor: ThreeMoments;
-  readonly shear: number;
-  readonly shearAcross: number;
-  /** Torque, Nmm. */
-  readonly torsion: number;
-}
 
 /**
  * How end forces are given. sets: each already combined, its forces at once. envelope: already combined, the greatest and least of each over the
@@ -82,9 +61,6 @@ export interface ForcedMember {
 
 const largest = (values: readonly number[]) => values.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a), 0);
 
-/** Moment in the middle, Nmm: as typed, or on the straight line between the ends. */
-export const middleOf = ({ start, middle, end }: ThreeMoments): number => middle ?? (start + end) / 2;
-
 function shaped(moments: ThreeMoments): MomentShape {
   const shape = { start: moments.start, middle: middleOf(moments), end: moments.end };
   return { ...shape, peak: peakBetween(shape) };
@@ -126,7 +102,7 @@ function segmentsOf(major: MomentShape, length: number, unbraced: number): Segme
 
 /** Forces of one set as a family's check wants them. length: over which the moments are given, mm; unbraced: between lateral restraints, mm. */
 export function actionsOf(
-  set: Omit<ForceSet, 'name' | 'nature' | 'use'>,
+  set: Forces,
   { length, unbraced }: Pick<ForcedMember, 'length' | 'unbraced'>,
   basis: MemberActions['basis'],
   combination: string,
@@ -143,13 +119,6 @@ export function actionsOf(
     torsion: set.torsion,
     segments: segmentsOf(major, length, unbraced),
   };
-}
-
-type Forces = Omit<ForceSet, 'name' | 'nature' | 'use'>;
-interface NamedForces {
-  readonly name: string;
-  readonly clause: string;
-  readonly forces: Forces;
 }
 
 const constant = (value: number): ThreeMoments => ({ start: value, middle: value, end: value });
@@ -191,34 +160,50 @@ function corners(rows: readonly ForceSet[]): NamedForces[] {
   );
 }
 
-function combined(sets: readonly ForceSet[], combinations: readonly Combination[]): NamedForces[] {
-  const caseId = ({ nature, use }: ForceSet) => caseOf(nature, nature === 'imposed' ? use : undefined).id;
-  const sum = (combination: Combination, value: (set: ForceSet) => number) =>
-    sets.reduce((total, set) => total + (combination.factors[caseId(set)] ?? 0) * value(set), 0);
-  const three = (combination: Combination, of: (set: ForceSet) => ThreeMoments): ThreeMoments => ({
-    start: sum(combination, (set) => of(set).start),
-    middle: sum(combination, (set) => middleOf(of(set))),
-    end: sum(combination, (set) => of(set).end),
-  });
-  return combinations.map((combination) => ({
-    name: combination.name,
-    clause: combination.clause,
-    forces: {
-      axial: sum(combination, (set) => set.axial),
-      major: three(combination, (set) => set.major),
-      minor: three(combination, (set) => set.minor),
-      shear: sum(combination, (set) => set.shear),
-      shearAcross: sum(combination, (set) => set.shearAcross),
-      torsion: sum(combination, (set) => set.torsion),
-    },
-  }));
+/** How much of the member a unit of each force uses by itself, measured by the largest of it that the sets have together. */
+function weightsOf(sets: readonly ForceSet[], check: (forces: Forces) => readonly Check[]): Weights {
+  const none: ThreeMoments = { start: 0, middle: 0, end: 0 };
+  const still: Forces = { axial: 0, major: none, minor: none, shear: 0, shearAcross: 0, torsion: 0 };
+  const used = (unit: number, forces: Partial<Forces>) => {
+    if (unit === 0) return 0;
+    const uses = check({ ...still, ...forces }).map(({ utilisation }) => utilisation ?? 0);
+    return Math.max(0, ...uses) / unit;
+  };
+  const total = (of: (set: ForceSet) => number) => sets.reduce((sum, set) => sum + Math.abs(of(set)), 0);
+  const moment = (of: (set: ForceSet) => ThreeMoments) =>
+    Math.max(...[(m: ThreeMoments) => m.start, middleOf, (m: ThreeMoments) => m.end].map((at) => total((set) => at(of(set)))));
+  const [axial, major, minor] = [total((set) => set.axial), moment((set) => set.major), moment((set) => set.minor)];
+  return {
+    axial: used(axial, { axial }),
+    major: used(major, { major: constant(major) }),
+    minor: used(minor, { minor: constant(minor) }),
+  };
 }
 
-const casesOf = (sets: readonly ForceSet[]): LoadCase[] => [
-  ...new Map(
-    sets.map(({ nature, use }) => caseOf(nature, nature === 'imposed' ? use : undefined)).map((found) => [found.id, found]),
-  ).values(),
-];
+/** Sets that are combined already; one that acts both ways is looked at turned round as well. */
+function asGiven(sets: readonly ForceSet[]): NamedForces[] {
+  const opposite = (value: number) => (value === 0 ? 0 : -value);
+  const turned = (moments: ThreeMoments): ThreeMoments => ({
+    start: opposite(moments.start),
+    middle: opposite(middleOf(moments)),
+    end: opposite(moments.end),
+  });
+  return sets.flatMap((set, i) => {
+    const { axial, major, minor, shear, shearAcross, torsion } = set;
+    const name = set.name || `set ${i + 1}`;
+    const one: NamedForces = { name, clause: 'as typed', forces: { axial, major, minor, shear, shearAcross, torsion } };
+    if (!set.bothWays) return [one];
+    const forces = {
+      axial: opposite(axial),
+      major: turned(major),
+      minor: turned(minor),
+      shear: opposite(shear),
+      shearAcross: opposite(shearAcross),
+      torsion: opposite(torsion),
+    };
+    return [one, { name: `${name}, the other way`, clause: 'as typed, all its forces turned round', forces }];
+  });
+}
 
 /**
  * Everything that sets of end forces make a member carry, by one philosophy: the worst of each check over all sets, pairings or combinations. On
@@ -236,16 +221,35 @@ export function forcedMember(
   if (sets.length === 0) throw new BadInput('give at least one set of forces', 'sets');
   const { text, reason } = GIVEN_WORDS[given];
   sheet?.assume(`forces-${given}`, text, reason);
-  const all =
-    given === 'sets'
-      ? sets.map(({ name, ...forces }, i) => ({ name: name || `set ${i + 1}`, clause: 'as typed', forces }))
-      : given === 'envelope'
-        ? corners(sets)
-        : combined(sets, philosophy.rules.strength(casesOf(sets)));
-  if (all.length === 0) throw new BadInput(`${philosophy.title} has no combination for these cases`, 'sets');
-  const check = ({ name, forces }: NamedForces, inner?: Sheet) => {
+  const turned = sets.findIndex(({ bothWays }) => bothWays);
+  if (given === 'envelope' && turned >= 0)
+    throw new BadInput('An envelope has its peaks of both signs: type them, no set acts both ways', `sets.${turned}.bothWays`);
+  if (turned >= 0)
+    sheet?.note(
+      'A set that acts both ways is looked at as typed and turned round: its axial force, shears, moments and torque change their sign together.',
+    );
+  const run = ({ name, forces }: Pick<NamedForces, 'name' | 'forces'>, inner?: Sheet) => {
     const { unbraced, length, ...rest } = member;
     return standard.steelMember({ ...rest, actions: actionsOf(forces, { length, unbraced }, philosophy.basis, name) }, philosophy, inner);
+  };
+  if (given === 'cases')
+    sheet?.note(
+      'Variable load that takes from a force, or from an interaction of forces, is left out of it. Of several cases of wind, of snow or of earthquake one acts at a time.',
+    );
+  const all =
+    given === 'sets'
+      ? asGiven(sets)
+      : given === 'envelope'
+        ? corners(sets)
+        : combinedForces(
+            sets,
+            philosophy.rules.strength(casesOf(sets)),
+            weightsOf(sets, (forces) => run({ name: '', forces })),
+          );
+  if (all.length === 0) throw new BadInput(`${philosophy.title} has no combination for these cases`, 'sets');
+  const check = (entry: NamedForces, inner?: Sheet) => {
+    if (inner) entry.record?.(inner);
+    return run(entry, inner);
   };
   const worst = new Map<string, Check>();
   // a set that does not govern by name is not printed: sets of one name are told apart by their place

@@ -23,13 +23,26 @@ export const FORCE_COLUMNS = [
   'shear',
   'shear across',
   'torsion',
+  'both ways',
 ] as const;
+
+/** Columns of which one is wanted: the forces. */
+const FORCES = FORCE_COLUMNS.slice(2, -1);
 
 const MOST = 500;
 
-/** A load case as people write it: permanent, imposed B, wind. */
-function caseOfText(text: string): { nature: Nature; use: Use } {
+/** Whether a cell says yes. @throws BadInput where it says neither yes nor no */
+function yesOrNo(text: string): boolean {
+  const word = text.trim().toLowerCase();
+  if (['yes', 'y', 'true', '1'].includes(word)) return true;
+  if (['', 'no', 'n', 'false', '0'].includes(word)) return false;
+  throw new BadInput(`both ways: "${text}" is neither yes nor no`, 'both ways');
+}
+
+/** A load case as people write it: permanent, imposed B, wind. A row without one is refused where others have theirs. */
+function caseOfText(text: string, isWanted: boolean): { nature: Nature; use: Use } {
   const [word = '', use = ''] = text.trim().split(/[\s,-]+/);
+  if (!text.trim() && isWanted) throw new BadInput('case is missing: other rows name theirs', 'case');
   if (!text.trim()) return { nature: 'permanent', use: 'B' };
   const nature = NATURES.find((name) => name.toLowerCase() === word.toLowerCase());
   if (!nature) throw new BadInput(`case "${text}" is none of ${NATURES.join(', ')}`, 'case');
@@ -52,11 +65,12 @@ export function readForceSets(text: string, units: UnitSystem): ReadForceSets {
       .toLowerCase();
   const head = (data[0] ?? []).map(plain);
   const column = (name: (typeof FORCE_COLUMNS)[number]) => head.indexOf(name.toLowerCase());
-  if (!FORCE_COLUMNS.slice(2).some((name) => column(name) >= 0))
+  if (!FORCES.some((name) => column(name) >= 0))
     return {
       sets: [],
       faults: [{ row: 1, message: `the first row names the columns: ${FORCE_COLUMNS.join(', ')}; none of the forces is there` }],
     };
+  const hasCases = data.slice(1).some((cells) => (cells[column('case')] ?? '').trim() !== '');
   const sets: ForceSet[] = [];
   const faults: { row: number; message: string }[] = [];
   data.slice(1).forEach((cells, i) => {
@@ -81,13 +95,14 @@ export function readForceSets(text: string, units: UnitSystem): ReadForceSets {
       };
       sets.push({
         name: cell('name') || `row ${i + 2}`,
-        ...caseOfText(cell('case')),
+        ...caseOfText(cell('case'), hasCases),
         axial: value('axial', 'force') ?? 0,
         major: moments('My'),
         minor: moments('Mz'),
         shear: value('shear', 'force') ?? 0,
         shearAcross: value('shear across', 'force') ?? 0,
         torsion: value('torsion', 'moment') ?? 0,
+        ...(yesOrNo(cell('both ways')) ? { bothWays: true } : {}),
       });
     } catch (error) {
       if (!(error instanceof PlinthError)) throw error;

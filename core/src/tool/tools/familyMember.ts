@@ -188,6 +188,7 @@ export function memberTools(
               name: text(60).default('').describe('what it is called'),
               nature: z.enum(NATURES).optional().describe('nature of its case, where sets are given by case'),
               use: z.enum(USES).optional().describe('use of an imposed load, where sets are given by case'),
+              bothWays: z.boolean().default(false).describe('it acts the other way as well, all its forces turned round together'),
               ...force,
             }),
           )

@@ -13,7 +13,7 @@ import {
   type ForcesGiven,
   type UnitSystem,
 } from '@plinth/core';
-import { QuantityField, SelectField, TextField } from '../../parts/fields';
+import { CheckField, QuantityField, SelectField, TextField } from '../../parts/fields';
 import { Question } from '../../parts/Question';
 import { METHODS } from './methods';
 
@@ -115,6 +115,13 @@ export function ForceSets({
           />
         ) : null}
       </div>
+      {given === 'envelope' ? null : (
+        <CheckField
+          label="acts the other way as well, all its forces turned round together"
+          value={set.bothWays ?? false}
+          commit={(bothWays) => put({ bothWays })}
+        />
+      )}
       <QuantityField label="Axial force, compression positive" kind="force" value={set.axial} commit={(axial) => put({ axial })} />
       {moments('major', 'Moment, major axis')}
       {moments('minor', 'Moment, minor axis')}

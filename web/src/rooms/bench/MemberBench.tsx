@@ -112,9 +112,12 @@ function run({ family, shown: _, combinedBy: __, ...typed }: MemberInput, philos
   try {
     // what these codes do not read stays typed for the others
     const input = Object.fromEntries(Object.entries(typed).filter(([field]) => isRead(family, field)));
-    const sets = typed.sets.map(({ nature, use, ...forces }) =>
-      typed.given === 'cases' ? { ...forces, nature, ...(nature === 'imposed' ? { use } : {}) } : forces,
-    );
+    const sets = typed.sets.map(({ nature, use, bothWays = false, ...forces }) => ({
+      ...forces,
+      // an envelope has its peaks of both signs
+      bothWays: bothWays && typed.given !== 'envelope',
+      ...(typed.given === 'cases' ? { nature, ...(nature === 'imposed' ? { use } : {}) } : {}),
+    }));
     return runTool(findTool(`${family}.steel.memberForces`), { ...input, sets, philosophy });
   } catch (error) {
     if (!(error instanceof PlinthError)) throw error;

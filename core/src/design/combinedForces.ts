@@ -1,0 +1,187 @@
+import { pickParts, type Pickable } from '../analysis';
+import { caseOf, isPermanent, type Combination, type LoadCase } from '../load';
+import type { Sheet } from '../sheet';
+import { middleOf, type ForceSet, type Forces, type NamedForces } from './forces';
+
+/** Forces of a member one after the other: axial, moments about both axes at start, middle and end, shears, torque. */
+const COMPONENTS: readonly { readonly symbol: string; readonly kind: 'force' | 'moment'; readonly of: (set: Forces) => number }[] = [
+  { symbol: 'N', kind: 'force', of: ({ axial }) => axial },
+  { symbol: 'My_s', kind: 'moment', of: ({ major }) => major.start },
+  { symbol: 'My_m', kind: 'moment', of: ({ major }) => middleOf(major) },
+  { symbol: 'My_e', kind: 'moment', of: ({ major }) => major.end },
+  { symbol: 'Mz_s', kind: 'moment', of: ({ minor }) => minor.start },
+  { symbol: 'Mz_m', kind: 'moment', of: ({ minor }) => middleOf(minor) },
+  { symbol: 'Mz_e', kind: 'moment', of: ({ minor }) => minor.end },
+  { symbol: 'V', kind: 'force', of: ({ shear }) => shear },
+  { symbol: 'V_z', kind: 'force', of: ({ shearAcross }) => shearAcross },
+  { symbol: 'T', kind: 'moment', of: ({ torsion }) => torsion },
+];
+/** Moments of which one axis of an interaction is read: at a place, or even along the member, under which it buckles most. */
+const MAJOR = [[1], [2], [3], [1, 3]] as const;
+const MINOR = [[4], [5], [6], [4, 6]] as const;
+
+/** How much of a member a unit of axial force, of moment about either axis, uses by itself: weights of its interactions. */
+export interface Weights {
+  readonly axial: number;
+  readonly major: number;
+  readonly minor: number;
+}
+
+/** Growths of the moments beside the axial force for which sets are picked: interaction factors lie between, and where the axial force is small it does not count. */
+const GROWTHS: readonly (readonly [major: number, minor: number])[] = [
+  [1, 1],
+  [0.6, 0.6],
+  [1.6, 1.6],
+  [5, 5],
+  [0.5, 1.2],
+  [1.2, 0.5],
+];
+
+/** One set, or one set turned round. */
+interface Part extends Pickable {
+  readonly set: ForceSet;
+  readonly sign: 1 | -1;
+  readonly caseId: string;
+}
+
+const caseOfSet = ({ nature, use }: ForceSet): LoadCase => caseOf(nature, nature === 'imposed' ? use : undefined);
+
+/** The load cases of sets, each once. */
+export const casesOf = (sets: readonly ForceSet[]): LoadCase[] => [
+  ...new Map(sets.map(caseOfSet).map((found) => [found.id, found])).values(),
+];
+
+/** Natures of which several cases are alternatives: wind from the left and from the right never act together, and cannot cancel. */
+const ALTERNATIVES: readonly string[] = ['wind', 'snow', 'seismic'];
+
+function partsOf(sets: readonly ForceSet[]): Part[] {
+  return sets.flatMap((set, i) => {
+    const of = {
+      set,
+      caseId: caseOfSet(set).id,
+      isPermanent: isPermanent(set.nature),
+      oneOf: ALTERNATIVES.includes(set.nature) ? set.nature : set.bothWays ? `set ${i}` : undefined,
+    };
+    return set.bothWays
+      ? [
+          { ...of, sign: 1 as const },
+          { ...of, sign: -1 as const },
+        ]
+      : [{ ...of, sign: 1 as const }];
+  });
+}
+
+/** Sums of forces by which sets are picked: each component by itself, and interactions with every pairing of signs and places. */
+function functionals({ axial, major, minor }: Weights): number[][] {
+  const row = (...entries: (readonly [number, number])[]) => {
+    const found = COMPONENTS.map(() => 0);
+    for (const [i, weight] of entries) found[i] = weight;
+    return found;
+  };
+  const list = COMPONENTS.map((_, i) => row([i, 1]));
+  const at = (places: readonly number[], weight: number) => places.map((place) => [place, weight / places.length] as const);
+  const signs = [1, -1];
+  for (const [gy, gz] of GROWTHS)
+    for (const y of MAJOR)
+      for (const z of minor === 0 ? MINOR.slice(0, 1) : MINOR)
+        for (const a of signs)
+          for (const b of minor === 0 ? [1] : signs) list.push(row([0, axial], ...at(y, a * gy * major), ...at(z, b * gz * minor)));
+  return list;
+}
+
+const nameOf = (set: ForceSet, sets: readonly ForceSet[]) => set.name || `set ${sets.indexOf(set) + 1}`;
+
+/**
+ * Unfactored sets of one load case each, combined: for each combination the sums under which each force, and each interaction of axial force and
+ * moments, is largest. Variable sets that take from it are left out, of several of wind, snow or earthquake one acts at a time, and one that acts both
+ * ways may be turned round, all its forces together.
+ */
+export function combinedForces(sets: readonly ForceSet[], combinations: readonly Combination[], weights: Weights): NamedForces[] {
+  const parts = partsOf(sets);
+  const table = parts.map(({ set, sign }) => COMPONENTS.map(({ of }) => sign * of(set)));
+  const wanted = functionals(weights);
+  return combinations.flatMap((combination) => {
+    const factors = parts.map(({ caseId }) => combination.factors[caseId] ?? 0);
+    const found = new Map<string, boolean[]>();
+    for (const functional of wanted) {
+      const values = table.map((row, i) => factors[i]! * row.reduce((sum, value, k) => sum + functional[k]! * value, 0));
+      const nothing = 1e-9 * values.reduce((sum, value) => sum + Math.abs(value), 0);
+      for (const sense of [1, -1]) {
+        const picked = pickParts(
+          parts,
+          values.map((value) => sense * value),
+          combination.permanent,
+          nothing,
+        );
+        const present = picked?.map((is, i) => is && factors[i] !== 0);
+        if (present) found.set(present.map(Number).join(''), present);
+      }
+    }
+    return [...found.values()].map((present) => {
+      const acting = parts.flatMap((part, i) => (present[i] ? [{ ...part, factor: factors[i]! * part.sign }] : []));
+      const sum = (value: (set: ForceSet) => number) => acting.reduce((total, { set, factor }) => total + factor * value(set), 0);
+      const three = (of: (set: ForceSet) => ForceSet['major']) => ({
+        start: sum((set) => of(set).start),
+        middle: sum((set) => middleOf(of(set))),
+        end: sum((set) => of(set).end),
+      });
+      const absent = sets.filter((set) => combination.factors[caseOfSet(set).id] && !acting.some((one) => one.set === set));
+      const turned = acting.filter(({ sign }) => sign < 0);
+      const said = [
+        ...(absent.length > 0 ? [`without ${absent.map((set) => nameOf(set, sets)).join(', ')}`] : []),
+        ...turned.map(({ set }) => `${nameOf(set, sets)} the other way`),
+      ];
+      return {
+        name: [combination.name, ...said].join(', '),
+        clause: combination.clause,
+        forces: {
+          axial: sum((set) => set.axial),
+          major: three((set) => set.major),
+          minor: three((set) => set.minor),
+          shear: sum((set) => set.shear),
+          shearAcross: sum((set) => set.shearAcross),
+          torsion: sum((set) => set.torsion),
+        },
+        record: (sheet: Sheet) => recordSum(acting, sets, sheet),
+      };
+    });
+  });
+}
+
+/** Every force from the forces of its cases, each with its factor. */
+function recordSum(acting: readonly { readonly set: ForceSet; readonly factor: number }[], sets: readonly ForceSet[], sheet: Sheet): void {
+  const scope = sheet.scope('Forces');
+  acting.forEach(({ set, factor }, i) => scope.given(`g_${i + 1}`, factor, 'ratio', `factor of ${nameOf(set, sets)}`));
+  for (const { symbol, kind, of } of COMPONENTS) {
+    const terms = acting.map(({ set, factor }, i) => ({ set, factor, i, value: of(set) })).filter(({ value }) => value !== 0);
+    if (terms.length === 0) continue;
+    const inputs: Record<string, number> = {};
+    for (const { set, factor, i, value } of terms) {
+      const name = `${symbol}${i + 1}`;
+      scope.given(name, value, kind, `${SAID[symbol]}, ${nameOf(set, sets)}`, 'analysis');
+      Object.assign(inputs, { [`g_${i + 1}`]: factor, [name]: value });
+    }
+    scope.step(
+      symbol,
+      terms.map(({ i }) => `g_${i + 1} * ${symbol}${i + 1}`).join(' + '),
+      inputs,
+      terms.reduce((sum, { factor, value }) => sum + factor * value, 0),
+      kind,
+      'combination',
+      SAID[symbol],
+    );
+  }
+}
+
+const SAID: Readonly<Record<string, string>> = {
+  N: 'axial force, compression positive',
+  My_s: 'moment about the major axis, start',
+  My_m: 'moment about the major axis, middle',
+  My_e: 'moment about the major axis, end',
+  Mz_s: 'moment about the minor axis, start',
+  Mz_m: 'moment about the minor axis, middle',
+  Mz_e: 'moment about the minor axis, end',
+  V: 'shear along the depth',
+  V_z: 'shear across the depth',
+  T: 'torque',
+};
