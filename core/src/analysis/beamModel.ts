@@ -33,6 +33,7 @@ export class BeamModel {
   readonly spans: readonly { readonly from: number; readonly to: number }[];
   readonly parts: readonly Part[];
   private readonly system: BeamSystem;
+  private alone: readonly BeamSolution[] | null = null;
   private readonly elementary = new Map<Picked, readonly Elementary[]>();
 
   /** @throws BadInput or Unstable as the beam solver does */
@@ -63,6 +64,12 @@ export class BeamModel {
         return factor === 0 || (present && !present[i] && !isPermanent) ? [] : beamLoads(loads, factor, this.length);
       }),
     );
+  }
+
+  /** What each part does to an effect at a place by itself, unfactored, in the order of the parts. */
+  partsAt(effect: Effect, at: number, side: -1 | 1): number[] {
+    this.alone ??= this.parts.map(({ loads }) => this.system.solve(beamLoads(loads, 1, this.length)));
+    return this.alone.map((solution) => solution.at(effect, at, side));
   }
 
   /** What lands on the beam under a loading: the arrivals with what is present of them. */
@@ -152,7 +159,8 @@ export class BeamModel {
     let found = this.elementary.get(picked);
     if (!found) {
       const probes: readonly Probe[] = probesOf(this.spans, this.parts, picked);
-      const alone = this.parts.map(({ loads }) => valuesAt(this.system.solve(beamLoads(loads, 1, this.length)), probes));
+      this.alone ??= this.parts.map(({ loads }) => this.system.solve(beamLoads(loads, 1, this.length)));
+      const alone = this.alone.map((solution) => valuesAt(solution, probes));
       found = probes.map(({ effect }, p) => ({ effect, values: alone.map((values) => values[p]!) }));
       this.elementary.set(picked, found);
     }

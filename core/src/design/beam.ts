@@ -16,6 +16,7 @@ import type { Context } from './context';
 import { noteRefusal } from './refusal';
 import { isReadBy } from './unreadFields';
 import { eccentricChecks, supportChecks } from './offAxis';
+import { recordEffects } from './effectsSheet';
 import { recordTakedown } from './takedownSheet';
 import { standingLoads, webChecks } from './standing';
 
@@ -122,7 +123,7 @@ export function checkBeam(
   const model = new BeamModel(beam, arrivals, EI);
   const worst = new Map<string, Check>();
   const loadings = model.everyLoading(context.combinations(philosophy).strength);
-  const prepared = loadings.map((loading) => ({ combination: loading.combination, ...beamActions(model, loading) }));
+  const prepared = loadings.map((loading) => ({ loading, combination: loading.combination, ...beamActions(model, loading) }));
   const { untwisted } = beam;
   if (untwisted && !isReadBy(standard, 'beam', 'untwisted'))
     sheet?.note(`"Held against twisting" is typed and not used by ${standard.title}.`);
@@ -133,8 +134,11 @@ export function checkBeam(
     // every combination that governs some check is printed whole; the others cannot be worse anywhere
     const governingNames = new Set([...worst.values()].map((check) => check.combination));
     const printed = prepared.filter(({ combination }) => governingNames.has(combination.name));
-    for (const { actions, combination } of printed.length ? printed : prepared.slice(0, 1))
-      standard.steelBeam({ section, grade, actions, untwisted }, philosophy, sheet.scope(`${combination.name} (${combination.clause})`));
+    for (const { actions, combination, loading, solution } of printed.length ? printed : prepared.slice(0, 1)) {
+      const scope = sheet.scope(`${combination.name} (${combination.clause})`);
+      recordEffects(model, loading, solution, building.brief.units, scope);
+      standard.steelBeam({ section, grade, actions, untwisted }, philosophy, scope);
+    }
   }
   const { service } = context.combinations(philosophy);
   const deflections =

@@ -13,6 +13,7 @@ import { effectiveLength, effectiveLengthWords, sways, type BucklingAxis } from 
 import { nominalMoments, sideBeams, type SideBeam } from './eccentricity';
 import { reducedSums, reductionAssumption, reductionOf, type MemberReduction } from './reduction';
 import { mergeWorst, withoutSection, type MemberDesign } from './result';
+import { recordAxial } from './axialSheet';
 import { recordTakedown } from './takedownSheet';
 
 const CONCENTRIC_ANGLE: Assumption = {
@@ -84,7 +85,15 @@ export function checkColumn(
     const moments = nominalMoments(beams, ledger, combination);
     // what counts permanent load as favourable presses less than what does not
     const pressing = combination.permanent === 'favourable' ? [] : [most];
-    return (least < 0 ? [...pressing, least] : pressing).map((axial) => ({ combination, axial, moments }));
+    return (least < 0 ? [...pressing, least] : pressing).map((axial) => ({
+      combination,
+      axial,
+      moments,
+      record: (scope: Sheet) =>
+        axial === least && least < 0
+          ? recordAxial(ledger, combination, 'relieving', building.brief.units, scope)
+          : recordAxial({ sum, adverse }, combination, 'pressing', building.brief.units, scope),
+    }));
   });
   for (const { combination, axial, moments } of prepared)
     mergeWorst(
@@ -95,8 +104,9 @@ export function checkColumn(
     recordEffectiveLengths(column, height, standard, sheet.scope('Effective lengths'));
     const names = new Set([...worst.values()].map((check) => check.combination));
     const printed = prepared.filter(({ combination }) => names.has(combination.name));
-    for (const { combination, axial, moments } of printed.length ? printed : prepared.slice(0, 1)) {
+    for (const { combination, axial, moments, record } of printed.length ? printed : prepared.slice(0, 1)) {
       const scope = sheet.scope(`${combination.name} (${combination.clause})`);
+      record(scope);
       recordSideBeams(beams, ledger, combination, scope);
       standard.steelColumn({ ...input, axial, moments, combination: combination.name, basis: combination.basis }, philosophy, scope);
     }

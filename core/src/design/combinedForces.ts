@@ -6,12 +6,12 @@ import { middleOf, type ForceSet, type Forces, type NamedForces } from './forces
 /** Forces of a member one after the other: axial, moments about both axes at start, middle and end, shears, torque. */
 const COMPONENTS: readonly { readonly symbol: string; readonly kind: 'force' | 'moment'; readonly of: (set: Forces) => number }[] = [
   { symbol: 'N', kind: 'force', of: ({ axial }) => axial },
-  { symbol: 'My_s', kind: 'moment', of: ({ major }) => major.start },
-  { symbol: 'My_m', kind: 'moment', of: ({ major }) => middleOf(major) },
-  { symbol: 'My_e', kind: 'moment', of: ({ major }) => major.end },
-  { symbol: 'Mz_s', kind: 'moment', of: ({ minor }) => minor.start },
-  { symbol: 'Mz_m', kind: 'moment', of: ({ minor }) => middleOf(minor) },
-  { symbol: 'Mz_e', kind: 'moment', of: ({ minor }) => minor.end },
+  { symbol: 'M_ys', kind: 'moment', of: ({ major }) => major.start },
+  { symbol: 'M_ym', kind: 'moment', of: ({ major }) => middleOf(major) },
+  { symbol: 'M_ye', kind: 'moment', of: ({ major }) => major.end },
+  { symbol: 'M_zs', kind: 'moment', of: ({ minor }) => minor.start },
+  { symbol: 'M_zm', kind: 'moment', of: ({ minor }) => middleOf(minor) },
+  { symbol: 'M_ze', kind: 'moment', of: ({ minor }) => minor.end },
   { symbol: 'V', kind: 'force', of: ({ shear }) => shear },
   { symbol: 'V_z', kind: 'force', of: ({ shearAcross }) => shearAcross },
   { symbol: 'T', kind: 'moment', of: ({ torsion }) => torsion },
@@ -148,22 +148,24 @@ export function combinedForces(sets: readonly ForceSet[], combinations: readonly
   });
 }
 
+const numbered = (symbol: string, i: number) => `${symbol}${symbol.includes('_') ? '' : '_'}${i + 1}`;
+
 /** Every force from the forces of its cases, each with its factor. */
 function recordSum(acting: readonly { readonly set: ForceSet; readonly factor: number }[], sets: readonly ForceSet[], sheet: Sheet): void {
   const scope = sheet.scope('Forces');
-  acting.forEach(({ set, factor }, i) => scope.given(`g_${i + 1}`, factor, 'ratio', `factor of ${nameOf(set, sets)}`));
+  acting.forEach(({ set, factor }, i) => scope.given(`gamma_${i + 1}`, factor, 'ratio', `factor of ${nameOf(set, sets)}`));
   for (const { symbol, kind, of } of COMPONENTS) {
     const terms = acting.map(({ set, factor }, i) => ({ set, factor, i, value: of(set) })).filter(({ value }) => value !== 0);
     if (terms.length === 0) continue;
     const inputs: Record<string, number> = {};
     for (const { set, factor, i, value } of terms) {
-      const name = `${symbol}${i + 1}`;
+      const name = numbered(symbol, i);
       scope.given(name, value, kind, `${SAID[symbol]}, ${nameOf(set, sets)}`, 'analysis');
-      Object.assign(inputs, { [`g_${i + 1}`]: factor, [name]: value });
+      Object.assign(inputs, { [`gamma_${i + 1}`]: factor, [name]: value });
     }
     scope.step(
       symbol,
-      terms.map(({ i }) => `g_${i + 1} * ${symbol}${i + 1}`).join(' + '),
+      terms.map(({ i }) => `gamma_${i + 1} * ${numbered(symbol, i)}`).join(' + '),
       inputs,
       terms.reduce((sum, { factor, value }) => sum + factor * value, 0),
       kind,
@@ -175,12 +177,12 @@ function recordSum(acting: readonly { readonly set: ForceSet; readonly factor: n
 
 const SAID: Readonly<Record<string, string>> = {
   N: 'axial force, compression positive',
-  My_s: 'moment about the major axis, start',
-  My_m: 'moment about the major axis, middle',
-  My_e: 'moment about the major axis, end',
-  Mz_s: 'moment about the minor axis, start',
-  Mz_m: 'moment about the minor axis, middle',
-  Mz_e: 'moment about the minor axis, end',
+  M_ys: 'moment about the major axis, start',
+  M_ym: 'moment about the major axis, middle',
+  M_ye: 'moment about the major axis, end',
+  M_zs: 'moment about the minor axis, start',
+  M_zm: 'moment about the minor axis, middle',
+  M_ze: 'moment about the minor axis, end',
   V: 'shear along the depth',
   V_z: 'shear across the depth',
   T: 'torque',

@@ -6,6 +6,7 @@ import { findSection, isSection } from '../section';
 import { compare, governing, Sheet, unproven, worstVerdict, type Assumption, type Check, type VerdictWord } from '../sheet';
 import type { PadStrength } from '../standard';
 import type { MemberLedger } from '../takedown';
+import { recordAxial } from './axialSheet';
 import type { Context } from './context';
 import { ECCENTRIC, eccentricChecks } from './offAxis';
 import { reducedSums, reductionAssumption, reductionOf, type MemberReduction } from './reduction';
@@ -262,6 +263,7 @@ export function designFooting(context: Context, id: string, record = false): { d
       if (!size) return null;
       const checks: Check[] = [];
       const bearing = inner?.scope(`Bearing on the soil, ${service.combination.name} (${service.combination.clause})`);
+      recordAxial(reducedSums(ledger, reduction, service.combination), service.combination, 'pressing', brief.units, bearing);
       const pressure = bearingPressure(service.force, size.width, size.length, thickness, ground, bearing);
       bearing?.given('q_a', ground.allowable, 'bearing', `allowable bearing, ${ground.basis}`, brief.bearingSource || 'brief');
       const eccentric = eccentricChecks(building, ledger, 'a pad with moment', bearing);
@@ -297,6 +299,8 @@ export function designFooting(context: Context, id: string, record = false): { d
         );
         return { ...size, thickness, checks, bars: null };
       }
+      const strengthSheet = inner?.scope(`Strength, ${strength.combination.name} (${strength.combination.clause})`);
+      recordAxial(reducedSums(ledger, reduction, strength.combination), strength.combination, 'pressing', brief.units, strengthSheet);
       const pad = standard.padStrength(
         {
           ...size,
@@ -310,7 +314,7 @@ export function designFooting(context: Context, id: string, record = false): { d
           cover: brief.cover,
           factored: { force: strength.force, combination: strength.combination.name },
         },
-        inner?.scope(`Strength, ${strength.combination.name} (${strength.combination.clause})`),
+        strengthSheet,
       );
       return { ...size, thickness, checks: [...checks, ...pad.checks], bars: pad.bars };
     };

@@ -1,0 +1,52 @@
+import { caseFromId, caseLabel, isPermanent, type Combination } from '../load';
+import { formatQuantity, type UnitSystem } from '../quantity';
+import type { Sheet } from '../sheet';
+import type { ByCase } from '../takedown';
+
+/**
+ * The axial force of a column or on a pad under a combination, from the force of each case with its factor, recorded as N. Of a variable case that value
+ * counts which the sense asks for, and both ends of its range are told.
+ * @param sums net values by case, and what presses without what relieves, N
+ * @param sense pressing: as much as can be; relieving: as little
+ */
+export function recordAxial(
+  { sum, adverse }: { readonly sum: ByCase; readonly adverse: ByCase },
+  combination: Combination,
+  sense: 'pressing' | 'relieving',
+  units: UnitSystem,
+  sheet?: Sheet,
+): void {
+  if (!sheet) return;
+  const scope = sheet.scope('Axial force');
+  const say = (value: number) => formatQuantity(value, 'force', units);
+  const terms = Object.keys(sum).flatMap((id) => {
+    const loadCase = caseFromId(id);
+    const named = combination.factors[id] ?? 0;
+    const net = sum[id]!;
+    const presses = adverse[id] ?? 0;
+    if (isPermanent(loadCase.nature)) {
+      const factor = sense === 'relieving' && net > 0 ? (combination.favourablePermanent ?? named) : named;
+      return factor === 0 || net === 0 ? [] : [{ factor, value: net, text: caseLabel(loadCase) }];
+    }
+    const relieves = net - presses;
+    const value = sense === 'pressing' ? presses : relieves;
+    const isNet = Math.abs(relieves) <= 1e-9 * Math.abs(presses);
+    const text = isNet ? caseLabel(loadCase) : `${caseLabel(loadCase)}: from ${say(relieves)} to ${say(presses)}, as it lies`;
+    return named === 0 || value === 0 ? [] : [{ factor: named, value, text }];
+  });
+  if (terms.length === 0) return;
+  const inputs: Record<string, number> = {};
+  terms.forEach(({ factor, value, text }, i) => {
+    scope.given(`N_${i + 1}`, value, 'force', text, 'takedown');
+    scope.given(`gamma_${i + 1}`, factor, 'ratio', 'its factor', combination.clause);
+    Object.assign(inputs, { [`N_${i + 1}`]: value, [`gamma_${i + 1}`]: factor });
+  });
+  scope.step(
+    'N',
+    terms.map((_, i) => `gamma_${i + 1} * N_${i + 1}`).join(' + '),
+    inputs,
+    terms.reduce((total, { factor, value }) => total + factor * value, 0),
+    'force',
+    combination.name,
+  );
+}
