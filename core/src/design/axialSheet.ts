@@ -31,7 +31,7 @@ export function recordAxial(
     const relieves = net - presses;
     const value = sense === 'pressing' ? presses : relieves;
     const isNet = Math.abs(relieves) <= 1e-9 * Math.abs(presses);
-    const text = isNet ? caseLabel(loadCase) : `${caseLabel(loadCase)}: from ${say(relieves)} to ${say(presses)}, as it lies`;
+    const text = isNet ? caseLabel(loadCase) : `${caseLabel(loadCase)}: from ${say(relieves)} to ${say(presses)} by where it lies`;
     return named === 0 || value === 0 ? [] : [{ factor: named, value, text }];
   });
   if (terms.length === 0) return;

@@ -11,6 +11,14 @@ import type { Sheet } from '../sheet';
 export function recordEffects(model: BeamModel, loading: Loading, solution: BeamSolution, units: UnitSystem, sheet: Sheet): void {
   const scope = sheet.scope('Largest moment and shear');
   const { combination, present } = loading;
+  const there = model.parts.flatMap((part, i) => {
+    const factor = combination.factors[part.caseId] ?? 0;
+    return factor === 0 || (!part.isPermanent && !present[i]) ? [] : [{ ...part, i, factor }];
+  });
+  there.forEach(({ caseId, span, presses, factor }, n) => {
+    const where = `${span !== null && model.spans.length > 1 ? ` on span ${span + 1}` : ''}${presses ? '' : ', what relieves'}`;
+    scope.given(`gamma_${n + 1}`, factor, 'ratio', `factor of load ${n + 1}: ${caseLabel(caseFromId(caseId))}${where}`, combination.clause);
+  });
   for (const [effect, symbol] of [
     ['moment', 'M'],
     ['shear', 'V'],
@@ -18,22 +26,17 @@ export function recordEffects(model: BeamModel, loading: Loading, solution: Beam
     const { max, min } = solution.extremes(effect);
     const { at, value }: Extreme = Math.abs(max.value) >= Math.abs(min.value) ? max : min;
     const near = (side: -1 | 1) => Math.abs(solution.at(effect, at, side) - value);
-    const side = near(-1) <= near(1) ? -1 : 1;
-    const alone = model.partsAt(effect, at, side);
+    const alone = model.partsAt(effect, at, near(-1) <= near(1) ? -1 : 1);
     const kind = effect === 'moment' ? 'moment' : 'force';
     const place = formatQuantity(at, 'length', units);
     const inputs: Record<string, number> = {};
     const terms: string[] = [];
     let sum = 0;
-    model.parts.forEach(({ caseId, isPermanent, span, presses }, i) => {
-      const factor = combination.factors[caseId] ?? 0;
+    there.forEach(({ i, factor }, n) => {
       const part = alone[i]!;
-      if (factor === 0 || part === 0 || (!isPermanent && !present[i])) return;
-      const n = terms.length + 1;
-      const where = `${span !== null && model.spans.length > 1 ? ` on span ${span + 1}` : ''}${presses ? '' : ', what relieves'}`;
-      const [name, gamma] = [`${symbol}_${n}`, `gamma_${symbol}${n}`];
-      scope.given(name, part, kind, `${caseLabel(caseFromId(caseId))}${where}, unfactored, at ${place}`, 'beam solution');
-      scope.given(gamma, factor, 'ratio', 'its factor', combination.clause);
+      if (part === 0) return;
+      const [name, gamma] = [`${symbol}_${n + 1}`, `gamma_${n + 1}`];
+      scope.given(name, part, kind, `of load ${n + 1} at ${place}, unfactored`, 'beam solution');
       Object.assign(inputs, { [name]: part, [gamma]: factor });
       terms.push(`${gamma} * ${name}`);
       sum += factor * part;
