@@ -23,6 +23,33 @@ interface Elementary {
   readonly values: readonly number[];
 }
 
+/**
+ * Those that tell something of their own: at places where all parts have one sign, whatever their factors, one of each effect and sign speaks for all; what
+ * is rounding beside the largest of its effect counts as nothing.
+ */
+function telling(all: readonly Elementary[]): Elementary[] {
+  const scales = new Map<Effect, number>();
+  for (const { effect, values } of all) scales.set(effect, Math.max(scales.get(effect) ?? 0, ...values.map(Math.abs)));
+  const spoken = new Set<string>();
+  return all.flatMap(({ effect, values: raw }) => {
+    const nothing = ROUNDING * scales.get(effect)!;
+    let [rises, falls] = [false, false];
+    const values = raw.map((value) => {
+      if (value > nothing) rises = true;
+      else if (value < -nothing) falls = true;
+      else return 0;
+      return value;
+    });
+    if (!rises && !falls) return [];
+    if (!(rises && falls)) {
+      const key = `${effect} ${rises} ${values.map((value) => Number(value === 0)).join('')}`;
+      if (spoken.has(key)) return [];
+      spoken.add(key);
+    }
+    return [{ effect, values }];
+  });
+}
+
 /** A part of the largest value of an effect below which a value is rounding. */
 const ROUNDING = 1e-9;
 
@@ -161,7 +188,7 @@ export class BeamModel {
       const probes: readonly Probe[] = probesOf(this.spans, this.parts, picked);
       this.alone ??= this.parts.map(({ loads }) => this.system.solve(beamLoads(loads, 1, this.length)));
       const alone = this.alone.map((solution) => valuesAt(solution, probes));
-      found = probes.map(({ effect }, p) => ({ effect, values: alone.map((values) => values[p]!) }));
+      found = telling(probes.map(({ effect }, p) => ({ effect, values: alone.map((values) => values[p]!) })));
       this.elementary.set(picked, found);
     }
     return found;

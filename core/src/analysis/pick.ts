@@ -23,14 +23,16 @@ export function pickParts(
 ): boolean[] | null {
   let fixed = 0;
   let variable = 0;
+  // of each group of alternatives the one that adds most
   const best = new Map<string, number>();
-  parts.forEach(({ isPermanent, oneOf }, i) => {
+  for (let i = 0; i < parts.length; i += 1) {
+    const { isPermanent, oneOf } = parts[i]!;
     const value = values[i]!;
     if (isPermanent) fixed += value;
-    else if (value <= 0) return;
+    else if (value <= 0) continue;
     else if (oneOf === undefined) variable += value;
     else if (value > (values[best.get(oneOf) ?? -1] ?? 0)) best.set(oneOf, i);
-  });
+  }
   for (const i of best.values()) variable += values[i]!;
   if (fixed + variable <= nothing) return null;
   if (permanent === 'unfavourable' && fixed < -nothing) return null;

@@ -82,10 +82,12 @@ export function checkColumn(
   const prepared = context.combinations(philosophy).strength.flatMap((combination) => {
     const { sum, adverse } = reducedSums(ledger, reduction, combination);
     const [most, least] = [combinePressing(sum, adverse, combination), combineRelieving(ledger.sum, ledger.adverse, combination)];
-    const moments = nominalMoments(beams, ledger, combination);
     // what counts permanent load as favourable presses less than what does not
     const pressing = combination.permanent === 'favourable' ? [] : [most];
-    return (least < 0 ? [...pressing, least] : pressing).map((axial) => ({
+    const axials = least < 0 ? [...pressing, least] : pressing;
+    if (axials.length === 0) return [];
+    const moments = nominalMoments(beams, ledger, combination);
+    return axials.map((axial) => ({
       combination,
       axial,
       moments,
