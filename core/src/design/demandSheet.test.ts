@@ -26,6 +26,21 @@ function sums(entries: readonly Entry[]): { sum: number; beside: number[] }[] {
   return [...found.map((sum) => ({ sum, beside: givens(entries) })), ...own.flatMap((scope) => sums(scope.entries))];
 }
 
+it('a sheet says its verdict and what governs at its top and at its end', () => {
+  const result = computeProject(ebbwickSailLoft());
+  let count = 0;
+  for (const design of [...result.members.values(), ...result.footings.values()]) {
+    if (!design.governing) continue;
+    const { entries } = sheetFor(result, design.id)!;
+    const [first, last] = [entries[0]!, entries.at(-1)!].map((entry) => (entry.type === 'conclusion' ? entry.text : ''));
+    expect(first).toBe(last);
+    expect(first).toContain(`Verdict: ${design.verdict}`);
+    expect(first).toContain(`${design.governing.name} governs, ${design.governing.utilisation!.toFixed(2)}`);
+    count += 1;
+  }
+  expect(count).toBeGreaterThan(30);
+});
+
 it('the axial force of pads and columns, the moment and shear of beams are the sums of their cases that the sheet prints', () => {
   let count = 0;
   for (const items of [ebbwickSailLoft(), tallowWharf({ baysX: 2, baysY: 2, storeys: 3, irregularity: 1 })]) {

@@ -12,6 +12,7 @@ import {
   type TakedownNews,
 } from '../takedown';
 import { beamSheet, designBeam } from './beam';
+import { conclude } from './conclusion';
 import { contextOf, type Context } from './context';
 import { columnSheet, designColumn } from './column';
 import { columnSurroundings } from './eccentricity';
@@ -219,9 +220,9 @@ export class ProjectEngine {
 export function sheetFor(result: ProjectResult, id: string, philosophyId?: string): Sheet | null {
   const context: Context = contextOf(result.building, result.takedown);
   const philosophy = philosophyId ? philosophyOf(context.standard, philosophyId) : context.philosophy;
-  if (result.building.beams.has(id)) return beamSheet(context, id, philosophy);
-  if (result.building.columns.has(id)) return columnSheet(context, id, philosophy);
-  if (result.building.footings.has(id)) return designFooting(context, id, true).sheet;
+  if (result.building.beams.has(id)) return conclude(beamSheet(context, id, philosophy));
+  if (result.building.columns.has(id)) return conclude(columnSheet(context, id, philosophy));
+  if (result.building.footings.has(id)) return conclude(designFooting(context, id, true).sheet);
   return result.takedown.members.has(id) ? takedownSheet(result.building, result.takedown, id) : null;
 }
 

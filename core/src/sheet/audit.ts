@@ -66,6 +66,7 @@ export function audit(entries: readonly Entry[], evaluate: Evaluate, outer: Read
         faults.push(...audit(entry.entries, evaluate, known, `${where}${entry.title} / `));
         break;
       case 'assumption':
+      case 'conclusion':
       case 'note':
         break;
     }

@@ -57,6 +57,12 @@ export interface Verdict {
   readonly check: Check;
 }
 
+/** What a whole sheet comes to, in words. */
+export interface Conclusion {
+  readonly type: 'conclusion';
+  readonly text: string;
+}
+
 export interface Note {
   readonly type: 'note';
   readonly text: string;
@@ -68,7 +74,7 @@ export interface Scope {
   readonly entries: readonly Entry[];
 }
 
-export type Entry = Given | Step | Lookup | Branch | Assumption | Verdict | Note | Scope;
+export type Entry = Given | Step | Lookup | Branch | Assumption | Verdict | Conclusion | Note | Scope;
 
 /**
  * The recorder that is passed into a calculation. Formulas are written so that a reader of arithmetic can evaluate them

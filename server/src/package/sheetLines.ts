@@ -157,6 +157,9 @@ export function sheetLines(entries: readonly Entry[], units: 'SI' | 'US', outer:
           margin: [depth * 10, 2, 0, 3],
         });
         break;
+      case 'conclusion':
+        lines.push({ text: entry.text, bold: true, margin: [depth * 10, 3, 0, 4] });
+        break;
       case 'note':
         lines.push({ text: entry.text, italics: true, color: '#63666b', margin: [depth * 10, 1, 0, 1] });
         break;

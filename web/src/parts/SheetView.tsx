@@ -95,6 +95,12 @@ function EntryView({ entry, kinds, units }: { entry: Entry; kinds: SymbolKinds; 
           {entry.check.verdict === 'unproven' ? <span className="text-soft">{entry.check.reason}</span> : null}
         </Line>
       );
+    case 'conclusion':
+      return (
+        <Line>
+          <b className="font-semibold">{entry.text}</b>
+        </Line>
+      );
     case 'note':
       return (
         <Line>
