@@ -64,18 +64,31 @@ interface Drawn {
   readonly length: number;
   /** Parts of the length. */
   readonly supports: readonly number[];
+  readonly hinges: readonly number[];
   readonly loads: readonly { readonly caseId: string; readonly ends: readonly [number, number]; readonly value: number }[];
 }
-const drawn: fc.Arbitrary<Drawn> = fc.record({
-  length: fc.integer({ min: 4000, max: 20_000 }),
-  supports: fc.constantFrom([0, 1], [0, 0.7], [0, 0.5, 1], [0.1, 0.6, 1], [0, 0.3, 0.7, 1], [0.15, 0.5, 0.85]),
-  loads,
-});
-const built = ({ length, supports, loads: list }: Drawn) =>
+const LINES: readonly (readonly [supports: readonly number[], hinges: readonly number[]])[] = [
+  [[0, 1], []],
+  [[0, 0.7], []],
+  [[0, 0.5, 1], []],
+  [[0.1, 0.6, 1], []],
+  [[0, 0.3, 0.7, 1], []],
+  [[0.15, 0.5, 0.85], []],
+  [[0, 0.5, 1], [0.6]],
+  [
+    [0, 0.3, 0.7, 1],
+    [0.2, 0.8],
+  ],
+];
+const drawn: fc.Arbitrary<Drawn> = fc
+  .record({ length: fc.integer({ min: 4000, max: 20_000 }), line: fc.constantFrom(...LINES), loads })
+  .map(({ line: [supports, hinges], ...rest }) => ({ ...rest, supports, hinges }));
+const built = ({ length, supports, hinges, loads: list }: Drawn) =>
   model(
     length,
     supports.map((part) => part * length),
     list.map(({ caseId, ends: [a, b], value }) => ({ caseId, from: Math.min(a, b) / 8, to: Math.max(a, b) / 8, value })),
+    hinges.map((part) => part * length),
   );
 
 /** Largest and least of an effect at each of a row of places. */
@@ -130,13 +143,14 @@ describe('loadings of a beam', () => {
   });
   it('mirror images have mirror images', () => {
     fc.assert(
-      fc.property(drawn, ({ length, supports, loads: list }) => {
+      fc.property(drawn, ({ length, supports, hinges, loads: list }) => {
         const turned = {
           length,
           supports: supports.map((part) => 1 - part).reverse(),
+          hinges: hinges.map((part) => 1 - part).reverse(),
           loads: list.map(({ ends: [a, b], ...rest }) => ({ ...rest, ends: [8 - a, 8 - b] as const })),
         };
-        const [one, other] = [built({ length, supports, loads: list }), built(turned)].map((beam) =>
+        const [one, other] = [built({ length, supports, hinges, loads: list }), built(turned)].map((beam) =>
           envelope(
             beam,
             'moment',

@@ -185,7 +185,7 @@ export class BeamModel {
   private effects(picked: Picked): readonly Elementary[] {
     let found = this.elementary.get(picked);
     if (!found) {
-      const probes: readonly Probe[] = probesOf(this.spans, this.parts, picked);
+      const probes: readonly Probe[] = probesOf(this.spans, this.parts, picked, this.beam.hinges);
       this.alone ??= this.parts.map(({ loads }) => this.system.solve(beamLoads(loads, 1, this.length)));
       const alone = this.alone.map((solution) => valuesAt(solution, probes));
       found = telling(probes.map(({ effect }, p) => ({ effect, values: alone.map((values) => values[p]!) })));

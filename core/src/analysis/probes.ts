@@ -21,6 +21,7 @@ export function probesOf(
   spans: readonly { readonly from: number; readonly to: number }[],
   parts: readonly Part[],
   picked: 'strength' | 'deflection',
+  hinges: readonly number[] = [],
 ): Probe[] {
   const probes: Probe[] = [];
   for (const { from, to } of spans) {
@@ -33,7 +34,7 @@ export function probesOf(
     for (const part of MOMENTS) probes.push({ effect: 'moment', at: at(part), side: part === 1 ? -1 : 1 });
     for (const part of SHEARS) probes.push({ effect: 'shear', at: at(part), side: part === 1 ? -1 : 1 });
   }
-  if (picked === 'deflection') return probes;
+  if (picked === 'deflection') return [...probes, ...hinges.map((at): Probe => ({ effect: 'deflection', at, side: 1 }))];
   // shear is largest where a load begins or ends, moment under a force
   const shapes = parts.flatMap(({ loads }) => loads.map(({ shape }) => shape));
   for (const at of new Set(shapes.flatMap((shape) => (shape.type === 'point' ? [shape.at] : [shape.from, shape.to]))))
