@@ -47,10 +47,13 @@ export class WorkerPool {
     if (signal?.aborted) stop();
     // waiting for a thread that works counts as well: nobody waits longer than that for anything; until one has started there is time for that
     const starting = this.isWarm && this.threads.threads.length > 0 ? 0 : STARTING;
-    const timer = setTimeout(() => {
-      isLate = true;
-      stop();
-    }, (seconds + starting) * 1000);
+    const timer = setTimeout(
+      () => {
+        isLate = true;
+        stop();
+      },
+      (seconds + starting) * 1000,
+    );
     try {
       const done = (await this.threads.run(task, { signal: late.signal })) as T;
       this.isWarm = true;
