@@ -77,7 +77,7 @@ describe('the bench', () => {
     await browser.clickText('Paste rows');
     await browser.type(
       'Rows',
-      'name,case,axial,My start,My end\nD,permanent,60,10,0\nL,imposed B,40,8,0\nW,wind,-20,15,-15\nX,hail,1,1,1\n',
+      'name,case,axial,My start,My end\nD,permanent,60,10,0\nL,imposed B,40,8,0\nWind,wind,-20,15,-15\nX,hail,1,1,1\n',
     );
     await browser.waitForText('[role="dialog"]', 'case "hail" is none of');
     await browser.clickText('Take 3 sets');
@@ -85,6 +85,10 @@ describe('the bench', () => {
     await browser.waitForText('[aria-label="Sheet"]', 'Each set of forces is of one load case and unfactored');
     await browser.waitForText('[aria-label="Sheet"]', /LRFD \d/);
     await browser.see('table[aria-label="Failure ladder, LRFD and ASD"]');
+    await browser.waitForText('[aria-label="Sheet"]', 'factor of D');
+    await browser.clickText('Wind', 'button');
+    await (await browser.field('acts the other way as well')).click();
+    await browser.waitForText('[aria-label="Sheet"]', 'A set that acts both ways is looked at as typed and turned round');
     await browser.choose('Forces are given as', 'an envelope of peaks');
     await browser.choose('Combined by', 'ASD');
     await browser.waitForText('[aria-label="Sheet"]', 'they are taken together though they need not occur together');

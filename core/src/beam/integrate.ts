@@ -56,13 +56,13 @@ export function march(pieces: Piece[], loads: readonly BeamLoad[], EI: number, s
   return { slope, v };
 }
 
-/** An overhang starts at its free tip, where shear and moment are nothing; its slope is known at the support. */
+/** An overhang starts at its free tip, where shear and moment are nothing; its slope and how far it is down are known at the support. */
 export function marchOverhang(
   pieces: Piece[],
   all: readonly BeamLoad[],
   EI: number,
   at: number,
-  slope: number,
+  { slope, v }: { readonly slope: number; readonly v: number },
   length: number,
   side: -1 | 1,
 ): void {
@@ -73,14 +73,14 @@ export function marchOverhang(
   );
   if (side > 0) {
     const tip = overhang(all, at, 1);
-    march(pieces, loads, EI, { from, to, V: tip.force, M: -tip.hogging, slope, v: 0 });
+    march(pieces, loads, EI, { from, to, V: tip.force, M: -tip.hogging, slope, v });
     return;
   }
   // from the left tip with no slope and no sag; then turned and lowered to meet the support
   const trial: Piece[] = [];
   const end = march(trial, loads, EI, { from, to, V: 0, M: 0, slope: 0, v: 0 });
   const turn = slope - end.slope;
-  const sink = -end.v - turn * (to - from);
+  const sink = v - end.v - turn * (to - from);
   for (const piece of trial) {
     const slopes = [...piece.slope];
     slopes[0]! += turn;

@@ -2,9 +2,15 @@
 export interface BeamSupport {
   readonly at: number;
   readonly fixed?: boolean;
+  /** What it yields under, N/mm; left out: it does not. */
+  readonly spring?: number | undefined;
+  /** What it turns under, Nmm/rad; left out: it turns freely, or not at all where it is fixed. */
+  readonly rotationSpring?: number | undefined;
+  /** How far it sinks, mm, downward; what stands on a spring sinks with the spring's foot. */
+  readonly settlement?: number | undefined;
 }
 
-/** A straight beam of one flexural stiffness on unyielding supports. */
+/** A straight beam of one flexural stiffness. */
 export interface LineBeam {
   /** mm */
   readonly length: number;
@@ -19,7 +25,7 @@ export interface Reaction {
   readonly at: number;
   /** N, upward positive. */
   readonly force: number;
-  /** Nmm, anticlockwise positive (it opposes a clockwise load); 0 unless fixed. */
+  /** Nmm, anticlockwise positive (it opposes a clockwise load); 0 where it turns freely. */
   readonly moment: number;
 }
 

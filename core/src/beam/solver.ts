@@ -12,10 +12,29 @@ interface Node {
   readonly at: number;
   readonly supported: boolean;
   readonly fixed: boolean;
+  readonly spring: number;
+  readonly rotationSpring: number;
+  /** How far its support is sunk, mm. */
+  readonly settlement: number;
   /** Degree-of-freedom numbers; -1 where held. */
   readonly v: number;
   readonly left: number;
   readonly right: number;
+}
+
+/** @throws BadInput for a spring that is none, one that turns beside a fixed end or at a hinge, or a settlement that is no number */
+function requireYielding(support: BeamSupport, { supports, hinges = [] }: LineBeam): void {
+  const { fixed, spring, rotationSpring, settlement = 0 } = support;
+  const place = `support at ${+(support.at / 1000).toFixed(3)} m`;
+  const field = (name: string) => `supports.${supports.indexOf(support)}.${name}`;
+  for (const [name, value] of Object.entries({ spring, rotationSpring }))
+    if (value !== undefined && !(value > 0 && Number.isFinite(value)))
+      throw new BadInput(`the ${place} has a spring of no stiffness: leave it out where the support does not yield`, field(name));
+  if (rotationSpring !== undefined && fixed)
+    throw new BadInput(`the ${place} is fixed, and cannot turn under a spring as well`, field('rotationSpring'));
+  if (rotationSpring !== undefined && hinges.some((hinge) => near(hinge, support.at)))
+    throw new BadInput(`the ${place} has a hinge: a spring there would hold neither side`, field('rotationSpring'));
+  if (!Number.isFinite(settlement)) throw new BadInput(`the settlement of the ${place} is not a finite number`, field('settlement'));
 }
 
 /**
@@ -47,6 +66,7 @@ export class BeamSystem {
     }
     const first = supports[0]!;
     const last = supports.at(-1)!;
+    for (const support of supports) requireYielding(support, beam);
     const hinges = [...(beam.hinges ?? [])].sort((a, b) => a - b);
     for (const hinge of hinges) {
       if (!(hinge > 0 && hinge < length)) throw new BadInput(`a hinge at ${+(hinge / 1000).toFixed(3)} m lies off the beam`, 'hinges');
@@ -58,10 +78,11 @@ export class BeamSystem {
       const support = supports.find((s) => s.at === at);
       const hinged = hinges.includes(at);
       const fixed = support?.fixed ?? false;
-      const v = support ? -1 : dof++;
+      const { spring = 0, rotationSpring = 0, settlement = 0 } = support ?? {};
+      const v = support && spring === 0 ? -1 : dof++;
       const left = fixed ? -1 : dof++;
       const right = fixed ? -1 : hinged ? dof++ : left;
-      return { at, supported: Boolean(support), fixed, v, left, right };
+      return { at, supported: Boolean(support), fixed, spring, rotationSpring, settlement, v, left, right };
     });
     this.size = dof;
     this.lu = new Float64Array(dof * dof);
@@ -97,6 +118,10 @@ export class BeamSystem {
         for (let j = 0; j < 4; j += 1)
           if (dofs[i]! >= 0 && dofs[j]! >= 0) this.lu[dofs[i]! * this.size + dofs[j]!]! += stiffness[4 * i + j]!;
     }
+    for (const { v, right, spring, rotationSpring } of this.nodes) {
+      if (spring > 0) this.lu[v * this.size + v]! += spring;
+      if (rotationSpring > 0) this.lu[right * this.size + right]! += rotationSpring / this.scale ** 2;
+    }
   }
 
   private factorise(): void {
@@ -105,7 +130,7 @@ export class BeamSystem {
     for (let i = 0; i < size; i += 1) original[i] = Math.abs(lu[i * size + i]!);
     const unstable = () =>
       new Unstable('the beam is a mechanism: its supports and hinges do not hold it (a single pinned support, or too many hinges)');
-    if (this.nodes.length === 1 && !this.nodes[0]!.fixed) throw unstable();
+    if (this.nodes.length === 1 && !this.nodes[0]!.fixed && this.nodes[0]!.rotationSpring === 0) throw unstable();
     for (let k = 0; k < size; k += 1) {
       let p = k;
       for (let i = k + 1; i < size; i += 1) if (Math.abs(lu[i * size + k]!) > Math.abs(lu[p * size + k]!)) p = i;
@@ -162,12 +187,33 @@ export class BeamSystem {
         if (dofs[i]! >= 0) right[dofs[i]!]! += i % 2 === 1 ? force / this.scale : force;
       });
     });
+    // a support that is sunk bends what is tied to it, or the foot of its spring draws it down
+    nodes.forEach((node, i) => {
+      if (node.settlement === 0) return;
+      if (node.v >= 0) right[node.v]! += node.spring * node.settlement;
+      else
+        for (const [k, own] of [
+          [i - 1, 2],
+          [i, 0],
+        ] as const) {
+          if (k < 0 || k + 1 >= nodes.length) continue;
+          const stiffness = this.elementStiffness(k);
+          this.elementDofs(k).forEach((dof, row) => {
+            if (dof >= 0) right[dof]! -= stiffness[4 * row + own]! * node.settlement;
+          });
+        }
+    });
+    if (nodes.length === 1 && first.v >= 0)
+      for (const load of loads) if (load.type === 'point' && near(load.at, first.at)) right[first.v]! += load.force;
+    if (first.v >= 0) right[first.v]! += leftEnd.force;
+    if (last.v >= 0) right[last.v]! += rightEnd.force;
     // what the overhangs turn the outermost nodes by; a slope falling to the right is clockwise
     if (first.right >= 0) right[first.right]! -= leftEnd.hogging / this.scale;
     if (last.left >= 0) right[last.left]! += rightEnd.hogging / this.scale;
     const u = this.backSubstitute(right);
 
     const displacement = (dof: number) => (dof < 0 ? 0 : u[dof]!);
+    const down = (node: Node) => (node.v < 0 ? node.settlement : u[node.v]!);
     const pieces: Piece[] = [];
     const force = new Float64Array(nodes.length);
     const momentLeft = new Float64Array(nodes.length);
@@ -181,7 +227,8 @@ export class BeamSystem {
       const [a, b] = [nodes[k]!, nodes[k + 1]!];
       const L = b.at - a.at;
       const stiffness = this.elementStiffness(k);
-      const q = this.elementDofs(k).map(displacement);
+      const dofs = this.elementDofs(k);
+      const q = [down(a), displacement(dofs[1]), down(b), displacement(dofs[3])];
       const end = (i: number) =>
         stiffness[4 * i]! * q[0]! + stiffness[4 * i + 1]! * q[1]! + stiffness[4 * i + 2]! * q[2]! + stiffness[4 * i + 3]! * q[3]!;
       // clockwise end moments on the element; sagging moment is clockwise at the left end, anticlockwise at the right
@@ -189,9 +236,9 @@ export class BeamSystem {
       let M1 = -(end(3) * this.scale - fixedEnd[k]![3]!);
       // what statics knows exactly is taken from statics: hinges, and simply supported outer nodes
       if (a.left !== a.right) M0 = 0;
-      else if (k === 0 && !a.fixed) M0 = momentLeft[0]!;
+      else if (k === 0 && !a.fixed && a.rotationSpring === 0) M0 = momentLeft[0]!;
       if (b.left !== b.right) M1 = 0;
-      else if (k + 2 === nodes.length && !b.fixed) M1 = momentRight[nodes.length - 1]!;
+      else if (k + 2 === nodes.length && !b.fixed && b.rotationSpring === 0) M1 = momentRight[nodes.length - 1]!;
       const span = spans[k]!;
       const V0 = (M1 - M0 + span.momentAboutRight) / L;
       momentRight[k] = M0;
@@ -200,13 +247,18 @@ export class BeamSystem {
       force[k + 1]! += span.total - V0;
       march(pieces, span.loads, this.beam.EI, { from: a.at, to: b.at, V: V0, M: M0, slope: q[1]! / this.scale, v: q[0]! });
     }
-    const slopeAt = (node: Node, side: 'left' | 'right') => displacement(node[side]) / this.scale;
-    if (first.at > 0) marchOverhang(pieces, loads, this.beam.EI, first.at, slopeAt(first, 'right'), this.beam.length, -1);
-    if (last.at < this.beam.length) marchOverhang(pieces, loads, this.beam.EI, last.at, slopeAt(last, 'left'), this.beam.length, 1);
+    const ends = (node: Node, side: 'left' | 'right') => ({ slope: displacement(node[side]) / this.scale, v: down(node) });
+    if (first.at > 0) marchOverhang(pieces, loads, this.beam.EI, first.at, ends(first, 'right'), this.beam.length, -1);
+    if (last.at < this.beam.length) marchOverhang(pieces, loads, this.beam.EI, last.at, ends(last, 'left'), this.beam.length, 1);
     pieces.sort((p, r) => p.from - r.from);
     const reactions: Reaction[] = [];
     nodes.forEach((node, i) => {
-      if (node.supported) reactions.push({ at: node.at, force: force[i]!, moment: node.fixed ? momentLeft[i]! - momentRight[i]! : 0 });
+      if (node.supported)
+        reactions.push({
+          at: node.at,
+          force: force[i]!,
+          moment: node.fixed || node.rotationSpring > 0 ? momentLeft[i]! - momentRight[i]! : 0,
+        });
     });
     return new BeamSolution(this.beam.length, order(this.beam.supports, reactions), pieces);
   }

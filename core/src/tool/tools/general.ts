@@ -175,7 +175,15 @@ export const beamLine = defineTool({
     length: quantity('length', 'length of the beam', { above: 0 }),
     EI: quantity('stiffness', 'flexural stiffness', { above: 0 }),
     supports: z
-      .array(z.strictObject({ at: quantity('length', 'from the left end'), fixed: z.boolean().default(false).describe('holds rotation') }))
+      .array(
+        z.strictObject({
+          at: quantity('length', 'from the left end'),
+          fixed: z.boolean().default(false).describe('holds rotation'),
+          spring: quantity('lineLoad', 'force per length under which it goes down; left out: it does not', { above: 0 }).optional(),
+          rotationSpring: quantity('moment', 'moment per radian under which it turns; left out: it turns freely', { above: 0 }).optional(),
+          settlement: quantity('sectionLength', 'how far it sinks, downward; of a support on a spring its foot').default(0),
+        }),
+      )
       .min(1, 'a beam needs a support')
       .max(100),
     hinges: z.array(quantity('length', 'from the left end')).max(100).default([]),
