@@ -60,7 +60,7 @@ export class BeamModel {
   readonly spans: readonly { readonly from: number; readonly to: number }[];
   readonly parts: readonly Part[];
   private readonly system: BeamSystem;
-  private alone: readonly BeamSolution[] | null = null;
+  private aloneSolved: readonly BeamSolution[] | null = null;
   private readonly elementary = new Map<Picked, readonly Elementary[]>();
 
   /** @throws BadInput or Unstable as the beam solver does */
@@ -93,9 +93,13 @@ export class BeamModel {
     );
   }
 
+  /** Every part by itself, unfactored. */
+  private get alone(): readonly BeamSolution[] {
+    return (this.aloneSolved ??= this.parts.map(({ loads }) => this.system.solve(beamLoads(loads, 1, this.length))));
+  }
+
   /** What each part does to an effect at a place by itself, unfactored, in the order of the parts. */
   partsAt(effect: Effect, at: number, side: -1 | 1): number[] {
-    this.alone ??= this.parts.map(({ loads }) => this.system.solve(beamLoads(loads, 1, this.length)));
     return this.alone.map((solution) => solution.at(effect, at, side));
   }
 
@@ -186,7 +190,6 @@ export class BeamModel {
     let found = this.elementary.get(picked);
     if (!found) {
       const probes: readonly Probe[] = probesOf(this.spans, this.parts, picked, this.beam.hinges);
-      this.alone ??= this.parts.map(({ loads }) => this.system.solve(beamLoads(loads, 1, this.length)));
       const alone = this.alone.map((solution) => valuesAt(solution, probes));
       found = telling(probes.map(({ effect }, p) => ({ effect, values: alone.map((values) => values[p]!) })));
       this.elementary.set(picked, found);

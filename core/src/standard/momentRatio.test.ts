@@ -19,21 +19,21 @@ function sweep(family: string, input: object, steps: number): Map<string, number
 const jump = (curve: readonly number[]) =>
   Math.max(...curve.slice(1).map((value, i) => Math.abs(value - curve[i]!))) / Math.max(...curve.map(Math.abs), 1e-9);
 
-/** Steps that a standard makes by itself where the moment changes its sign, with their size as measured here. */
+/** Steps that remain where the moment changes its sign, with their largest size worked out by docs/verification/steps.py. */
 const OWN_STEPS = [
   {
     // F1: (F1-1) is for singly symmetric members in single curvature; in double curvature C_b is 1
     clause: 'AISC 360-16 F1',
     is: (family: string, section: string, name: string) =>
       family === 'american' && section.includes('bottom') && (name === 'Lateral-torsional buckling' || name === 'Bending and axial force'),
-    most: 0.46,
+    most: 0.4,
   },
   {
-    // table 5.2: a tee whose stem is of class 3 with its tip in compression is of class 1 with its flange in compression; where both come, the worse
-    // class is that of either moment, on the safe side (verification record, known weaknesses)
+    // table 5.2: a tee whose stem is of class 4 with its tip in compression is of class 1 with its flange in compression; that where both come the worse
+    // class is that of either moment is this product's own, on the safe side (verification record, known weaknesses)
     clause: 'EN 1993-1-1 table 5.2',
     is: (family: string, section: string) => family === 'european' && section.startsWith('own T'),
-    most: 0.6,
+    most: 0.586,
   },
 ];
 
@@ -74,8 +74,8 @@ describe('over the ratio of the end moments', () => {
       }
     expect(found).toEqual([]);
     OWN_STEPS.forEach(({ most, clause }, i) => {
-      expect(sizes[i], clause).toBeLessThan(most);
-      expect(sizes[i], `${clause} is still a step`).toBeGreaterThan(0.03);
+      // a step of the sweep itself adds a little
+      expect(Math.abs(sizes[i]! - most), `${clause}: ${sizes[i]}`).toBeLessThan(0.03);
     });
   });
 });

