@@ -48,6 +48,9 @@ describe('cases of an analysis', () => {
     ]))
       expect(given.get(name)!, name).toBeCloseTo(use!, 9);
   });
+  it('a permanent case is refused both ways: it would cancel itself', () => {
+    expect(() => forced('european', 'cases', [{ ...dead, bothWays: true }, wind('left', 40e6)])).toThrow('Permanent load acts one way');
+  });
   it('an envelope has its signs already', () => {
     const run = () =>
       runTool(findTool('european.steel.memberForces'), {

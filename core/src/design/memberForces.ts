@@ -1,4 +1,5 @@
 import { BadInput } from '../error';
+import { isPermanent } from '../load';
 import type { SteelGrade } from '../material';
 import type { Section } from '../section';
 import { type Check, type Sheet } from '../sheet';
@@ -224,6 +225,10 @@ export function forcedMember(
   const turned = sets.findIndex(({ bothWays }) => bothWays);
   if (given === 'envelope' && turned >= 0)
     throw new BadInput('An envelope has its peaks of both signs: type them, no set acts both ways', `sets.${turned}.bothWays`);
+  // permanent load is there in one sense: both at once would cancel
+  const still = given === 'cases' ? sets.findIndex(({ bothWays, nature }) => bothWays && isPermanent(nature)) : -1;
+  if (still >= 0)
+    throw new BadInput('Permanent load acts one way: a case that is turned round is no permanent one', `sets.${still}.bothWays`);
   if (turned >= 0)
     sheet?.note(
       'A set that acts both ways is looked at as typed and turned round: its axial force, shears, moments and torque change their sign together.',
