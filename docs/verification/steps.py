@@ -99,13 +99,3 @@ print('AISC F2 to F4: M_n2 / M_n4 - 1', M2 / M4 - 1)
 
 # (F1-1) is for single curvature: C_b of a moment that falls in a straight line to nothing, and 1 just beyond; of the use after it
 print('AISC F1: 1 - 1 / C_b', 1 - (2.5 + 3 * 0.75 + 4 * 0.5 + 3 * 0.25) / 12.5)
-
-# tee 200 x 150 x 10 x 15: sagging alone it is of class 1; with a little hogging the product takes the class of its stem, 4, for both; of the use after it.
-# Effective stem by EN 1993-1-5 table 4.2, tip in compression and root in tension
-A, c, I, W, lo, hi = plates([(150, 0, 15), (10, 15, 200)])
-psi = (15 - c) / (200 - c)
-lam = 185 / 10 / (28.4 * EPS * sqrt(0.57 - 0.21 * psi + 0.07 * psi ** 2))
-rho = min(1, (lam - 0.188) / lam ** 2)
-lost = (1 - rho) * 185 / (1 - psi)
-A, c, I, _, lo, hi = plates([(150, 0, 15), (10, 15, 200 - lost)])
-print('EN table 5.2, tee: 1 - W_eff / W_pl', 1 - I / (hi - c) / W, 'rho', rho)

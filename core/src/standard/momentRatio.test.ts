@@ -28,13 +28,6 @@ const OWN_STEPS = [
       family === 'american' && section.includes('bottom') && (name === 'Lateral-torsional buckling' || name === 'Bending and axial force'),
     most: 0.4,
   },
-  {
-    // table 5.2: a tee whose stem is of class 4 with its tip in compression is of class 1 with its flange in compression; that where both come the worse
-    // class is that of either moment is this product's own, on the safe side (verification record, known weaknesses)
-    clause: 'EN 1993-1-1 table 5.2',
-    is: (family: string, section: string) => family === 'european' && section.startsWith('own T'),
-    most: 0.586,
-  },
 ];
 
 describe('over the ratio of the end moments', () => {

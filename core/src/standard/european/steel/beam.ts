@@ -1,11 +1,12 @@
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
-import { requireBasis, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
+import { requireBasis, type BeamActions, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
 import type { IShape, UnequalIShape } from '../../../section';
 import { bendingModulus, bendingResistance, bendingResistanceWithShear, GAMMA_M0 } from './bending';
 import { bendingStress, classify, recordShape, sectionYield, type SectionClass } from './classification';
 import { outstandReduction } from './effective';
 import { bendsInClass4 } from './effectiveTee';
 import { checkedSegments, placeOf, segmentBuckling } from './lateralTorsional';
+import { inBothSenses, unlikeSenses } from './senses';
 import { isWebStocky, shearArea, shearBucklingResistance, shearResistance } from './shear';
 
 /**
@@ -16,8 +17,13 @@ export function steelBeam({ section, grade, actions, untwisted }: SteelBeamInput
   requireBasis(actions.basis, philosophy.basis);
   recordShape(section, sheet);
   const fy = sectionYield(section, grade, sheet);
-  const sectionClass = classify(section, fy, bendingStress(section, actions), sheet?.scope('Class of the section'));
-  return majorBending({ section, grade, actions, untwisted }, fy, sectionClass, sheet);
+  const asOne = (actions: BeamActions, sheet?: Sheet) => {
+    const sectionClass = classify(section, fy, bendingStress(section, actions), sheet?.scope('Class of the section'));
+    return majorBending({ section, grade, actions, untwisted }, fy, sectionClass, sheet);
+  };
+  const senses = unlikeSenses(section, actions.range, actions.segments, (stress) => classify(section, fy, stress));
+  if (!senses) return asOne(actions, sheet);
+  return inBothSenses(senses, ({ peak, ...along }, sheet) => asOne({ ...actions, ...along, moment: peak }, sheet), sheet);
 }
 
 /** Bending about the major axis with its shear, and lateral-torsional buckling, for a section of a class. fy: MPa. */

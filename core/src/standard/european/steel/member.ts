@@ -9,6 +9,7 @@ import { bendingAndCompression, hasAnnexB } from './interaction';
 import { amplifiedSum } from './amplified';
 import { minorBendingResistance } from './minor';
 import { mayBuckleAcross, minorBuckling } from './minorBuckling';
+import { inBothSenses, unlikeSenses } from './senses';
 import { isWebStocky, shearArea, shearAreaAcross, shearResistance } from './shear';
 import { tensionChecks } from './tension';
 import { shearTaken } from './weakened';
@@ -20,11 +21,29 @@ import { torsionChecks } from './torsion';
  * positive. Actions must be factored.
  */
 export function steelMember(input: SteelMemberInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
-  const { section, grade, actions, netArea, untwisted } = input;
+  const { section, grade, actions } = input;
   requireBasis(actions.basis, philosophy.basis);
-  const { axial, major, minor, shear, shearAcross, combination } = actions;
   recordShape(section, sheet);
   const fy = sectionYield(section, grade, sheet);
+  const pressed = Math.max(0, actions.axial);
+  const senses = unlikeSenses(section, rangeOf(actions.major), actions.segments, (stress) =>
+    classifyBesideCompression(section, fy, pressed, undefined, stress),
+  );
+  if (!senses) return underOneClass(input, fy, sheet);
+  return inBothSenses(
+    senses,
+    ({ peak, segments }, sheet) => {
+      const major = { start: peak, middle: peak, end: peak, peak };
+      return underOneClass({ ...input, actions: { ...actions, major, segments } }, fy, sheet);
+    },
+    sheet,
+  );
+}
+
+/** All checks of a member whose class is one for all its moments about the major axis. fy: MPa. */
+function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Check[] {
+  const { section, grade, actions, netArea, untwisted } = input;
+  const { axial, major, minor, shear, shearAcross, combination } = actions;
   const checks: Check[] = [];
   const isPressed = axial > 0;
   const isBent = major.peak !== 0 || shear !== 0;
