@@ -38,12 +38,12 @@ export function uniformMomentFactor(peak: number, [M2, M3, M4]: readonly [number
   return m;
 }
 
-/** Bending strength pb of a rolled section, MPa, BS 5950-1 Annex B.2. lambda: equivalent slenderness. */
-export function bendingStrength(lambda: number, py: number, sheet?: Sheet): number {
+/** Bending strength pb of a rolled section, MPa, BS 5950-1 Annex B.2. lambda: equivalent slenderness, and its symbol on the sheet. */
+export function bendingStrength(lambda: number, py: number, sheet?: Sheet, symbol: 'lambda_LT' | 'lambda_TB' = 'lambda_LT'): number {
   const limit = 0.4 * Math.sqrt((Math.PI ** 2 * E) / py);
   sheet?.step('lambda_L0', '0.4 * sqrt(pi^2 * E / p_y)', { E, p_y: py }, limit, 'ratio', 'B.2.2', 'limiting equivalent slenderness');
   if (lambda <= limit) {
-    sheet?.branch('lambda_LT <= lambda_L0', { lambda_LT: lambda, lambda_L0: limit }, true, '4.3.6.6', 'the full design strength');
+    sheet?.branch(`${symbol} <= lambda_L0`, { [symbol]: lambda, lambda_L0: limit }, true, '4.3.6.6', 'the full design strength');
     sheet?.step('p_b', 'p_y', { p_y: py }, py, 'stress', '4.3.6.6');
     return py;
   }
@@ -53,17 +53,17 @@ export function bendingStrength(lambda: number, py: number, sheet?: Sheet): numb
   const pb = (pE * py) / (phi + Math.sqrt(phi ** 2 - pE * py));
   if (sheet) {
     sheet.branch(
-      'lambda_LT <= lambda_L0',
-      { lambda_LT: lambda, lambda_L0: limit },
+      `${symbol} <= lambda_L0`,
+      { [symbol]: lambda, lambda_L0: limit },
       false,
       '4.3.6.6',
       'lateral-torsional buckling reduces it',
     );
-    sheet.step('p_E', 'pi^2 * E / lambda_LT^2', { E, lambda_LT: lambda }, pE, 'stress', 'B.2.1');
+    sheet.step('p_E', `pi^2 * E / ${symbol}^2`, { E, [symbol]: lambda }, pE, 'stress', 'B.2.1');
     sheet.step(
       'eta_LT',
-      '7.0 * (lambda_LT - lambda_L0) / 1000',
-      { lambda_LT: lambda, lambda_L0: limit },
+      `7.0 * (${symbol} - lambda_L0) / 1000`,
+      { [symbol]: lambda, lambda_L0: limit },
       eta,
       'ratio',
       'B.2.2',
@@ -254,6 +254,8 @@ export function shearAndBending(
 /**
  * Buckling resistance moment of a rolled I or H, BS 5950-1 4.3.6, before it is divided by the factor of uniform moment.
  * @param LE effective length, mm
+ * @param gain of the critical moment where the tension flange is held along the segment (`heldFlangeFactor`); its root divides the slenderness, as the factors
+ *   of Annex G do
  * @returns strength, MPa, and the modulus that it acts on, mm3: Mb = pb W
  */
 export function bucklingMoment(
@@ -262,11 +264,23 @@ export function bucklingMoment(
   LE: number,
   py: number,
   sheet?: Sheet,
+  gain: number | null = null,
 ): { readonly pb: number; readonly W: number } {
   const { Wply: S, Wely: Z } = section.properties;
   const isPlastic = found !== 'semi-compact';
-  const lambda = equivalentSlenderness(section, LE, isPlastic ? 1 : Z / S, sheet);
-  const pb = bendingStrength(lambda, py, sheet);
+  const free = equivalentSlenderness(section, LE, isPlastic ? 1 : Z / S, sheet);
+  const lambda = gain === null ? free : free / Math.sqrt(gain);
+  if (gain !== null)
+    sheet?.step(
+      'lambda_TB',
+      'lambda_LT / sqrt(C_h)',
+      { lambda_LT: free, C_h: gain },
+      lambda,
+      'ratio',
+      'elastic theory',
+      'slenderness with the tension flange held along the segment',
+    );
+  const pb = bendingStrength(lambda, py, sheet, gain === null ? 'lambda_LT' : 'lambda_TB');
   const W = isPlastic ? S : Z;
   sheet?.given('W_x', W, 'sectionModulus', isPlastic ? 'plastic modulus' : 'elastic modulus', section.designation);
   return { pb, W };

@@ -1,5 +1,6 @@
 import { compare, unproven, type Check, type Sheet } from '../../sheet';
 import type { Segment, SteelBeamInput } from '../standard';
+import { heldFlangeFactor } from '../heldFlange';
 import { bucklingMoment, uniformMomentFactor } from './beam';
 import type { BritishClass } from './section';
 
@@ -41,9 +42,23 @@ function resistance(input: SteelBeamInput, segment: Segment, found: Exclude<Brit
     sheet.given('M_x', Math.abs(segment.peak), 'moment', 'largest moment in the segment');
     sheet.step('L_E', 'k_E * L_s', { k_E: rule.factor, L_s: L }, rule.factor * L, 'length', '4.3.5');
   }
-  const { pb, W } = bucklingMoment(input.section, found, rule.factor * L, py, sheet);
+  // load that moves with the top flange does not where a floor holds that flange
+  const gain = segment.loadOnTop ? null : heldFlangeFactor(segment, sheet);
+  if (gain !== null)
+    sheet?.note(
+      'The hogging zone with the top flange held along it: an inflection point is no restraint, the held flange is (compare BS 5950-1 Annex G).',
+    );
+  const { pb, W } = bucklingMoment(input.section, found, rule.factor * L, py, sheet, gain);
   const m = rule.isRead ? Math.min(1, uniformMomentFactor(segment.peak, segment.quarters, sheet)) : 1;
-  if (!rule.isRead) sheet?.step('m_LT', '1', {}, 1, 'ratio', segment.tensionFlangeHeld ? 'conservative' : '4.3.6.6');
+  if (!rule.isRead)
+    sheet?.step(
+      'm_LT',
+      '1',
+      {},
+      1,
+      'ratio',
+      gain !== null ? 'the diagram is within the slenderness' : segment.tensionFlangeHeld ? 'conservative' : '4.3.6.6',
+    );
   const Mb = (pb * W) / m;
   sheet?.step('M_b', 'p_b * W_x / m_LT', { p_b: pb, W_x: W, m_LT: m }, Mb, 'moment', '4.3.6.2', 'buckling resistance over m_LT');
   return Mb;
