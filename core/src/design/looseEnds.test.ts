@@ -141,3 +141,21 @@ describe('horizontal load', () => {
     expect(sums(posts)).toEqual(sums(posts.slice(0, 2)));
   });
 });
+
+describe('a wall that braces', () => {
+  const braced = (more: object) => {
+    const one = wall('W3', 3000);
+    return computeProject([...base, ...pair, { ...one, body: { ...one.body, ...more } } as Item]).looseEnds.filter(
+      ({ key }) => key === 'braces-removed:W3',
+    );
+  };
+  it('is a loose end with its caution as soon as it is to be removed, whether it carries or not', () => {
+    for (const bears of ['yes', 'no']) {
+      expect(braced({ braces: true, bears, status: 'existing' })).toEqual([]);
+      expect(braced({ braces: false, bears, status: 'removed' })).toEqual([]);
+      const [found] = braced({ braces: true, bears, status: 'removed' });
+      expect(found!.title).toContain('W3 braces the outside walls');
+      expect(found!.remedy).toContain('a licensed engineer must agree');
+    }
+  });
+});
