@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { item } from '../building';
-import { caseFromId, type Combination } from '../load';
+import { caseIn, usualCases, type Combination } from '../load';
 import { STANDARDS, philosophyOf } from '../standard';
 import { findTool, runTool } from '../tool';
 import { withValues, type Arrival } from '../takedown';
@@ -36,7 +36,7 @@ function model(length: number, supports: readonly number[], loads: readonly Load
       },
     );
   });
-  return new BeamModel(body as ConstructorParameters<typeof BeamModel>[0], arrivals, 1e13);
+  return new BeamModel(body as ConstructorParameters<typeof BeamModel>[0], arrivals, 1e13, usualCases);
 }
 
 const combinationOf = (factors: Record<string, number>, more: Partial<Combination> = {}): Combination => ({
@@ -45,6 +45,7 @@ const combinationOf = (factors: Record<string, number>, more: Partial<Combinatio
   basis: 'factored',
   clause: '',
   factors,
+  cases: usualCases,
   purpose: 'strength',
   ...more,
 });
@@ -259,7 +260,7 @@ describe('a floor beam under wind that lifts', () => {
 describe('sums by case', () => {
   it('one combination under all that it has is the sum of its parts', () => {
     const { rules } = philosophyOf(STANDARDS.european, '6.10');
-    const [combination] = rules.strength(CASES.map(caseFromId));
+    const [combination] = rules.strength(CASES.map((id) => caseIn(usualCases, id)));
     fc.assert(
       fc.property(drawn, (input) => {
         const beam = built(input);

@@ -1,6 +1,6 @@
 import { BeamSystem, type BeamSolution, type Effect } from '../beam';
 import { planLength, type Beam } from '../building';
-import type { Combination } from '../load';
+import type { Combination, LoadCases } from '../load';
 import { spansBetween, withValues, type Arrival } from '../takedown';
 import { loadingName } from './loadingName';
 import { pickParts } from './pick';
@@ -63,18 +63,22 @@ export class BeamModel {
   private aloneSolved: readonly BeamSolution[] | null = null;
   private readonly elementary = new Map<Picked, readonly Elementary[]>();
 
-  /** @throws BadInput or Unstable as the beam solver does */
+  /**
+   * @param cases the load cases of the project
+   * @throws BadInput or Unstable as the beam solver does
+   */
   constructor(
     readonly beam: Beam,
     readonly arrivals: readonly Arrival[],
     EI: number,
+    cases: LoadCases,
   ) {
     this.length = planLength(beam);
     this.spans = spansBetween(
       beam.supports.map(({ at }) => at),
       this.length,
     );
-    this.parts = partsOf(arrivals, this.spans);
+    this.parts = partsOf(arrivals, this.spans, cases);
     this.system = new BeamSystem({
       length: this.length,
       EI,
@@ -86,8 +90,8 @@ export class BeamModel {
   /** What the beam does under a combination with all that it has, or under one of its loadings. */
   solve(combination: Combination, present?: readonly boolean[]): BeamSolution {
     return this.system.solve(
-      this.parts.flatMap(({ caseId, loads, isPermanent }, i) => {
-        const factor = combination.factors[caseId] ?? 0;
+      this.parts.flatMap(({ loadCase, loads, isPermanent }, i) => {
+        const factor = combination.factors[loadCase.id] ?? 0;
         return factor === 0 || (present && !present[i] && !isPermanent) ? [] : beamLoads(loads, factor, this.length);
       }),
     );
@@ -105,7 +109,7 @@ export class BeamModel {
 
   /** What lands on the beam under a loading: the arrivals with what is present of them. */
   arrivalsUnder({ combination, present }: Loading): Arrival[] {
-    return this.parts.flatMap(({ caseId, loads, isPermanent }, i) =>
+    return this.parts.flatMap(({ loadCase: { id: caseId }, loads, isPermanent }, i) =>
       (combination.factors[caseId] ?? 0) === 0 || (!present[i] && !isPermanent)
         ? []
         : loads.map(({ arrival, shape, value }) =>
@@ -120,7 +124,7 @@ export class BeamModel {
 
   /** The combinations that differ in what this beam feels: of those that give it the same loads only the first stays. */
   distinct(combinations: readonly Combination[]): Combination[] {
-    const cases = [...new Set(this.parts.map(({ caseId }) => caseId))];
+    const cases = [...new Set(this.parts.map(({ loadCase }) => loadCase.id))];
     const seen = new Set<string>();
     return combinations.filter(({ factors, permanent }) => {
       const key = `${permanent} ${cases.map((id) => factors[id] ?? 0).join()}`;
@@ -133,10 +137,10 @@ export class BeamModel {
    * of variable load that add to an effect, none that takes from it. None where a combination counts permanent load as favourable and it is so nowhere.
    */
   loadings(combination: Combination, picked: Picked = 'strength'): Loading[] {
-    const factors = this.parts.map(({ caseId }) => combination.factors[caseId] ?? 0);
+    const factors = this.parts.map(({ loadCase }) => combination.factors[loadCase.id] ?? 0);
     const all = this.parts.map(() => true);
     // one span and all of it pressing: everything adds to everything
-    if (this.spans.length === 1 && this.onlyPresses(factors))
+    if (this.spans.length === 1 && !this.hasAlternatives && this.onlyPresses(factors))
       return combination.permanent === 'favourable' ? [] : [{ combination, present: all }];
     const found = new Map<string, boolean[]>();
     const effects = this.effects(picked);
@@ -173,6 +177,13 @@ export class BeamModel {
     const distinct = this.distinct(combinations);
     const found = distinct.flatMap((combination) => this.loadings(combination, picked));
     return found.length > 0 ? found : distinct.slice(0, 1).map((combination) => ({ combination, present: this.parts.map(() => true) }));
+  }
+
+  /** Two parts that are never there together. */
+  private get hasAlternatives(): boolean {
+    return this.parts.some(
+      ({ oneOf, unit }) => oneOf !== undefined && this.parts.some((other) => other.oneOf === oneOf && other.unit !== unit),
+    );
   }
 
   private onlyPresses(factors: readonly number[]): boolean {

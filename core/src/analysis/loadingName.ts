@@ -1,5 +1,16 @@
-import { caseFromId, caseLabel, spansInWords } from '../load';
+import { actingName, spansInWords } from '../load';
 import type { Part } from './parts';
+
+/** What is there or not of cases that act together, or of one of alternatives. */
+interface Unit {
+  readonly label: string;
+  readonly oneOf: string | undefined;
+  /** Spans on which it is, and on which it may be. */
+  readonly on: Set<number>;
+  readonly of: Set<number>;
+  isWhole: boolean;
+  any: boolean;
+}
 
 /** A combination with what of its variable load is absent, in words. */
 export function loadingName(
@@ -9,11 +20,18 @@ export function loadingName(
   present: readonly boolean[],
   spans: number,
 ): string {
-  const cases = new Map<string, { readonly on: Set<number>; readonly of: Set<number>; isWhole: boolean; any: boolean }>();
-  parts.forEach(({ caseId, isPermanent, span, presses }, i) => {
+  const units = new Map<string, Unit>();
+  parts.forEach(({ loadCase, sense, unit, oneOf, isPermanent, span, presses }, i) => {
     if (isPermanent || factors[i] === 0) return;
-    const found = cases.get(caseId) ?? { on: new Set<number>(), of: new Set<number>(), isWhole: true, any: false };
-    cases.set(caseId, found);
+    const found = units.get(unit) ?? {
+      label: actingName(loadCase, sense),
+      oneOf,
+      on: new Set<number>(),
+      of: new Set<number>(),
+      isWhole: true,
+      any: false,
+    };
+    units.set(unit, found);
     if (!present[i]) found.isWhole = false;
     else found.any = true;
     // what relieves is a matter of its own: where a case lies is where it presses, unless it presses nowhere
@@ -22,22 +40,26 @@ export function loadingName(
       if (present[i]) found.on.add(span);
     }
   });
-  const listed = [...cases].filter(([, { isWhole }]) => !isWhole);
+  // of alternatives the one that is there says enough; where none is, all are named
+  const there = new Set([...units.values()].flatMap(({ oneOf, any }) => (oneOf !== undefined && any ? [oneOf] : [])));
+  const said = [...units.values()].filter(({ oneOf, any }) => any || oneOf === undefined || !there.has(oneOf));
+  const hasAlternatives = said.length < units.size;
+  const listed = said.filter(({ isWhole, oneOf }) => !isWhole || (hasAlternatives && oneOf !== undefined && there.has(oneOf)));
   if (listed.length === 0) return combination;
   const key = (on: ReadonlySet<number>) => [...on].sort((a, b) => a - b).join();
-  const first = listed[0]![1];
+  const first = listed[0]!;
   // the usual arrangement: all free load on the same spans, and nothing else left out
   if (
     spans > 1 &&
     first.on.size > 0 &&
-    [...cases.values()].every(({ on, of, any }) => any && of.size > 0 && key(on) === key(first.on)) &&
+    [...units.values()].every(({ on, of, any }) => any && of.size > 0 && key(on) === key(first.on)) &&
     first.on.size < spans
   )
     return `${combination}, variable on ${spansInWords(first.on)}`;
-  const said = listed.map(([caseId, { on, of, any }]) => {
-    const label = caseLabel(caseFromId(caseId));
+  const words = listed.map(({ label, on, of, any, isWhole }) => {
     if (!any) return `without ${label}`;
+    if (isWhole) return `with ${label}`;
     return on.size === of.size || on.size === 0 ? `${label} in part` : `${label} on ${spansInWords(on)}`;
   });
-  return `${combination}, ${said.join(', ')}`;
+  return `${combination}, ${words.join(', ')}`;
 }

@@ -1,5 +1,5 @@
 import type { BeamLoad } from '../beam';
-import { caseFromId, isPermanent } from '../load';
+import { caseIn, groupOf, isPermanent, sensesOf, unitOf, type LoadCase, type LoadCases } from '../load';
 import { piecesOn, type Arrival, type ArrivalShape } from '../takedown';
 
 /** A load of a part: a shape on the beam times a value, N or N/mm. */
@@ -9,10 +9,16 @@ export interface PartLoad {
   readonly value: number;
 }
 
-/** What is there or not as a whole: the load of one case, of imposed load and snow on one span and in one sense. */
+/** What is there or not as a whole: the load of the cases that act together, of imposed load and snow on one span and in one sense. */
 export interface Part {
-  readonly caseId: string;
+  /** Its load case; of several that act together the first. */
+  readonly loadCase: LoadCase;
   readonly isPermanent: boolean;
+  /** Whether it acts as it is given, or turned round. */
+  readonly sense: 1 | -1;
+  /** Group of alternatives, and which of them: one of a group is there at a time, or none. */
+  readonly oneOf: string | undefined;
+  readonly unit: string;
   /** The span on which it lies, and without which it may be; null: it is there on all of them or not at all. */
   readonly span: number | null;
   /** Whether it presses down, where that tells it from another part of its case. */
@@ -21,34 +27,49 @@ export interface Part {
 }
 
 /** Load that may lie on one span and not on the next: wind and earthquake come over the whole. */
-const isFree = (caseId: string): boolean => {
-  const { nature } = caseFromId(caseId);
-  return nature === 'imposed' || nature === 'roofImposed' || nature === 'snow';
-};
+const isFree = ({ nature }: LoadCase): boolean => nature === 'imposed' || nature === 'roofImposed' || nature === 'snow';
 
-/** The parts of what lands on a beam. */
-export function partsOf(arrivals: readonly Arrival[], spans: readonly { readonly from: number; readonly to: number }[]): Part[] {
+/** The parts of what lands on a beam. @param cases the load cases of the project */
+export function partsOf(
+  arrivals: readonly Arrival[],
+  spans: readonly { readonly from: number; readonly to: number }[],
+  cases: LoadCases,
+): Part[] {
   const parts = new Map<string, Part & { readonly loads: PartLoad[] }>();
-  const add = (caseId: string, span: number | null, presses: boolean, load: PartLoad) => {
+  const add = (loadCase: LoadCase, sense: 1 | -1, span: number | null, presses: boolean, load: PartLoad) => {
     if (load.value === 0) return;
-    const key = `${caseId} ${span} ${presses}`;
+    const unit = `${unitOf(loadCase)} ${sense}`;
+    const key = `${unit} ${span} ${presses}`;
     const found = parts.get(key);
     if (found) found.loads.push(load);
-    else parts.set(key, { caseId, isPermanent: isPermanent(caseFromId(caseId).nature), span, presses, loads: [load] });
+    else
+      parts.set(key, {
+        loadCase,
+        isPermanent: isPermanent(loadCase.nature),
+        sense,
+        oneOf: groupOf(loadCase),
+        unit,
+        span,
+        presses,
+        loads: [load],
+      });
   };
   for (const arrival of arrivals) {
     const { shape, byCase, adverse } = arrival;
     for (const caseId in byCase) {
-      const value = byCase[caseId]!;
-      if (!isFree(caseId)) {
-        add(caseId, null, true, { arrival, shape, value });
-        continue;
-      }
-      // what a member above hands on may press or relieve, each without the other
-      const pressing = adverse[caseId] ?? 0;
-      for (const piece of piecesOn(spans, shape)) {
-        add(caseId, piece.span, true, { arrival, shape: piece.shape, value: pressing });
-        add(caseId, piece.span, false, { arrival, shape: piece.shape, value: value - pressing });
+      const loadCase = caseIn(cases, caseId);
+      for (const sense of sensesOf(loadCase)) {
+        const value = sense * byCase[caseId]!;
+        if (!isFree(loadCase)) {
+          add(loadCase, sense, null, true, { arrival, shape, value });
+          continue;
+        }
+        // what a member above hands on may press or relieve, each without the other
+        const pressing = sense * (adverse[caseId] ?? 0);
+        for (const piece of piecesOn(spans, shape)) {
+          add(loadCase, sense, piece.span, true, { arrival, shape: piece.shape, value: pressing });
+          add(loadCase, sense, piece.span, false, { arrival, shape: piece.shape, value: value - pressing });
+        }
       }
     }
   }

@@ -3,8 +3,10 @@ import type { Combination } from '../load';
 /** What can be there or not, as far as the choice of it goes. */
 export interface Pickable {
   readonly isPermanent: boolean;
-  /** Name of a group of alternatives: one of them is there, or none. */
+  /** Name of a group of alternatives: one unit of it is there, or none. */
   readonly oneOf?: string | undefined;
+  /** Which of the alternatives it belongs to; left out: it is one by itself. */
+  readonly unit?: string | undefined;
 }
 
 /**
@@ -23,19 +25,36 @@ export function pickParts(
 ): boolean[] | null {
   let fixed = 0;
   let variable = 0;
-  // of each group of alternatives the one that adds most
-  const best = new Map<string, number>();
+  // what each unit of each group of alternatives adds
+  const groups = new Map<string, Map<string, number>>();
+  const unitAt = (i: number) => parts[i]!.unit ?? `${i}`;
   for (let i = 0; i < parts.length; i += 1) {
     const { isPermanent, oneOf } = parts[i]!;
     const value = values[i]!;
     if (isPermanent) fixed += value;
     else if (value <= 0) continue;
     else if (oneOf === undefined) variable += value;
-    else if (value > (values[best.get(oneOf) ?? -1] ?? 0)) best.set(oneOf, i);
+    else {
+      let units = groups.get(oneOf);
+      if (!units) groups.set(oneOf, (units = new Map()));
+      units.set(unitAt(i), (units.get(unitAt(i)) ?? 0) + value);
+    }
   }
-  for (const i of best.values()) variable += values[i]!;
+  const best = new Map<string, string>();
+  for (const [group, units] of groups) {
+    let most = 0;
+    for (const [unit, value] of units) {
+      if (value <= most) continue;
+      best.set(group, unit);
+      most = value;
+    }
+    variable += most;
+  }
   if (fixed + variable <= nothing) return null;
   if (permanent === 'unfavourable' && fixed < -nothing) return null;
   if (permanent === 'favourable' && fixed >= -nothing) return null;
-  return parts.map(({ isPermanent, oneOf }, i) => isPermanent || (oneOf === undefined ? values[i]! >= -nothing : best.get(oneOf) === i));
+  return parts.map(
+    ({ isPermanent, oneOf }, i) =>
+      isPermanent || (oneOf === undefined ? values[i]! >= -nothing : best.get(oneOf) === unitAt(i) && values[i]! >= -nothing),
+  );
 }

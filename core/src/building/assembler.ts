@@ -1,4 +1,5 @@
 import { BadInput } from '../error';
+import { loadCasesOf } from '../load';
 import type { Building } from './building';
 import { noteDifference } from './difference';
 import type { Body, Item, ItemKind } from './item';
@@ -9,6 +10,7 @@ type Parts = Omit<Building, 'elevation'>;
 const PART: Record<ItemKind, keyof Parts> = {
   brief: 'brief',
   level: 'levels',
+  action: 'actions',
   buildUp: 'buildUps',
   beam: 'beams',
   column: 'columns',
@@ -88,6 +90,9 @@ export class Assembler {
       } else if (kind === 'level') {
         parts.levels = of('level').sort((a, b) => b.body.elevation - a.body.elevation);
         this.elevations = new Map(parts.levels.map((level) => [level.id, level.body.elevation]));
+      } else if (kind === 'action') {
+        parts.actions = new Map(of('action').map((item) => [item.id, item.body]));
+        parts.cases = loadCasesOf(parts.actions);
       } else if (kind === 'buildUp') parts.buildUps = new Map(of('buildUp').map((item) => [item.id, item.body]));
       else if (kind === 'answer') parts.answers = new Map(of('answer').map((item) => [item.body.key, item.body]));
       else (parts as Record<string, unknown>)[PART[kind]] = list;

@@ -1,4 +1,4 @@
-import type { BuildUp } from '../load';
+import type { ActionBody, BuildUp, LoadCases } from '../load';
 import type { Beam, Body, Brief, Column, ExtraLoad, Footing, Hanger, Item, Panel, PlanPoint, StripFooting, Wall } from './item';
 
 export interface Named<B> {
@@ -11,6 +11,9 @@ export interface Building {
   readonly brief: Brief;
   readonly levels: readonly Named<Body<'level'>>[];
   readonly buildUps: ReadonlyMap<string, BuildUp>;
+  readonly actions: ReadonlyMap<string, ActionBody>;
+  /** Load cases: the usual ones, and those of the actions. */
+  readonly cases: LoadCases;
   readonly beams: ReadonlyMap<string, Beam>;
   readonly columns: ReadonlyMap<string, Column>;
   readonly hangers: ReadonlyMap<string, Hanger>;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { buildUpSchema } from '../load';
+import { actionSchema, buildUpSchema } from '../load';
 import { beamSchema } from './schema/beam';
 import { briefSchema } from './schema/brief';
 import { id, type pointSchema } from './schema/common';
@@ -24,6 +24,7 @@ export { END_CONDITIONS, type EndConditions } from './schema/posts';
 export const ITEM_SCHEMAS = {
   brief: briefSchema,
   level: levelSchema,
+  action: actionSchema,
   buildUp: buildUpSchema,
   beam: beamSchema,
   column: columnSchema,
@@ -63,6 +64,7 @@ export type PlanPoint = z.output<typeof pointSchema>;
 export const itemSchema = z.discriminatedUnion('kind', [
   z.strictObject({ id, kind: z.literal('brief'), body: briefSchema }),
   z.strictObject({ id, kind: z.literal('level'), body: levelSchema }),
+  z.strictObject({ id, kind: z.literal('action'), body: actionSchema }),
   z.strictObject({ id, kind: z.literal('buildUp'), body: buildUpSchema }),
   z.strictObject({ id, kind: z.literal('beam'), body: beamSchema }),
   z.strictObject({ id, kind: z.literal('column'), body: columnSchema }),
@@ -116,6 +118,10 @@ export function referencesOf(item: Item): { field: string; id: string }[] {
       break;
     case 'load':
       add('on', item.body.on);
+      add('action', item.body.action);
+      break;
+    case 'buildUp':
+      item.body.variable.forEach((load, i) => add(`variable.${i}.action`, load.action));
       break;
     case 'note':
       add('level', item.body.level);
@@ -123,7 +129,7 @@ export function referencesOf(item: Item): { field: string; id: string }[] {
       break;
     case 'brief':
     case 'level':
-    case 'buildUp':
+    case 'action':
     case 'gridline':
     case 'answer':
       break;

@@ -1,4 +1,5 @@
 import { BadInput } from '../error';
+import { NATURE_LABEL, type LoadCaseReference } from '../load';
 import { itemName, referencesOf, type Body, type Item } from './item';
 import { overlappingOpenings, overlappingWallOpenings } from './overlap';
 import { RULES_OF_FAMILY } from './schema/brief';
@@ -14,6 +15,8 @@ const KINDS_OF_REFERENCE: Readonly<Record<string, readonly Item['kind'][]>> = {
   'supports.by': ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting'],
   buildUp: ['buildUp'],
   'strips.buildUp': ['buildUp'],
+  action: ['action'],
+  'variable.action': ['action'],
   'measured.by': ['measurement'],
   on: ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting', 'panel'],
 };
@@ -85,6 +88,49 @@ function requireNoSlip(item: Item): void {
     );
 }
 
+/** Loads of an item with their fields. */
+function* loadsOf(item: Item): Generator<{ readonly load: LoadCaseReference; readonly name: string; readonly field: string }> {
+  if (item.kind === 'load') yield { load: item.body, name: itemName(item), field: '' };
+  if (item.kind === 'buildUp')
+    for (const [i, load] of item.body.variable.entries()) yield { load, name: `${item.body.name}, ${load.name}`, field: `variable.${i}.` };
+}
+
+/** A load that belongs to an action has its nature and use, and one of its cases; one that belongs to none has no case. */
+function requireOwnCase(
+  items: Items,
+  { load, name, field }: { readonly load: LoadCaseReference; readonly name: string; readonly field: string },
+): void {
+  if (load.action === null) {
+    if (load.loadCase !== '')
+      throw new BadInput(`${name}: a load case belongs to an action: name the action too, or leave the case out`, `${field}loadCase`);
+    return;
+  }
+  const action = items.get(load.action);
+  // an action that is not there is for the check of references to say
+  if (action?.kind !== 'action') return;
+  const { name: called, nature, use, cases } = action.body;
+  const said = (one: LoadCaseReference['nature'], of: LoadCaseReference['use']) =>
+    `${NATURE_LABEL[one]}${one === 'imposed' ? `, use ${of ?? 'A'}` : ''}`;
+  if (load.nature !== nature || (nature === 'imposed' && (load.use ?? 'A') !== (use ?? 'A')))
+    throw new BadInput(`${name} is ${said(load.nature, load.use)}, and the action ${called} is ${said(nature, use)}`, `${field}nature`);
+  if (!cases.some(({ id }) => id === load.loadCase))
+    throw new BadInput(
+      `${name}: the action ${called} has ${load.loadCase === '' ? 'cases, of which one must be named' : `no case "${load.loadCase}"`}: ${cases.map(({ id }) => id).join(', ')}`,
+      `${field}loadCase`,
+    );
+}
+
+/** Cases of an action are told apart by their keys; a use belongs to imposed actions only. */
+function requireOwnKeys({ body }: Extract<Item, { kind: 'action' }>): void {
+  const keys = new Set<string>();
+  for (const [i, { id }] of body.cases.entries()) {
+    if (keys.has(id)) throw new BadInput(`${body.name} has two cases "${id}"`, `cases.${i}.id`);
+    keys.add(id);
+  }
+  if (body.nature !== 'imposed' && body.use !== undefined)
+    throw new BadInput(`Use is read of imposed actions only, and ${body.name} is ${NATURE_LABEL[body.nature]}: leave it out`, 'use');
+}
+
 /**
  * Checks that a project still hangs together after some of its items were written or deleted: one brief, every reference found and of a
  * kind that may be referred to.
@@ -112,7 +158,11 @@ export function requireBuildable(items: Items, touched?: ReadonlySet<string>): v
     if (item.kind === 'column' || item.kind === 'hanger' || item.kind === 'wall') {
       if (isTouched(item.id) || isTouched(item.body.base) || isTouched(item.body.top)) requireUpright(items, item);
       if (isTouched(item.id)) requireNoSlip(item);
+    } else if (item.kind === 'load' || item.kind === 'buildUp') {
+      for (const one of loadsOf(item))
+        if (isTouched(item.id) || (one.load.action !== null && isTouched(one.load.action))) requireOwnCase(items, one);
     } else if (!isTouched(item.id)) continue;
+    else if (item.kind === 'action') requireOwnKeys(item);
     else if (item.kind === 'beam' || item.kind === 'panel') requireNoSlip(item);
     else if (item.kind === 'brief') requireOwnRule(item);
     else if (item.kind === 'level') requireOwnElevation(items, item);

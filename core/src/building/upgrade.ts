@@ -5,9 +5,10 @@ import { ITEM_SCHEMAS, type Body, type Item, type ItemKind } from './item';
  * Version of the model in which items are written today. Items, entries of the journal and project files carry the version in which they
  * were written, and are brought up to this one when they are read: here, and nowhere else.
  *
- * 1: bodies as they came, unknown fields dropped without a word. 2: unknown fields are refused by name when they are typed or sent.
+ * 1: bodies as they came, unknown fields dropped without a word. 2: unknown fields are refused by name when they are typed or sent. 3: loads may belong to
+ * an action of the project.
  */
-export const MODEL_VERSION = 2;
+export const MODEL_VERSION = 3;
 
 interface Upgrade {
   /** The version that it makes. */
@@ -32,8 +33,13 @@ function withoutUnknown(schema: z.ZodType, value: unknown): unknown {
   );
 }
 
+/** Variable loads of a build-up as they were before there were actions: each in the usual case of its nature. */
+const inUsualCases = (loads: unknown): unknown =>
+  Array.isArray(loads) ? loads.map((load: object) => ({ action: null, loadCase: '', ...load })) : [];
+
 const UPGRADES: readonly Upgrade[] = [
   { to: 2, body: (kind, body) => withoutUnknown(ITEM_SCHEMAS[kind], body) as Readonly<Record<string, unknown>> },
+  { to: 3, body: (kind, body) => (kind === 'buildUp' ? { ...body, variable: inUsualCases(body['variable']) } : body) },
 ];
 
 const defaults = new Map<ItemKind, readonly (readonly [field: string, value: unknown])[]>();

@@ -1,4 +1,4 @@
-import { caseFromId, caseLabel, isPermanent, type Combination } from '../load';
+import { actingName, actingTerms, isPermanent, type Combination } from '../load';
 import { formatQuantity, type UnitSystem } from '../quantity';
 import type { Sheet } from '../sheet';
 import type { ByCase } from '../takedown';
@@ -19,20 +19,12 @@ export function recordAxial(
   if (!sheet) return;
   const scope = sheet.scope('Axial force');
   const say = (value: number) => formatQuantity(value, 'force', units);
-  const terms = Object.keys(sum).flatMap((id) => {
-    const loadCase = caseFromId(id);
-    const named = combination.factors[id] ?? 0;
-    const net = sum[id]!;
-    const presses = adverse[id] ?? 0;
-    if (isPermanent(loadCase.nature)) {
-      const factor = sense === 'relieving' && net > 0 ? (combination.favourablePermanent ?? named) : named;
-      return factor === 0 || net === 0 ? [] : [{ factor, value: net, text: caseLabel(loadCase) }];
-    }
+  const terms = actingTerms(sum, adverse, combination, sense).map(({ loadCase, sense: turned, factor, value }) => {
+    const [net, presses] = [turned * sum[loadCase.id]!, turned > 0 ? adverse[loadCase.id]! : adverse[loadCase.id]! - sum[loadCase.id]!];
+    const name = actingName(loadCase, turned);
     const relieves = net - presses;
-    const value = sense === 'pressing' ? presses : relieves;
-    const isNet = Math.abs(relieves) <= 1e-9 * Math.abs(presses);
-    const text = isNet ? caseLabel(loadCase) : `${caseLabel(loadCase)}: from ${say(relieves)} to ${say(presses)} by where it lies`;
-    return named === 0 || value === 0 ? [] : [{ factor: named, value, text }];
+    const isNet = isPermanent(loadCase.nature) || Math.abs(relieves) <= 1e-9 * Math.abs(presses);
+    return { factor, value, text: isNet ? name : `${name}: from ${say(relieves)} to ${say(presses)} by where it lies` };
   });
   if (terms.length === 0) return;
   const inputs: Record<string, number> = {};

@@ -120,7 +120,7 @@ export function checkBeam(
   const { building, takedown, standard } = context;
   const grade = gradeFor(building, beam, section);
   const EI = standard.youngsModulus(grade) * section.properties.Iy;
-  const model = new BeamModel(beam, arrivals, EI);
+  const model = new BeamModel(beam, arrivals, EI, building.cases);
   const worst = new Map<string, Check>();
   const loadings = model.everyLoading(context.combinations(philosophy).strength);
   const prepared = loadings.map((loading) => ({ loading, combination: loading.combination, ...beamActions(model, loading) }));

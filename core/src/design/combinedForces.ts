@@ -1,5 +1,5 @@
 import { pickParts, type Pickable } from '../analysis';
-import { caseOf, isPermanent, type Combination, type LoadCase } from '../load';
+import { areAlternatives, caseOf, isPermanent, type Combination, type LoadCase } from '../load';
 import type { Sheet } from '../sheet';
 import { middleOf, type ForceSet, type Forces, type NamedForces } from './forces';
 
@@ -51,16 +51,13 @@ export const casesOf = (sets: readonly ForceSet[]): LoadCase[] => [
   ...new Map(sets.map(caseOfSet).map((found) => [found.id, found])).values(),
 ];
 
-/** Natures of which several cases are alternatives: wind from the left and from the right never act together, and cannot cancel. */
-const ALTERNATIVES: readonly string[] = ['wind', 'snow', 'seismic'];
-
 function partsOf(sets: readonly ForceSet[]): Part[] {
   return sets.flatMap((set, i) => {
     const of = {
       set,
       caseId: caseOfSet(set).id,
       isPermanent: isPermanent(set.nature),
-      oneOf: ALTERNATIVES.includes(set.nature) ? set.nature : set.bothWays ? `set ${i}` : undefined,
+      oneOf: areAlternatives(set.nature) ? set.nature : set.bothWays ? `set ${i}` : undefined,
     };
     return set.bothWays
       ? [

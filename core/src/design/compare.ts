@@ -1,5 +1,5 @@
 import { assemble, itemName, type Item, type ItemKind } from '../building';
-import { caseFromId, isPermanent } from '../load';
+import { caseIn, isPermanent, type LoadCases } from '../load';
 import { philosophyOf, STANDARDS } from '../standard';
 import { takeDown, type ByCase } from '../takedown';
 
@@ -83,13 +83,13 @@ function reactionsBetween(items: readonly Item[]): Map<string, Handed> {
       const to = leave.to === null ? 'nothing' : leave.to === 'ground' ? 'the ground' : (takedown.members.get(leave.to)?.mark ?? leave.to);
       let entry = found.get(key);
       if (!entry) found.set(key, (entry = { member: id, mark, to, value: { permanent: 0, variable: 0 } }));
-      addSplit(entry.value, leave.byCase);
+      addSplit(entry.value, leave.byCase, building.cases);
     }
   return found;
 }
 
-function addSplit(sum: { permanent: number; variable: number }, byCase: ByCase): void {
-  for (const id in byCase) sum[isPermanent(caseFromId(id).nature) ? 'permanent' : 'variable'] += byCase[id]!;
+function addSplit(sum: { permanent: number; variable: number }, byCase: ByCase, cases: LoadCases): void {
+  for (const id in byCase) sum[isPermanent(caseIn(cases, id).nature) ? 'permanent' : 'variable'] += byCase[id]!;
 }
 
 function differences(before: readonly Item[], after: readonly Item[]): ItemDifference[] {

@@ -157,12 +157,13 @@ describe('unbraced segments', () => {
   const context = (beam: object, length = 8000) => {
     const building = assemble(bay({ beam, length }));
     const takedown = takeDown(building, () => []);
-    const model = new BeamModel(building.beams.get('B1')!, takedown.members.get('B1')!.arrivals, 1e13);
+    const model = new BeamModel(building.beams.get('B1')!, takedown.members.get('B1')!.arrivals, 1e13, building.cases);
     const solution = model.solve({
       id: 'x',
       name: 'x',
       basis: 'factored',
       clause: '',
+      cases: building.cases,
       purpose: 'strength',
       factors: { permanent: 1, 'imposed-B': 1 },
     });
@@ -475,7 +476,9 @@ function editedAt(items: readonly Item[], at: number, kind: string, n: number): 
     case 'grade':
       return put(beam, { ownWeight: 0.5 + n / 10 });
     case 'load':
-      return put(of('buildUp'), { variable: [{ name: 'load', load: 0.002 + n / 1000, nature: 'imposed', use: 'B' }] });
+      return put(of('buildUp'), {
+        variable: [{ name: 'load', load: 0.002 + n / 1000, nature: 'imposed', use: 'B', action: null, loadCase: '' }],
+      });
     case 'mark':
       return put(n % 2 ? beam : column, { mark: `Z${n}` });
     case 'answer':

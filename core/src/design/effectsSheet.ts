@@ -1,6 +1,6 @@
 import type { BeamModel, Loading } from '../analysis';
 import type { BeamSolution, Extreme } from '../beam';
-import { caseFromId, caseLabel } from '../load';
+import { actingName } from '../load';
 import { formatQuantity, type UnitSystem } from '../quantity';
 import type { Sheet } from '../sheet';
 
@@ -12,12 +12,12 @@ export function recordEffects(model: BeamModel, loading: Loading, solution: Beam
   const scope = sheet.scope('Largest moment and shear');
   const { combination, present } = loading;
   const there = model.parts.flatMap((part, i) => {
-    const factor = combination.factors[part.caseId] ?? 0;
+    const factor = combination.factors[part.loadCase.id] ?? 0;
     return factor === 0 || (!part.isPermanent && !present[i]) ? [] : [{ ...part, i, factor }];
   });
-  there.forEach(({ caseId, span, presses, factor }, n) => {
+  there.forEach(({ loadCase, sense, span, presses, factor }, n) => {
     const where = `${span !== null && model.spans.length > 1 ? ` on span ${span + 1}` : ''}${presses ? '' : ', what relieves'}`;
-    scope.given(`gamma_${n + 1}`, factor, 'ratio', `factor of load ${n + 1}: ${caseLabel(caseFromId(caseId))}${where}`, combination.clause);
+    scope.given(`gamma_${n + 1}`, factor, 'ratio', `factor of load ${n + 1}: ${actingName(loadCase, sense)}${where}`, combination.clause);
   });
   for (const [effect, symbol] of [
     ['moment', 'M'],

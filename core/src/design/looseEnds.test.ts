@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { defaultBrief, item, type Item } from '../building';
+import { caseOf } from '../load';
 import { computeProject } from '.';
 
 const rectangle = (x1: number, y1: number, x2: number, y2: number) => [
@@ -127,7 +128,7 @@ describe('horizontal load', () => {
   ];
   it('is counted by case, and nothing resists it until somebody says what does', () => {
     const open = computeProject([...base, ...posts]);
-    expect(open.takedown.horizontal).toEqual([{ loadCase: { id: 'wind', nature: 'wind' }, east: 14_000, north: -3000 }]);
+    expect(open.takedown.horizontal).toEqual([{ loadCase: caseOf('wind'), east: 14_000, north: -3000 }]);
     expect(open.looseEnds.find(({ key }) => key === 'horizontal:brief')!.title).toContain('wind 14.0 kN east, -3.0 kN north');
     const answered = computeProject([
       ...base,

@@ -1,5 +1,5 @@
 import { overlap, planLength, storeyOf, wallHeight, type Building, type Panel, type PlanPoint } from '../building';
-import { areaLoads, caseLabel, isPermanent, variableTotal } from '../load';
+import { areaLoads, variableTotal } from '../load';
 import { contains, type LooseEnd, type Takedown } from '../takedown';
 import { offAxis } from './offAxis';
 
@@ -276,10 +276,10 @@ function thrustOf(
   const along = panel.outline.map(({ x, y }) => x * c + y * s);
   const run = Math.max(...along) - Math.min(...along);
   let [permanent, variable] = [0, 0];
-  for (const { loadCase, intensity } of buildUp ? areaLoads(buildUp, panel.pitch) : []) {
+  for (const { perPlane, intensity } of buildUp ? areaLoads(buildUp, panel.pitch) : []) {
     // N/mm2 times mm is N/mm, which is kN/m
     const thrust = (intensity * run) / (2 * Math.tan(panel.pitch));
-    if (isPermanent(loadCase.nature)) permanent += thrust;
+    if (perPlane !== null) permanent += thrust;
     else variable += thrust;
   }
   return { run, permanent, variable };
@@ -308,7 +308,7 @@ function edgesOf(outline: readonly PlanPoint[]): [PlanPoint, PlanPoint][] {
 function unresisted({ answers }: Building, { horizontal }: Takedown): LooseEnd[] {
   if (horizontal.length === 0 || answers.has('project:stability')) return [];
   const say = (value: number) => `${(value / 1000).toFixed(1)} kN`;
-  const sums = horizontal.map(({ loadCase, east, north }) => `${caseLabel(loadCase)} ${say(east)} east, ${say(north)} north`);
+  const sums = horizontal.map(({ loadCase, east, north }) => `${loadCase.name} ${say(east)} east, ${say(north)} north`);
   return [
     end(
       'horizontal',

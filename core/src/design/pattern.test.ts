@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { defaultBrief, item, type Item } from '../building';
+import { usualCases } from '../load';
 import { BeamModel } from '../analysis';
 import { contextOf, computeProject, reactionsOf } from '.';
 import { beamActions } from './beamActions';
@@ -36,7 +37,7 @@ function continuous(spans: number, more: { permanent?: string; overhang?: number
 /** Largest and smallest moment over all arrangements under 1.5 Q, as a part of w L2. */
 function moments(items: Item[]): { sag: number; hog: number; model: BeamModel } {
   const { building, takedown } = computeProject(items);
-  const model = new BeamModel(building.beams.get('B')!, takedown.members.get('B')!.arrivals, 1e13);
+  const model = new BeamModel(building.beams.get('B')!, takedown.members.get('B')!.arrivals, 1e13, building.cases);
   const context = contextOf(building, takedown);
   const { strength } = context.combinations(context.philosophy);
   let [sag, hog] = [0, 0];
@@ -69,6 +70,7 @@ describe('variable load on continuous beams', () => {
         basis: 'factored',
         clause: '',
         factors: { 'imposed-B': 1.5 },
+        cases: usualCases,
         purpose: 'strength',
       } as const;
       fc.assert(

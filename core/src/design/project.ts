@@ -107,7 +107,8 @@ export class ProjectEngine {
     const { news } = this.takedown.engine;
     const all = news.all || wasBroken;
     const building = this.placer.place(drawn, takedown, all ? null : news.fresh);
-    const cases = takedown.cases.map(({ id }) => id).join();
+    // how cases are combined is known from their actions
+    const cases = JSON.stringify(takedown.cases);
     const levels = building.levels.map(({ id, body }) => `${id}:${body.elevation}`).join();
     const sameBasis = this.basis.brief === building.brief && this.basis.cases === cases && this.basis.levels === levels;
     if (!sameBasis) this.basis = { brief: building.brief, levels, cases };

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { lateralBucklingFactor } from '../beam';
 import { assemble } from '../building';
+import { usualCases } from '../load';
 import { steelGrade } from '../material';
 import { findSection } from '../section';
 import { STANDARDS } from '../standard';
@@ -22,6 +23,7 @@ const once = {
   clause: '',
   purpose: 'strength',
   factors: { permanent: 1, 'imposed-B': 1 },
+  cases: usualCases,
 } as const;
 
 /** A beam of 10 m over two supports with what holds it. */
@@ -33,7 +35,7 @@ function of(beam: object, supports: readonly [number, number] = [0, 10_000]) {
   const building = assemble(bay({ beam: { section: SECTION.designation, supports: named, restraint: 'points', ...beam }, length: 10_000 }));
   const takedown = takeDown(building, () => []);
   const item = building.beams.get('B1')!;
-  const model = new BeamModel(item, takedown.members.get('B1')!.arrivals, 1e14);
+  const model = new BeamModel(item, takedown.members.get('B1')!.arrivals, 1e14, building.cases);
   const solution = model.solve(once);
   return { item, solution, segments: unbracedSegments(item, model.length, solution) };
 }

@@ -1,5 +1,5 @@
 import type { Beam } from '../building';
-import { caseFromId, type Combination, type Nature } from '../load';
+import { caseIn, type Combination, type Nature } from '../load';
 import { formatQuantity, type UnitSystem } from '../quantity';
 import type { Arrival } from '../takedown';
 import { Pencil, type Drawing } from './drawing';
@@ -60,9 +60,10 @@ export function beamElevation(input: BeamElevationInput): Drawing {
 }
 
 /** Value of an arrival's nature under the combination: all of that nature's cases. */
-function valueOf(arrival: Arrival, nature: Nature, { factors }: Combination): number {
+function valueOf(arrival: Arrival, nature: Nature, { factors, cases }: Combination): number {
   let sum = 0;
-  for (const [id, value] of Object.entries(arrival.byCase)) if (caseFromId(id).nature === nature) sum += value * (factors[id] ?? 0);
+  for (const [id, value] of Object.entries(arrival.byCase))
+    if (factors[id] && caseIn(cases, id).nature === nature) sum += value * factors[id];
   return sum;
 }
 

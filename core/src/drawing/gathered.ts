@@ -114,7 +114,7 @@ export function gatheredRiver({ building, takedown, selected, factor, width, hei
   const { levels } = building;
   const pitch = (height - TOP - FOOT) / Math.max(1, levels.length - 1);
   const row = new Map(levels.map(({ id }, i) => [id, TOP + i * pitch]));
-  const total = (byCase: ByCase) => byNature(byCase, factor).reduce((sum, [, value]) => sum + value, 0);
+  const total = (byCase: ByCase) => byNature(byCase, factor, building.cases).reduce((sum, [, value]) => sum + value, 0);
   const heaviest = Math.max(1, ...groups.map(({ sum }) => Math.abs(total(sum))));
   const scale = (0.16 * width) / heaviest;
   const at = ({ level, role }: Gathering) => ({ x: PLACE[role].x * width, y: (row.get(level) ?? TOP) + PLACE[role].down * pitch });
@@ -146,7 +146,7 @@ export function gatheredRiver({ building, takedown, selected, factor, width, hei
       };
       if (target === '') continue;
       const end = to ? at(to) : { x: from.x, y: from.y + FOOT / 2 };
-      drawStripes(pencil, byNature(byCase, factor), scale, [from.x, from.y + (upright ? 0 : bar), end.x, end.y], style);
+      drawStripes(pencil, byNature(byCase, factor, building.cases), scale, [from.x, from.y + (upright ? 0 : bar), end.x, end.y], style);
     }
   }
   for (const group of groups) {

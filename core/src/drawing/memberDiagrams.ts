@@ -38,7 +38,7 @@ export function memberDiagrams(
   try {
     const section = beam.section === null ? null : findSection(beam.section);
     const EI = section ? context.standard.youngsModulus(gradeFor(building, beam, section)) * section.properties.Iy : 1e13;
-    const model = new BeamModel(beam, ledger.arrivals, EI);
+    const model = new BeamModel(beam, ledger.arrivals, EI, building.cases);
     const { strength, service } = context.combinations(context.philosophy);
     const all = [...model.everyLoading(strength), ...model.everyLoading(service, 'deflection')];
     if (all.length === 0) return { drawings: [], combinations: [] };

@@ -157,7 +157,7 @@ export function riverDrawing(input: RiverInput): Drawing {
   const units = building.brief.units;
   const nodes = riverLayout(input);
   const path = selected && takedown.members.has(selected) ? pathOf(takedown, selected, Infinity) : null;
-  const total = (byCase: ByCase) => byNature(byCase, factor).reduce((sum, [, value]) => sum + value, 0);
+  const total = (byCase: ByCase) => byNature(byCase, factor, building.cases).reduce((sum, [, value]) => sum + value, 0);
   const heaviest = Math.max(1, ...[...takedown.members.values()].map((ledger) => Math.abs(total(ledger.sum))));
   const roots = [...nodes.values()].filter((node) => node.kind === 'footing' || node.kind === 'stripFooting').length || 1;
   // the widest band takes a bit over half of a ground column's place
@@ -176,7 +176,11 @@ export function riverDrawing(input: RiverInput): Drawing {
   );
 
   const stripes = (id: string, title: string, byCase: ByCase, x1: number, y1: number, x2: number, y2: number) => {
-    drawStripes(pencil, byNature(byCase, factor), scale, [x1, y1, x2, y2], { item: id, title, opacity: path && !path.has(id) ? 0.22 : 1 });
+    drawStripes(pencil, byNature(byCase, factor, building.cases), scale, [x1, y1, x2, y2], {
+      item: id,
+      title,
+      opacity: path && !path.has(id) ? 0.22 : 1,
+    });
   };
 
   for (const [id, ledger] of takedown.members) {

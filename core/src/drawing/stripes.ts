@@ -1,13 +1,14 @@
-import { NATURES, type Nature } from '../load';
+import { caseIn, NATURES, type LoadCases, type Nature } from '../load';
 import type { ByCase } from '../takedown';
 import type { Pencil } from './drawing';
 
-const natureOf = (caseId: string) => caseId.split('-')[0] as Nature;
-
 /** Sums by nature, times the factor of each case, in the order in which natures are drawn. */
-export function byNature(byCase: ByCase, factor: (caseId: string) => number): [Nature, number][] {
+export function byNature(byCase: ByCase, factor: (caseId: string) => number, cases: LoadCases): [Nature, number][] {
   const sums = new Map<Nature, number>();
-  for (const id in byCase) sums.set(natureOf(id), (sums.get(natureOf(id)) ?? 0) + byCase[id]! * factor(id));
+  for (const id in byCase) {
+    const { nature } = caseIn(cases, id);
+    sums.set(nature, (sums.get(nature) ?? 0) + byCase[id]! * factor(id));
+  }
   return NATURES.filter((nature) => sums.get(nature)).map((nature) => [nature, sums.get(nature)!]);
 }
 

@@ -1,7 +1,6 @@
 import Papa from 'papaparse';
 import { levelNameOf, markOf } from '../building';
 import { reactionsOf, type ProjectResult } from '../design';
-import { caseLabel } from '../load';
 import { DISPLAY, type Kind, type UnitSystem } from '../quantity';
 import { findSection, isSection } from '../section';
 import { numbersOf } from '../takedown';
@@ -44,7 +43,7 @@ export function reactionCsv(result: ProjectResult, level: string | null): string
     header('x', 'position', system),
     header('y', 'position', system),
     header('length', 'length', system),
-    ...takedown.cases.map((c) => header(caseLabel(c), 'force', system)),
+    ...takedown.cases.map((c) => header(c.name, 'force', system)),
     ...extremes,
     ...(ground ? [header('pad', 'force', system), header('backfill', 'force', system)] : []),
   ];
@@ -75,7 +74,7 @@ export function reactionCsv(result: ProjectResult, level: string | null): string
 export function orderCsv({ building, takedown }: ProjectResult): string {
   const system = building.brief.units;
   const numbers = numbersOf(takedown);
-  const head = ['order', 'mark', 'kind', 'level', 'carried by', ...takedown.cases.map((c) => header(caseLabel(c), 'force', system))];
+  const head = ['order', 'mark', 'kind', 'level', 'carried by', ...takedown.cases.map((c) => header(c.name, 'force', system))];
   const rows = takedown.order.map((id) => {
     const ledger = takedown.members.get(id)!;
     return [

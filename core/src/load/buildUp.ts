@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { quantity } from '../quantity';
 import type { Sheet } from '../sheet';
-import { caseOf, NATURES, USES, type LoadCase } from './nature';
+import { caseFields, caseIdOfLoad, caseOf } from './action';
+import { NATURES, USES } from './nature';
 import { text } from '../schema';
 
 /** What a layer hangs on or lies on: ceilings and ducts load the joists, never the deck above them. */
@@ -23,6 +24,7 @@ export const variableLoadSchema = z.strictObject({
   load: quantity('areaLoad', 'load per area on plan', { min: 0, max: 1 }),
   nature: z.enum(NATURES).exclude(['permanent', 'superimposed']).describe('imposed, roofImposed, snow, wind or seismic'),
   use: z.enum(USES).optional().describe('use category of an imposed load, EN 1991-1-1 table 6.1'),
+  ...caseFields,
 });
 
 /** A floor, roof or wall build-up: layers of weight and the variable loads it bears. */
@@ -38,7 +40,8 @@ export type BuildUp = z.output<typeof buildUpSchema>;
 /** One part of a build-up as a load in one case, N/mm2 on plan. */
 export interface AreaLoadPart {
   readonly name: string;
-  readonly loadCase: LoadCase;
+  /** Load case in which it acts. */
+  readonly caseId: string;
   readonly intensity: number;
   /** For a layer: its weight per area of its own plane, N/mm2; null for variable load. */
   readonly perPlane: number | null;
@@ -57,14 +60,14 @@ export function areaLoads(buildUp: BuildUp, pitch = 0, target: (typeof CARRIERS)
     .filter((layer) => target === 'joists' || layer.carriedBy === 'deck')
     .map((layer) => ({
       name: layer.name,
-      loadCase: caseOf(layer.nature),
+      caseId: caseOf(layer.nature).id,
       intensity: layer.load * slope,
       perPlane: layer.load,
       allowance: layer.allowance,
     }));
   const variable = buildUp.variable.map((load) => ({
     name: load.name,
-    loadCase: caseOf(load.nature, load.use),
+    caseId: caseIdOfLoad(load),
     intensity: load.load,
     perPlane: null,
     allowance: false,
@@ -84,7 +87,7 @@ export function sumByCase(buildUp: BuildUp, pitch = 0, sheet?: Sheet): Map<strin
   const symbols = new Map<string, string[]>();
   sheet?.given('theta', pitch, 'angle', 'pitch of the plane on which the layers lie');
   parts.forEach((part, i) => {
-    const id = part.loadCase.id;
+    const id = part.caseId;
     sums.set(id, (sums.get(id) ?? 0) + part.intensity);
     if (!sheet) return;
     const symbol = `g_${i + 1}`;

@@ -1,13 +1,19 @@
 import type { Basis } from '../sheet';
-import { caseFromId, isPermanent, type LoadCase } from './nature';
+import { caseIn, groupOf, sensesOf, unitOf, type LoadCase, type LoadCases } from './action';
+import { isPermanent } from './nature';
 
-/** A combination: one factor for every case it contains. Cases it does not name are left out. */
+/**
+ * A combination: one factor for every case it contains. Cases it does not name are left out. Of cases that are alternatives it has the factors of all: one of
+ * them acts at a time, or none.
+ */
 export interface Combination {
   readonly id: string;
   readonly name: string;
   readonly basis: Basis;
   readonly clause: string;
   readonly factors: Readonly<Record<string, number>>;
+  /** The cases from which it was made, by id. */
+  readonly cases: LoadCases;
   /** Factor of permanent load where it helps (loads that lift are judged source by source). */
   readonly favourablePermanent?: number;
   /**
@@ -31,36 +37,143 @@ export function factorsFor(cases: readonly LoadCase[], factor: (loadCase: LoadCa
   return Object.fromEntries(cases.map((loadCase) => [loadCase.id, factor(loadCase)] as const).filter(([, value]) => value !== 0));
 }
 
-/** The sum over cases of value times factor; a case without a factor counts nothing. */
+/** Adds up what acts: of each group of alternatives the unit that adds most in the sense that is looked for, or none. */
+class ActingSum {
+  private sum = 0;
+  private readonly units = new Map<string, Map<string, number>>();
+
+  /** What is there whatever else is. */
+  add(value: number): void {
+    this.sum += value;
+  }
+
+  /** A variable case, in one of its senses. @param value positive in the sense that is looked for */
+  take(loadCase: LoadCase, sense: 1 | -1, value: number): void {
+    const group = groupOf(loadCase);
+    if (group === undefined) {
+      this.sum += value;
+      return;
+    }
+    let units = this.units.get(group);
+    if (!units) this.units.set(group, (units = new Map()));
+    const unit = `${unitOf(loadCase)} ${sense}`;
+    units.set(unit, (units.get(unit) ?? 0) + value);
+  }
+
+  /** Of alternatives the one that adds most. */
+  most(): number {
+    let sum = this.sum;
+    for (const units of this.units.values()) sum += Math.max(0, ...units.values());
+    return sum;
+  }
+
+  /** Whether a variable case in a sense is among what makes up the most. */
+  acts(loadCase: LoadCase, sense: 1 | -1): boolean {
+    const group = groupOf(loadCase);
+    if (group === undefined) return true;
+    const units = this.units.get(group);
+    const value = units?.get(`${unitOf(loadCase)} ${sense}`) ?? 0;
+    // of two alike the first
+    return value > 0 && [...units!].find(([, other]) => other === Math.max(...units!.values()))![0] === `${unitOf(loadCase)} ${sense}`;
+  }
+
+  /** Of alternatives the one that takes most away. */
+  least(): number {
+    let sum = this.sum;
+    for (const units of this.units.values()) sum += Math.min(0, ...units.values());
+    return sum;
+  }
+}
+
+/**
+ * The sum over cases of value times factor with everything there, but of alternatives one or none: that with which the sum is largest in size. A case
+ * without a factor counts nothing.
+ */
 export function combine(byCase: Readonly<Record<string, number>>, combination: Combination): number {
-  let sum = 0;
-  for (const id in byCase) sum += (combination.factors[id] ?? 0) * byCase[id]!;
-  return sum;
+  const sum = new ActingSum();
+  for (const id in byCase) {
+    const factor = combination.factors[id] ?? 0;
+    if (factor === 0) continue;
+    const loadCase = caseIn(combination.cases, id);
+    for (const sense of sensesOf(loadCase)) sum.take(loadCase, sense, sense * factor * byCase[id]!);
+  }
+  const [most, least] = [sum.most(), sum.least()];
+  return -least > most ? least : most;
 }
 
 /**
  * Combined value of shares that may help or harm, taken one by one: a share of variable load that helps is left out, a
- * share of permanent load that helps gets the favourable factor. `harmful` is -1 when negative values are the harm
- * (lifting), 1 when positive ones are.
+ * share of permanent load that helps gets the favourable factor; of alternatives the one that harms most counts. `harmful` is -1 when negative values are
+ * the harm (lifting), 1 when positive ones are.
  */
 export function combineWorst(
   shares: readonly { readonly loadCase: LoadCase; readonly value: number }[],
   combination: Combination,
   harmful: 1 | -1,
 ): number {
-  let sum = 0;
+  const sum = new ActingSum();
   for (const { loadCase, value } of shares) {
-    const harms = value * harmful > 0;
     const factor = combination.factors[loadCase.id] ?? 0;
-    if (harms) sum += factor * value;
-    else if (isPermanent(loadCase.nature)) sum += (combination.favourablePermanent ?? factor) * value;
+    const harm = value * harmful;
+    if (isPermanent(loadCase.nature)) sum.add((harm > 0 ? factor : (combination.favourablePermanent ?? factor)) * harm);
+    else for (const sense of sensesOf(loadCase)) if (sense * harm > 0) sum.take(loadCase, sense, sense * factor * harm);
   }
+  return harmful * sum.most();
+}
+
+/** What of a case counts when a member is to be pressed as hard, or as little, as can be. */
+export interface ActingTerm {
+  readonly loadCase: LoadCase;
+  readonly sense: 1 | -1;
+  readonly factor: number;
+  readonly value: number;
+}
+
+/** Calls for every case that has a factor, in each of its senses. Value: as it presses; positive in the sense that is looked for. */
+function eachTerm(
+  byCase: Readonly<Record<string, number>>,
+  adverse: Readonly<Record<string, number>>,
+  combination: Combination,
+  looked: 'pressing' | 'relieving',
+  each: (loadCase: LoadCase, turned: 1 | -1, factor: number, value: number) => void,
+): void {
+  const sign = looked === 'pressing' ? 1 : -1;
+  for (const id in byCase) {
+    const named = combination.factors[id] ?? 0;
+    if (named === 0) continue;
+    const loadCase = caseIn(combination.cases, id);
+    const [net, pressing] = [byCase[id]!, adverse[id] ?? 0];
+    if (isPermanent(loadCase.nature)) {
+      const factor = looked === 'relieving' && net > 0 ? (combination.favourablePermanent ?? named) : named;
+      each(loadCase, 1, factor, sign * net);
+      continue;
+    }
+    const relieving = net - pressing;
+    for (const sense of sensesOf(loadCase)) {
+      // turned round, what relieves presses
+      const value = looked === 'pressing' ? (sense > 0 ? pressing : -relieving) : sense > 0 ? -relieving : pressing;
+      each(loadCase, sense, named, value);
+    }
+  }
+}
+
+function sumOfTerms(
+  byCase: Readonly<Record<string, number>>,
+  adverse: Readonly<Record<string, number>>,
+  combination: Combination,
+  looked: 'pressing' | 'relieving',
+): ActingSum {
+  const sum = new ActingSum();
+  eachTerm(byCase, adverse, combination, looked, (loadCase, sense, factor, value) => {
+    if (isPermanent(loadCase.nature)) sum.add(factor * value);
+    else sum.take(loadCase, sense, factor * value);
+  });
   return sum;
 }
 
 /**
  * The largest that a combination can press on a member: permanent load as it is, variable load without the parts that would
- * relieve it, since they may be absent.
+ * relieve it, since they may be absent; of alternatives the one that presses most.
  * @param byCase net values by case
  * @param adverse what presses, without what relieves
  */
@@ -69,14 +182,12 @@ export function combinePressing(
   adverse: Readonly<Record<string, number>>,
   combination: Combination,
 ): number {
-  let sum = 0;
-  for (const id in byCase) sum += (combination.factors[id] ?? 0) * (isPermanent(caseFromId(id).nature) ? byCase[id]! : (adverse[id] ?? 0));
-  return sum;
+  return sumOfTerms(byCase, adverse, combination, 'pressing').most();
 }
 
 /**
  * The least that a combination can press on a member: permanent load that presses at its favourable factor, of variable load only the
- * parts that relieve.
+ * parts that relieve, of alternatives those of the one that relieves most.
  * @param byCase net values by case
  * @param adverse what presses, without what relieves
  */
@@ -85,14 +196,23 @@ export function combineRelieving(
   adverse: Readonly<Record<string, number>>,
   combination: Combination,
 ): number {
-  let sum = 0;
-  for (const id in byCase) {
-    const factor = combination.factors[id] ?? 0;
-    const value = byCase[id]!;
-    if (!isPermanent(caseFromId(id).nature)) sum += factor * (value - (adverse[id] ?? 0));
-    else sum += (value > 0 ? (combination.favourablePermanent ?? factor) : factor) * value;
-  }
-  return sum;
+  return -sumOfTerms(byCase, adverse, combination, 'relieving').most();
+}
+
+/** The terms of which `combinePressing`, or `combineRelieving`, is the sum of factor times value. */
+export function actingTerms(
+  byCase: Readonly<Record<string, number>>,
+  adverse: Readonly<Record<string, number>>,
+  combination: Combination,
+  looked: 'pressing' | 'relieving',
+): ActingTerm[] {
+  const sum = sumOfTerms(byCase, adverse, combination, looked);
+  const terms: ActingTerm[] = [];
+  eachTerm(byCase, adverse, combination, looked, (loadCase, sense, factor, value) => {
+    if (factor === 0 || value === 0 || !(isPermanent(loadCase.nature) || sum.acts(loadCase, sense))) return;
+    terms.push({ loadCase, sense, factor, value: looked === 'pressing' ? value : -value });
+  });
+  return terms;
 }
 
 /** What a family must say about loads, so that combinations can be made without knowing the family. */

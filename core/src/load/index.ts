@@ -1,4 +1,5 @@
 export * from './nature';
+export * from './action';
 export * from './reduction';
 export { spansInWords } from './pattern';
 export {
@@ -14,11 +15,13 @@ export {
   type Layer,
 } from './buildUp';
 export {
+  actingTerms,
   combine,
   combinePressing,
   combineRelieving,
   combineWorst,
   factorsFor,
+  type ActingTerm,
   type Combination,
   type Effects,
   type LoadRules,

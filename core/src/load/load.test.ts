@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { entriesOf, Sheet } from '../sheet';
-import { areaLoads, buildUpSchema, caseFromId, caseOf, combine, combineWorst, compareCases, sumByCase, type Combination } from '.';
+import { areaLoads, buildUpSchema, caseIn, usualCases, caseOf, combine, combineWorst, compareCases, sumByCase, type Combination } from '.';
 
 const roof = buildUpSchema.parse({
   name: 'Roof',
@@ -51,7 +51,8 @@ describe('build-ups', () => {
 
 describe('cases and combinations', () => {
   it('a case is known by its id', () => {
-    for (const loadCase of [caseOf('permanent'), caseOf('imposed', 'E'), caseOf('snow')]) expect(caseFromId(loadCase.id)).toEqual(loadCase);
+    for (const loadCase of [caseOf('permanent'), caseOf('imposed', 'E'), caseOf('snow')])
+      expect(caseIn(usualCases, loadCase.id)).toEqual(loadCase);
     expect([caseOf('snow'), caseOf('imposed', 'B'), caseOf('permanent')].sort(compareCases).map((c) => c.id)).toEqual([
       'permanent',
       'imposed-B',
@@ -65,6 +66,7 @@ describe('cases and combinations', () => {
     clause: '',
     purpose: 'lifting',
     factors: { permanent: 1.1, 'imposed-B': 1.5 },
+    cases: usualCases,
     favourablePermanent: 0.9,
   };
   it('a case without a factor counts nothing', () =>

@@ -31,18 +31,6 @@ export const USE_LABEL: Record<Use, string> = {
   G: 'heavier vehicles',
 };
 
-/** A load case: one nature, and for imposed load one use. Loads of one case rise and fall together. */
-export interface LoadCase {
-  readonly id: string;
-  readonly nature: Nature;
-  readonly use?: Use;
-}
-
-/** The case in which a load of this nature and use travels. */
-export function caseOf(nature: Nature, use?: Use): LoadCase {
-  return nature === 'imposed' ? { id: `imposed-${use ?? 'A'}`, nature, use: use ?? 'A' } : { id: nature, nature };
-}
-
 /**
  * The use of a load that is typed by itself: an imposed load has one, no other load has.
  * @throws BadInput at `field` where it is missing, or typed and not read
@@ -54,22 +42,3 @@ export function usedAs(nature: Nature, use: Use | undefined, field: string): Use
     throw new BadInput(`Use is read of imposed loads only, and this one is ${NATURE_LABEL[nature]}: leave it out`, field);
   return use;
 }
-
-export function caseFromId(id: string): LoadCase {
-  const [nature, use] = id.split('-') as [Nature, Use | undefined];
-  return caseOf(nature, use);
-}
-
-export function caseLabel(loadCase: LoadCase): string {
-  return loadCase.nature === 'imposed' ? `imposed, ${loadCase.use}` : NATURE_LABEL[loadCase.nature];
-}
-
-/** Cases in the order in which every table and diagram lists them. */
-export function compareCases(a: LoadCase, b: LoadCase): number {
-  return NATURES.indexOf(a.nature) - NATURES.indexOf(b.nature) || a.id.localeCompare(b.id);
-}
-
-/** Every case that there can be, in the order of `compareCases`. */
-export const CASE_IDS: readonly string[] = NATURES.flatMap((nature) =>
-  nature === 'imposed' ? USES.map((use) => caseOf(nature, use).id) : [caseOf(nature).id],
-);

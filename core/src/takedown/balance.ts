@@ -1,5 +1,6 @@
 import { planLength, type PlanPoint } from '../building';
-import { CASE_IDS, caseFromId } from '../load';
+import { caseIn, compareCases, type LoadCases } from '../load';
+import { caseIdAt, caseSetOf, NO_CASES, type CaseSet } from './caseSet';
 import type { Carried } from './carried';
 import type { BalanceLine, CaseBalance } from './ledger';
 import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
@@ -30,11 +31,13 @@ export function resultantOf(place: Place, shape: ArrivalShape): Resultant {
 const COLUMNS = { applied: 0, delivered: 1, lost: 2, offsets: 3 } as const;
 type Column = keyof typeof COLUMNS;
 const WIDTH = 12;
-/** Nothing, for as many entries as a book can begin with; numbers that begin as fractions are kept as plain numbers by the machine. */
-const ROOM: readonly number[] = CASE_IDS.flatMap(() => [0.5, 0.5, 0.5, 0.5]).map((half) => half - half);
+/** Nothing, for so many entries; numbers that begin as fractions are kept as plain numbers by the machine. */
+const ROOM: (readonly number[])[] = [];
+const room = (entries: number): number[] =>
+  (ROOM[entries] ??= Array.from({ length: 4 * entries }, () => 0.5).map((half) => half - half)).slice();
 
 /** Values of cases, in their order, and which cases those are. */
-type Values = Pick<Carried, 'mask' | 'values'>;
+type Values = Pick<Carried, 'cases' | 'values'>;
 
 /**
  * What one member or panel adds to the balance: per case, what is applied, delivered, lost and shifted, in force and in moment about both
@@ -62,14 +65,14 @@ export class BookKeeper {
     this.put('offsets', what, 0, fromX - toX, fromY - toY);
   }
 
-  put(column: Column, { mask, values }: Values, force: number, x: number, y: number): void {
+  put(column: Column, { cases, values }: Values, force: number, x: number, y: number): void {
     if (force === 0 && x === 0 && y === 0) return;
     // most books have one column: their list is made as long as it has to be
-    this.entries ??= ROOM.slice(0, 4 * values.length);
+    this.entries ??= room(values.length);
     const { entries } = this;
-    let n = 0;
-    for (let rest = mask; rest !== 0; rest &= rest - 1) {
-      const place = (31 - Math.clz32(rest & -rest)) * WIDTH + COLUMNS[column] * 3;
+    const { numbers } = cases;
+    for (let n = 0; n < numbers.length; n += 1) {
+      const place = numbers[n]! * WIDTH + COLUMNS[column] * 3;
       let at = 0;
       while (at < this.end && entries[at] !== place) at += 4;
       if (at === this.end) {
@@ -81,35 +84,44 @@ export class BookKeeper {
       entries[at + 1]! += value * force;
       entries[at + 2]! += value * x;
       entries[at + 3]! += value * y;
-      n += 1;
     }
   }
 }
 
-const ROW = CASE_IDS.length * WIDTH;
+/** A row of the table: for each case that it ever met twelve numbers, three of each column, and whether it met the case since it was cleared. */
+interface Row {
+  cases: CaseSet;
+  sums: Float64Array;
+  met: Uint8Array;
+}
 
-/** Sums of books, one to a row: for each case twelve numbers, three of each column. */
+/** Sums of books, one to a row. */
 export class BalanceTable {
-  private readonly sums: Float64Array;
-  /** Which cases each row has met: bit n for the nth. */
-  private readonly met: Int32Array;
+  private readonly rows: Row[];
 
   constructor(rows: number) {
-    this.sums = new Float64Array(rows * ROW);
-    this.met = new Int32Array(rows);
+    this.rows = Array.from({ length: rows }, () => ({ cases: NO_CASES, sums: new Float64Array(0), met: new Uint8Array(0) }));
   }
 
   clear(row: number): void {
-    if (this.met[row] !== 0) this.sums.fill(0, row * ROW, (row + 1) * ROW);
-    this.met[row] = 0;
+    const { sums, met } = this.rows[row]!;
+    sums.fill(0);
+    met.fill(0);
   }
 
   take(row: number, entries: NonNullable<BalanceBook>): void {
-    const { sums } = this;
+    const into = this.rows[row]!;
     for (let i = 0; i < entries.length; i += 4) {
       const place = entries[i]!;
-      const at = row * ROW + place;
-      this.met[row]! |= 1 << ((place / WIDTH) | 0);
+      const number = (place / WIDTH) | 0;
+      let n = into.cases.placeOf(number);
+      if (n === undefined) {
+        widen(into, caseSetOf([caseIdAt(number)]));
+        n = into.cases.placeOf(number)!;
+      }
+      const at = n * WIDTH + (place - number * WIDTH);
+      const { sums } = into;
+      into.met[n] = 1;
       sums[at]! += entries[i + 1]!;
       sums[at + 1]! += entries[i + 2]!;
       sums[at + 2]! += entries[i + 3]!;
@@ -118,33 +130,52 @@ export class BalanceTable {
 
   /** Adds a row of another table. */
   takeRow(row: number, other: BalanceTable, from: number): void {
-    const met = other.met[from]!;
-    this.met[row]! |= met;
-    for (let n = 0, rest = met; rest !== 0; n += WIDTH, rest >>= 1) {
-      if ((rest & 1) === 0) continue;
-      const [to, source] = [row * ROW + n, from * ROW + n];
-      for (let i = 0; i < WIDTH; i += 1) this.sums[to + i]! += other.sums[source + i]!;
+    const into = this.rows[row]!;
+    const { cases, sums: source, met: metThere } = other.rows[from]!;
+    widen(into, cases);
+    const { sums, met } = into;
+    const places = into.cases.placesOf(cases);
+    for (let n = 0; n < places.length; n += 1) {
+      if (metThere[n] === 0) continue;
+      const place = places[n]!;
+      met[place] = 1;
+      for (let i = 0; i < WIDTH; i += 1) sums[place * WIDTH + i]! += source[n * WIDTH + i]!;
     }
   }
 
-  cases(row: number): CaseBalance[] {
-    const lines: CaseBalance[] = [];
-    CASE_IDS.forEach((id, n) => {
-      if ((this.met[row]! & (1 << n)) === 0) return;
-      const at = (i: number) => this.sums[row * ROW + n * WIDTH + i]!;
+  /** The cases that a row met, in the order of tables. */
+  cases(row: number, known: LoadCases): CaseBalance[] {
+    const { cases, sums, met } = this.rows[row]!;
+    const lines = cases.ids.flatMap((id, n) => {
+      if (met[n] === 0) return [];
+      const at = (i: number) => sums[n * WIDTH + i]!;
       const of = (column: Column) => line(at(COLUMNS[column] * 3), at(COLUMNS[column] * 3 + 1), at(COLUMNS[column] * 3 + 2));
       const gap = (i: number) => at(i) - at(3 + i) - at(6 + i) - at(9 + i);
-      lines.push({
-        loadCase: caseFromId(id),
+      return {
+        loadCase: caseIn(known, id),
         applied: of('applied'),
         delivered: of('delivered'),
         lost: of('lost'),
         offsets: of('offsets'),
         gap: line(gap(0), gap(1), gap(2)),
-      });
+      };
     });
-    return lines;
+    return lines.sort((a, b) => compareCases(a.loadCase, b.loadCase));
   }
+}
+
+/** Makes room in a row for cases. */
+function widen(row: Row, cases: CaseSet): void {
+  const all = row.cases.union(cases);
+  if (all === row.cases) return;
+  const [sums, met] = [new Float64Array(all.size * WIDTH), new Uint8Array(all.size)];
+  all.placesOf(row.cases).forEach((place, n) => {
+    sums.set(row.sums.subarray(n * WIDTH, (n + 1) * WIDTH), place * WIDTH);
+    met[place] = row.met[n]!;
+  });
+  row.cases = all;
+  row.sums = sums;
+  row.met = met;
 }
 
 function line(force: number, x: number, y: number): BalanceLine {

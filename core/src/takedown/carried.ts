@@ -1,31 +1,5 @@
-import { CASE_IDS } from '../load';
+import { caseSetOf, NO_CASES, type CaseSet } from './caseSet';
 import type { ByCase } from './ledger';
-
-/** Of a mask of cases the names of those there are, and an object that has them, from which others are copied. */
-interface Layout {
-  readonly ids: readonly string[];
-  readonly empty: Readonly<Record<string, number>>;
-}
-
-const NUMBER_OF: ReadonlyMap<string, number> = new Map(CASE_IDS.map((id, n) => [id, n]));
-const layouts = new Map<number, Layout>();
-
-function layoutOf(mask: number): Layout {
-  let layout = layouts.get(mask);
-  if (!layout) {
-    const ids = CASE_IDS.filter((_, n) => mask & (1 << n));
-    layouts.set(mask, (layout = { ids, empty: Object.fromEntries(ids.map((id) => [id, 0.5])) }));
-  }
-  return layout;
-}
-
-/** Values under the names of their cases; all that have the same cases are laid out alike. */
-function named(mask: number, values: readonly number[]): ByCase {
-  const { ids, empty } = layoutOf(mask);
-  const byCase: Record<string, number> = { ...empty };
-  for (let i = 0; i < ids.length; i += 1) byCase[ids[i]!] = values[i]!;
-  return byCase;
-}
 
 /**
  * What is carried, case by case: of everything, and of what presses down alone. Tens of thousands are summed number by number and few
@@ -36,23 +10,23 @@ export class Carried {
   #adverse: ByCase | undefined = undefined;
 
   /**
-   * @param mask which cases there are: bit n for the nth of `CASE_IDS`
+   * @param cases which cases there are
    * @param values one number for each case there is, in their order
    * @param pressed the very same as `values` where all of it presses
    */
   constructor(
-    readonly mask: number,
+    readonly cases: CaseSet,
     readonly values: readonly number[],
     readonly pressed: readonly number[],
   ) {}
 
   get byCase(): ByCase {
-    return (this.#byCase ??= named(this.mask, this.values));
+    return (this.#byCase ??= this.cases.named(this.values));
   }
 
   /** The part of each value that presses; the very same as `byCase` where all of it does. */
   get adverse(): ByCase {
-    return (this.#adverse ??= this.pressed === this.values ? this.byCase : named(this.mask, this.pressed));
+    return (this.#adverse ??= this.pressed === this.values ? this.byCase : this.cases.named(this.pressed));
   }
 
   get allPresses(): boolean {
@@ -65,28 +39,33 @@ export class Carried {
   }
 }
 
-/** Numbers that begin as fractions are kept as plain numbers by the machine. */
-const ZEROS: readonly number[] = CASE_IDS.map(() => 0.5).map((half) => half - half);
-const ALL = 2 ** CASE_IDS.length - 1;
+/** Zeros, so many; numbers that begin as fractions are kept as plain numbers by the machine. */
+const ZEROS: (readonly number[])[] = [];
 
-function zeros(mask: number): number[] {
-  let count = 0;
-  for (let rest = mask; rest !== 0; rest &= rest - 1) count += 1;
-  return ZEROS.slice(0, count);
+function zeros({ size }: CaseSet): number[] {
+  return (ZEROS[size] ??= Array.from({ length: size }, () => 0.5).map((half) => half - half)).slice();
+}
+
+const known = new Map<string, CaseSet>();
+
+/** The set of one case: nearly every load has one. */
+function caseSetOfOne(id: string): CaseSet {
+  let found = known.get(id);
+  if (!found) known.set(id, (found = caseSetOf([id])));
+  return found;
 }
 
 /** A load given by name; what is below nothing relieves. */
 export function carriedOf(byCase: ByCase): Carried {
-  let mask = 0;
-  for (const id in byCase) mask |= 1 << NUMBER_OF.get(id)!;
-  const values = zeros(mask);
-  const { ids } = layoutOf(mask);
+  const given = Object.keys(byCase);
+  const cases = given.length === 1 ? caseSetOfOne(given[0]!) : caseSetOf(given);
+  const values = zeros(cases);
   let presses = true;
-  for (let i = 0; i < ids.length; i += 1) {
-    values[i] = byCase[ids[i]!]!;
+  for (let i = 0; i < values.length; i += 1) {
+    values[i] = byCase[cases.ids[i]!]!;
     if (values[i]! < 0) presses = false;
   }
-  return new Carried(mask, values, presses ? values : values.map((value) => Math.max(0, value)));
+  return new Carried(cases, values, presses ? values : values.map((value) => Math.max(0, value)));
 }
 
 const permanents = new Map<number, Carried>();
@@ -103,24 +82,25 @@ export function permanentOf(value: number): Carried {
 
 /** Adds up values by case. */
 export class CaseSum {
-  private mask = 0;
-  private readonly values = zeros(ALL);
+  private cases = NO_CASES;
+  private values: number[] = [];
 
-  add({ mask, values }: Pick<Carried, 'mask' | 'values'>, times = 1): void {
-    this.mask |= mask;
-    add(this.values, ALL, values, mask, times);
+  add({ cases, values }: Pick<Carried, 'cases' | 'values'>, times = 1): void {
+    const all = this.cases.union(cases);
+    if (all !== this.cases) {
+      const wider = zeros(all);
+      add(wider, all, this.values, this.cases, 1);
+      [this.cases, this.values] = [all, wider];
+    }
+    add(this.values, all, values, cases, times);
   }
 
-  addSum({ values, mask }: CaseSum): void {
-    this.mask |= mask;
-    add(this.values, ALL, values, ALL, 1);
+  addSum({ values, cases }: CaseSum): void {
+    this.add({ values, cases });
   }
 
   byCase(): ByCase {
-    return named(
-      this.mask,
-      this.values.filter((_, n) => this.mask & (1 << n)),
-    );
+    return this.cases.named(this.values);
   }
 }
 
@@ -129,26 +109,26 @@ interface Laid {
   readonly carried: Carried;
 }
 
-function maskOf(list: readonly Laid[]): number {
-  let mask = 0;
-  for (let i = 0; i < list.length; i += 1) mask |= list[i]!.carried.mask;
-  return mask;
+function casesOf(list: readonly Laid[]): CaseSet {
+  let cases = NO_CASES;
+  for (let i = 0; i < list.length; i += 1) cases = cases.union(list[i]!.carried.cases);
+  return cases;
 }
 
 /** Adds up what is carried, each so many times. */
 export function sumOf(list: readonly Laid[], times: readonly number[]): Carried {
-  const mask = maskOf(list);
-  const values = zeros(mask);
+  const cases = casesOf(list);
+  const values = zeros(cases);
   let allPress = true;
   for (let i = 0; i < list.length; i += 1) {
     const { carried } = list[i]!;
-    add(values, mask, carried.values, carried.mask, times[i]!);
+    add(values, cases, carried.values, carried.cases, times[i]!);
     if (carried.pressed !== carried.values) allPress = false;
   }
-  if (allPress) return new Carried(mask, values, values);
-  const pressed = zeros(mask);
-  for (let i = 0; i < list.length; i += 1) add(pressed, mask, list[i]!.carried.pressed, list[i]!.carried.mask, times[i]!);
-  return new Carried(mask, values, pressed);
+  if (allPress) return new Carried(cases, values, values);
+  const pressed = zeros(cases);
+  for (let i = 0; i < list.length; i += 1) add(pressed, cases, list[i]!.carried.pressed, list[i]!.carried.cases, times[i]!);
+  return new Carried(cases, values, pressed);
 }
 
 /** What reaches a support that takes such shares: what lifts it presses nowhere, and what relieves a load that lifts it presses on it. */
@@ -169,34 +149,27 @@ export function reactionByParts(
   shares: readonly number[],
   pieces: (i: number, press: (share: number) => void) => void,
 ): Carried {
-  const mask = maskOf(list);
-  const values = zeros(mask);
-  const pressed = zeros(mask);
+  const cases = casesOf(list);
+  const values = zeros(cases);
+  const pressed = zeros(cases);
   for (let i = 0; i < list.length; i += 1) {
     const { carried: part } = list[i]!;
     const relieving = part.allPresses ? null : part.values.map((value, n) => value - part.pressed[n]!);
-    add(values, mask, part.values, part.mask, shares[i]!);
+    add(values, cases, part.values, part.cases, shares[i]!);
     pieces(i, (share) => {
-      if (share >= 0) add(pressed, mask, part.pressed, part.mask, share);
-      else if (relieving) add(pressed, mask, relieving, part.mask, share);
+      if (share >= 0) add(pressed, cases, part.pressed, part.cases, share);
+      else if (relieving) add(pressed, cases, relieving, part.cases, share);
     });
   }
-  return new Carried(mask, values, pressed);
+  return new Carried(cases, values, pressed);
 }
 
 /** Adds the values of some cases, so many times, to sums of those and others. */
-function add(sum: number[], sumMask: number, values: readonly number[], mask: number, times: number): void {
-  if (mask === sumMask) {
+function add(sum: number[], all: CaseSet, values: readonly number[], cases: CaseSet, times: number): void {
+  if (cases === all) {
     for (let n = 0; n < values.length; n += 1) sum[n]! += values[n]! * times;
     return;
   }
-  let from = 0;
-  let to = 0;
-  for (let rest = sumMask; from < values.length; rest &= rest - 1) {
-    if (mask & rest & -rest) {
-      sum[to]! += values[from]! * times;
-      from += 1;
-    }
-    to += 1;
-  }
+  const places = all.placesOf(cases);
+  for (let n = 0; n < values.length; n += 1) sum[places[n]!]! += values[n]! * times;
 }

@@ -189,7 +189,7 @@ export class TakedownEngine {
     const { memory } = this;
     const { route, levels, ledgers: members, bearers } = memory;
     const panels = memory.panels.sharings;
-    const balance = memory.shelf.cases();
+    const balance = memory.shelf.cases(building.cases);
     const cases = balance.map((line) => line.loadCase);
     this.judgeLifting(building, cases);
     const looseEnds: LooseEnd[] = [...loadEnds];
@@ -218,7 +218,7 @@ export class TakedownEngine {
   /** Judges lifting of the members just calculated, or of all when there are other combinations. */
   private judgeLifting(building: Building, cases: readonly LoadCase[]): void {
     const { slots, ledgers } = this.memory;
-    const key = cases.map(({ id }) => id).join();
+    const key = JSON.stringify(cases);
     const same = this.rules.cases === key;
     if (!same) this.rules = { cases: key, combinations: this.liftingRules(cases) };
     for (const slot of same ? this.fresh.liftable : slots.values()) {

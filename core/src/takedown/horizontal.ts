@@ -1,13 +1,13 @@
 import type { Building } from '../building';
-import { caseOf, compareCases } from '../load';
+import { caseIdOfLoad, caseIn, compareCases } from '../load';
 import type { HorizontalLoad } from './ledger';
 
 /** Horizontal parts of extra loads, summed by case. */
-export function horizontalOf({ loads }: Building): HorizontalLoad[] {
-  const sums = new Map<string, { loadCase: ReturnType<typeof caseOf>; east: number; north: number }>();
+export function horizontalOf({ loads, cases }: Building): HorizontalLoad[] {
+  const sums = new Map<string, HorizontalLoad>();
   for (const { body } of loads) {
     if (body.type !== 'point' || (body.east === 0 && body.north === 0)) continue;
-    const loadCase = caseOf(body.nature, body.use);
+    const loadCase = caseIn(cases, caseIdOfLoad(body));
     const sum = sums.get(loadCase.id) ?? { loadCase, east: 0, north: 0 };
     sums.set(loadCase.id, { loadCase, east: sum.east + body.east, north: sum.north + body.north });
   }

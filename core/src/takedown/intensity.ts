@@ -11,7 +11,7 @@ export function intensityOf(buildUp: BuildUp, pitch: number): Carried {
   let carried = known.get(pitch);
   if (carried) return carried;
   const sum: Record<string, number> = {};
-  for (const part of areaLoads(buildUp, pitch)) addInto(sum, { [part.loadCase.id]: part.intensity });
+  for (const part of areaLoads(buildUp, pitch)) addInto(sum, { [part.caseId]: part.intensity });
   known.set(pitch, (carried = carriedOf(sum)));
   return carried;
 }

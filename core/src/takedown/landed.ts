@@ -63,9 +63,9 @@ export class Handed extends Carried implements Landing {
     readonly label: string,
     readonly leave: number,
     readonly shape: ArrivalShape,
-    { mask, values, pressed }: Carried,
+    { cases, values, pressed }: Carried,
   ) {
-    super(mask, values, pressed);
+    super(cases, values, pressed);
   }
 
   get carried(): Carried {

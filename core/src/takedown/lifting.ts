@@ -1,5 +1,5 @@
 import type { Building } from '../building';
-import { caseFromId, combineWorst, isPermanent, type Combination } from '../load';
+import { caseIn, combineWorst, isPermanent, type Combination } from '../load';
 import type { KeptLedger, Left } from './landed';
 import type { LooseEnd } from './ledger';
 
@@ -23,11 +23,11 @@ export function liftedSupports(
     const shares = [
       ...ledger.arrivals.flatMap((arrival, i) =>
         Object.entries(arrival.byCase)
-          .map(([id, value]) => ({ loadCase: caseFromId(id), value: value * leave.shares[i]! }))
+          .map(([id, value]) => ({ loadCase: caseIn(building.cases, id), value: value * leave.shares[i]! }))
           .filter(({ loadCase }) => isPermanent(loadCase.nature)),
       ),
       ...Object.entries(leave.byCase)
-        .map(([id, value]) => ({ loadCase: caseFromId(id), value: value - leave.adverse[id]! }))
+        .map(([id, value]) => ({ loadCase: caseIn(building.cases, id), value: value - leave.adverse[id]! }))
         .filter(({ loadCase }) => !isPermanent(loadCase.nature)),
     ];
     let worst: { value: number; name: string } | undefined;

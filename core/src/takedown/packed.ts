@@ -1,4 +1,5 @@
 import { Carried } from './carried';
+import { caseSetOf, type CaseSet } from './caseSet';
 import { Brought, Handed, KeptLedger, Left, Split, type Landed } from './landed';
 import type { MemberLedger, Source } from './ledger';
 import type { ArrivalShape } from './shape';
@@ -13,6 +14,8 @@ export interface PackedLedgers {
   readonly starts: Float64Array;
   readonly numbers: Float64Array;
   readonly words: readonly string[];
+  /** Sets of cases, by the ids of their cases. */
+  readonly cases: readonly (readonly string[])[];
 }
 
 const KINDS: readonly MemberLedger['kind'][] = ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting'];
@@ -29,6 +32,7 @@ class Packer {
   private length = 0;
   private readonly known = new Map<string, number>();
   readonly words: string[] = [];
+  readonly cases: CaseSet[] = [];
 
   get at(): number {
     return this.length;
@@ -67,8 +71,15 @@ class Packer {
     this.put(n);
   }
 
-  carried({ mask, values, pressed }: Carried): void {
-    this.put(mask);
+  /** A set of cases by its number in this message. */
+  caseSet(cases: CaseSet): void {
+    let n = this.cases.indexOf(cases);
+    if (n < 0) n = this.cases.push(cases) - 1;
+    this.put(n);
+  }
+
+  carried({ cases, values, pressed }: Carried): void {
+    this.caseSet(cases);
     this.all(values);
     if (pressed === values) this.put(0);
     else {
@@ -159,7 +170,13 @@ export function packLedgers(ledgers: readonly MemberLedger[]): PackedLedgers {
     starts[i] = packer.at;
     packer.ledger(ledger as KeptLedger);
   });
-  return { ids: ledgers.map(({ id }) => id), starts, numbers: packer.done(), words: packer.words };
+  return {
+    ids: ledgers.map(({ id }) => id),
+    starts,
+    numbers: packer.done(),
+    words: packer.words,
+    cases: packer.cases.map((one) => one.ids),
+  };
 }
 
 /** Reads a ledger number by number, in the order in which it was written. */
@@ -193,9 +210,9 @@ class Unpacker {
   }
 
   carried(): Carried {
-    const mask = this.take();
+    const cases = caseSetOf(this.packed.cases[this.take()]!);
     const values = this.all();
-    return new Carried(mask, values, this.take() === 0 ? values : this.all());
+    return new Carried(cases, values, this.take() === 0 ? values : this.all());
   }
 
   shape(): ArrivalShape {

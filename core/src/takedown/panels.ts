@@ -1,5 +1,5 @@
 import { overlappingOpenings, withJoinedOpenings, type Building, type ExtraLoad, type Named, type Panel } from '../building';
-import { caseOf, type BuildUp } from '../load';
+import { caseIdOfLoad, type BuildUp } from '../load';
 import { BookKeeper, type BalanceBook } from './balance';
 import { carriedOf, type Carried } from './carried';
 import { withOneMore } from './few';
@@ -98,7 +98,7 @@ export function weighPanel(
       continue;
     }
     const patch = sharePatch(withJoinedOpenings(body), extra.outline, near, reach);
-    const carried = carriedOf({ [caseOf(extra.nature, extra.use).id]: extra.pressure });
+    const carried = carriedOf({ [caseIdOfLoad(extra)]: extra.pressure });
     weighing.lay(patch, carried, extra.label, { type: 'load', load }, `${extra.label} on ${body.mark}`, load);
     for (const { kind, text } of patch.doubts) weighing.doubt(kind, load, `${extra.label} on ${body.mark}: ${text}`);
   }
@@ -179,7 +179,7 @@ class Weighing {
   /** A point or line load on a panel: no rule says yet how a slab spreads it, so that it is applied and reaches nothing. */
   stray(load: string, body: ExtraLoad, { outline, mark }: Panel): void {
     const force = body.type === 'point' ? body.force : body.intensity * Math.abs(body.to - body.from);
-    const carried = carriedOf({ [caseOf(body.nature, body.use).id]: force });
+    const carried = carriedOf({ [caseIdOfLoad(body)]: force });
     const [x, y] = (['x', 'y'] as const).map((axis) => outline.reduce((sum, corner) => sum + corner[axis], 0) / outline.length) as [
       number,
       number,

@@ -1,5 +1,5 @@
 import { overlappingWallOpenings, storeyOf, wallHeight, type Building, type ExtraLoad, type Named, type Wall } from '../building';
-import { caseOf } from '../load';
+import { caseIdOfLoad } from '../load';
 import { GRAVITY } from '../quantity';
 import { findSection } from '../section';
 import { BookKeeper, resultantOf, type BalanceBook } from './balance';
@@ -213,7 +213,7 @@ class PrimaryLoads {
 
   private extra({ id, body }: Named<ExtraLoad>): void {
     const { node } = this;
-    const loadCase = caseOf(body.nature, body.use);
+    const caseId = caseIdOfLoad(body);
     const isPoint = body.type === 'point' || node.length === 0;
     if (!isPoint && !(body.to > body.from)) {
       this.ends.add(
@@ -222,10 +222,10 @@ class PrimaryLoads {
         `${body.label} on ${node.mark} has no length`,
         'A line load needs an end beyond its start.',
         'Type where it starts and ends.',
-        carriedOf({ [loadCase.id]: body.intensity * (body.from - body.to) }).byCase,
+        carriedOf({ [caseId]: body.intensity * (body.from - body.to) }).byCase,
       );
       const whole = resultantOf(node.place, { type: 'distributed', from: body.to, to: body.from, start: 1, end: 1 });
-      const carried = carriedOf({ [loadCase.id]: body.type === 'line' ? body.intensity : 0 });
+      const carried = carriedOf({ [caseId]: body.type === 'line' ? body.intensity : 0 });
       this.book.add('applied', carried, whole);
       this.book.add('lost', carried, whole);
       return;
@@ -234,6 +234,6 @@ class PrimaryLoads {
       ? { type: 'point', at: node.length === 0 ? 0 : body.at }
       : { type: 'distributed', from: body.from, to: body.to, start: 1, end: 1 };
     const value = !isPoint ? body.intensity : body.type === 'line' ? body.intensity * (body.to - body.from) : body.force;
-    this.apply(id, body.label, { type: 'load', load: id }, shape, carriedOf({ [loadCase.id]: value }));
+    this.apply(id, body.label, { type: 'load', load: id }, shape, carriedOf({ [caseId]: value }));
   }
 }

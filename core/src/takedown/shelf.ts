@@ -1,5 +1,6 @@
 import type { PlanPoint } from '../building';
 import { BalanceTable, type BalanceBook } from './balance';
+import type { LoadCases } from '../load';
 import type { CaseBalance } from './ledger';
 
 /** Sums are made in steps, so many parts to a sum: what changes is added up again with its neighbours only. */
@@ -111,7 +112,8 @@ export class BookShelf {
     return shelf;
   }
 
-  cases(): CaseBalance[] {
+  /** @param known the load cases of the project */
+  cases(known: LoadCases): CaseBalance[] {
     this.sums.forEach((table, step) => {
       const stale = this.stale[step]!;
       for (let row = 0; row < stale.length; row += 1) {
@@ -122,6 +124,6 @@ export class BookShelf {
         else for (let part = 0; part < FAN; part += 1) table.takeRow(row, this.sums[step - 1]!, row * FAN + part);
       }
     });
-    return this.sums[STEPS]!.cases(0);
+    return this.sums[STEPS]!.cases(0, known);
   }
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { assemble, defaultBrief, item, type Item } from '../building';
-import type { Combination, LoadCase } from '../load';
+import { usualCases, type Combination, type LoadCase } from '../load';
 import { isClosedMoment, numbersOf, takeDown, why, type Cause, type Takedown } from '.';
 
 const noLifting = () => [];
@@ -183,6 +183,7 @@ describe('ways down that are not straight', () => {
         clause: 'test',
         purpose: 'lifting',
         favourablePermanent: 0.9,
+        cases: usualCases,
         factors: Object.fromEntries(cases.map((c) => [c.id, c.nature === 'permanent' ? 1.1 : 1.5])),
       },
     ];

@@ -72,7 +72,7 @@ function layersOf(buildUp: BuildUp, pitch: number, area: number): Cause[] {
     label: part.name,
     detail: part.allowance ? 'layer, an allowance' : 'layer or load',
     member: null,
-    byCase: { [part.loadCase.id]: part.intensity * area },
+    byCase: { [part.caseId]: part.intensity * area },
     causes: [],
   }));
 }

@@ -3,7 +3,6 @@ import {
   allAssumptions,
   beamDiagram,
   BeamModel,
-  caseLabel,
   contextOf,
   failureLadder,
   findSection,
@@ -150,7 +149,7 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
       ['*', 80, 80, 80, 80],
       [`case, ${unitLabel('force', units)}`, 'applied', 'to the ground', 'lands nowhere', 'gap'],
       balance.map((line) => [
-        caseLabel(line.loadCase),
+        line.loadCase.name,
         force(line.applied.force),
         force(line.delivered.force),
         force(line.lost.force),
@@ -162,7 +161,7 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
       ['*', 62, 62, 62, 62, 62, 62],
       [`moment, ${unitLabel('moment', units)}`, 'about x', 'moved', 'gap', 'about y', 'moved', 'gap'],
       balance.map((line) => [
-        caseLabel(line.loadCase),
+        line.loadCase.name,
         ...(['aboutX', 'aboutY'] as const).flatMap((axis) => [
           moment(line.applied[axis]),
           moment(line.offsets[axis]),
@@ -265,7 +264,7 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
     if (member && beam?.section && member.results.length) {
       const ledger = takedown.members.get(id)!;
       const section = findSection(beam.section);
-      const model = new BeamModel(beam, ledger.arrivals, gradeFor(building, beam, section).E * section.properties.Iy);
+      const model = new BeamModel(beam, ledger.arrivals, gradeFor(building, beam, section).E * section.properties.Iy, building.cases);
       const worst = model
         .everyLoading(context.combinations(context.philosophy).strength)
         .map(({ combination, present }) => {

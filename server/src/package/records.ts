@@ -1,6 +1,5 @@
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import {
-  caseLabel,
   formatQuantity,
   markOf,
   measure,
@@ -26,7 +25,7 @@ function schedule({ rows, sum }: ReactionSchedule, { building, takedown }: Proje
     force(strength?.least.value),
   ]);
   const total: TableCell[] = ['sum', ...cases.map(({ id }) => force(sum[id] ?? 0)), '', ''];
-  const columns = [...cases.map(caseLabel), 'strength, most', 'least'];
+  const columns = [...cases.map(({ name }) => name), 'strength, most', 'least'];
   const set = table(
     ['*', ...columns.map(() => 'auto' as const)],
     [`unfactored, ${unitLabel('force', units)}`, ...columns],

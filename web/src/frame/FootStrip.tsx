@@ -1,5 +1,5 @@
 import { Link, useParams } from 'react-router';
-import { caseLabel, formatQuantity, NATURE_LABEL } from '@plinth/core';
+import { formatQuantity, NATURE_LABEL } from '@plinth/core';
 import { useProject } from '../project/context';
 import type { Computed } from '../project/engine.worker';
 import { SaveBadge } from './SaveBadge';
@@ -21,7 +21,10 @@ function entriesOf(balance: readonly Line[]) {
   return [...groups].map(([key, lines]) => ({
     key,
     lines,
-    label: lines.length > 1 ? `${NATURE_LABEL[lines[0]!.loadCase.nature]}, ${lines.length} uses` : caseLabel(lines[0]!.loadCase),
+    label:
+      lines.length > 1
+        ? `${NATURE_LABEL[lines[0]!.loadCase.nature]}, ${lines.length} ${lines[0]!.loadCase.nature === 'imposed' ? 'uses' : 'cases'}`
+        : lines[0]!.loadCase.name,
     applied: lines.reduce((sum, line) => sum + line.applied.force, 0),
     delivered: lines.reduce((sum, line) => sum + line.delivered.force, 0),
     lost: lines.some(isLost),
@@ -46,7 +49,7 @@ export function FootStrip() {
             title={lines
               .map(
                 (line) =>
-                  `${caseLabel(line.loadCase)}: applied ${force(line.applied.force)}, to the ground ${force(line.delivered.force)}, lands nowhere ${force(line.lost.force)}`,
+                  `${line.loadCase.name}: applied ${force(line.applied.force)}, to the ground ${force(line.delivered.force)}, lands nowhere ${force(line.lost.force)}`,
               )
               .join('\n')}
           >

@@ -1,14 +1,17 @@
-import { caseFromId, formatQuantity, isPermanent, type ByCase } from '@plinth/core';
+import { caseIn, formatQuantity, isPermanent, lesserAlternatives, type ByCase, type LoadCases } from '@plinth/core';
 import { useProject, useShownLevel, useView } from '../project/context';
 
 const WIDTH = 132;
 /** Where the bar begins, right of the names. */
 const BAR = 68;
 
-function halves(byCase: ByCase): { permanent: number; variable: number } {
+/** Permanent, and variable load that may be there at once. */
+function halves(byCase: ByCase, cases: LoadCases): { permanent: number; variable: number } {
   let [permanent, variable] = [0, 0];
+  const lesser = lesserAlternatives(byCase, cases);
   for (const id in byCase) {
-    if (isPermanent(caseFromId(id).nature)) permanent += byCase[id]!;
+    if (lesser.has(id)) continue;
+    if (isPermanent(caseIn(cases, id).nature)) permanent += byCase[id]!;
     else variable += byCase[id]!;
   }
   return { permanent, variable };
@@ -24,7 +27,7 @@ export function Plumb() {
   const shown = useShownLevel();
   const levels = computed.takedown.plumb;
   if (levels.length === 0) return null;
-  const totals = levels.map(({ byCase }) => halves(byCase));
+  const totals = levels.map(({ byCase }) => halves(byCase, building.cases));
   const heaviest = Math.max(1, ...totals.map((t) => t.permanent + t.variable));
   const scale = 46 / heaviest;
   // many levels stand closer, without their elevation, and scroll when even so there is no room

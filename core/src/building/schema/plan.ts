@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { NATURES, USES } from '../../load';
+import { caseFields, NATURES, USES } from '../../load';
 import { quantity } from '../../quantity';
 import { id, mark, note, outline, pointSchema, reference, status } from './common';
 import { text } from '../../schema';
@@ -60,6 +60,7 @@ export const loadSchema = z.strictObject({
   type: z.enum(['point', 'line', 'area']).describe('point or line on a member, or an area of a panel'),
   nature: z.enum(NATURES).describe('nature'),
   use: z.enum(USES).optional().describe('use of an imposed load'),
+  ...caseFields,
   at: quantity('length', 'point load: from the start of the member', { min: 0 }).default(0),
   force: quantity('force', 'point load, downward').default(0),
   east: quantity('force', 'point load, horizontal part towards the east').default(0),

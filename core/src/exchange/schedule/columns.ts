@@ -1,6 +1,6 @@
 import { END_CONDITIONS, markOf, readShape, type Building } from '../../building';
 import { BadInput } from '../../error';
-import { NATURES, USES } from '../../load';
+import { caseIdOfLoad, casesOfAction, NATURES, USES, type LoadCaseReference } from '../../load';
 import { steelGrade } from '../../material';
 import { DISPLAY, parseQuantity, type Kind, type UnitSystem } from '../../quantity';
 
@@ -116,6 +116,27 @@ const buildUp: Column = {
         `there is no build-up "${value}"; there are ${[...building.buildUps.values()].map(({ name }) => name).join(', ')}`,
       );
     body['buildUp'] = hit[0];
+  },
+};
+
+/** The case of an action of the project in which a load acts, by its name; `usual`: it belongs to none. It brings its nature and use with it. */
+const actionCase: Column = {
+  title: 'action case',
+  write: (body, { building }) =>
+    !body['action'] ? '' : (building.cases.get(caseIdOfLoad(body as unknown as LoadCaseReference))?.name ?? ''),
+  read: (value, body, { building }) => {
+    if (value === '') return;
+    if (value.toLowerCase() === 'usual') {
+      Object.assign(body, { action: null, loadCase: '' });
+      return;
+    }
+    const own = [...building.actions].flatMap(([id, action]) =>
+      casesOfAction(id, action).map((one, i) => ({ ...one, key: action.cases[i]!.id })),
+    );
+    const wanted = value.toLowerCase();
+    const hit = own.find(({ name, id }) => name.toLowerCase() === wanted || id.toLowerCase() === wanted);
+    if (!hit) throw new BadInput(`there is no action case "${value}"; there are ${[...own.map(({ name }) => name), 'usual'].join(', ')}`);
+    Object.assign(body, { action: hit.action, nature: hit.nature, use: hit.use, loadCase: hit.key });
   },
 };
 
@@ -368,5 +389,6 @@ export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
     quantity('east', 'force', 'east'),
     quantity('north', 'force', 'north'),
     identity,
+    actionCase,
   ],
 };

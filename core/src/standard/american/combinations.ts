@@ -1,4 +1,4 @@
-import { factorsFor, isPermanent, type Combination, type LoadCase, type LoadRules } from '../../load';
+import { casesById, factorsFor, isPermanent, type Combination, type LoadCase, type LoadRules } from '../../load';
 import type { Basis } from '../../sheet';
 import type { Philosophy } from '../standard';
 
@@ -67,6 +67,7 @@ function expand(
 ): Combination[] {
   const present = (nature: LoadCase['nature']) => cases.some((c) => c.nature === nature);
   const result: Combination[] = [];
+  const byId = casesById(cases);
   const seen = new Set<string>();
   for (const pattern of patterns) {
     // a combination that is named after wind or earthquake says nothing where there is none
@@ -93,6 +94,7 @@ function expand(
         basis,
         clause: pattern.office ?? clause,
         factors,
+        cases: byId,
         purpose,
         favourablePermanent,
         ...(pattern.permanent ? { permanent: pattern.permanent } : {}),

@@ -1,4 +1,4 @@
-import { factorsFor, isPermanent, type Combination, type LoadCase, type LoadRules, type Nature } from '../../load';
+import { casesById, factorsFor, isPermanent, type Combination, type LoadCase, type LoadRules, type Nature } from '../../load';
 import type { Philosophy } from '../standard';
 
 /** Load factors of one combination, BS 5950-1 table 2 (without cranes). */
@@ -40,6 +40,7 @@ function expand(
   const roofs: readonly Nature[] = has('roofImposed') && has('snow') ? ['roofImposed', 'snow'] : has('snow') ? ['snow'] : ['roofImposed'];
   const seen = new Set<string>();
   const found: Combination[] = [];
+  const byId = casesById(cases);
   for (const pattern of patterns) {
     if (pattern.wind && !has('wind')) continue;
     if (
@@ -57,9 +58,8 @@ function expand(
       const key = JSON.stringify(factors);
       if (seen.has(key)) continue;
       seen.add(key);
-      const terms = cases
-        .filter(({ id, nature }) => !isPermanent(nature) && factors[id])
-        .map(({ id, nature, use }) => `${written(factors[id]!)} ${SYMBOL[nature]}${use ? `(${use})` : ''}`);
+      const acting = cases.filter(({ id, nature }) => !isPermanent(nature) && factors[id]);
+      const terms = new Set(acting.map(({ id, nature, use }) => `${written(factors[id]!)} ${SYMBOL[nature]}${use ? `(${use})` : ''}`));
       found.push({
         ...rest,
         id: `${pattern.id} ${found.length}`,
@@ -67,6 +67,7 @@ function expand(
         clause: pattern.clause,
         ...(pattern.permanent ? { permanent: pattern.permanent } : {}),
         factors,
+        cases: byId,
       });
     }
   }

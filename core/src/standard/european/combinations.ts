@@ -1,5 +1,5 @@
 import type { LoadCase, LoadRules, Combination, Nature, Use } from '../../load';
-import { factorsFor, isPermanent } from '../../load';
+import { casesById, factorsFor, isPermanent } from '../../load';
 import type { Philosophy } from '../standard';
 
 /** Partial factors of EN 1990 table NA.A1.2(B), and of table A1.2(A) for equilibrium. */
@@ -61,17 +61,20 @@ interface Pattern {
 
 /**
  * What leads together: all imposed load is one action beside the others, EN 1991-1-1 3.3.1(2)P, so that all its uses lead, or each accompanies with its
- * own psi0.
+ * own psi0; of the others all cases of one action.
  */
 function leadersOf(set: readonly LoadCase[]): LoadCase[][] {
   const isImposed = ({ nature }: LoadCase) => nature === 'imposed' || nature === 'roofImposed';
   const imposed = set.filter(isImposed);
-  return [...(imposed.length > 0 ? [imposed] : []), ...set.filter((c) => !isImposed(c)).map((c) => [c])];
+  const others = new Map<string, LoadCase[]>();
+  for (const one of set) if (!isImposed(one)) others.set(one.action, [...(others.get(one.action) ?? []), one]);
+  return [...(imposed.length > 0 ? [imposed] : []), ...others.values()];
 }
 
 /** Each variable action leads in turn, the others of its set accompany it with psi0. */
 function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
   const result: Combination[] = [];
+  const byId = casesById(cases);
   const seen = new Set<string>();
   for (const set of variableSets(cases)) {
     const leaders: (readonly LoadCase[])[] = pattern.noneLeads || set.length === 0 ? [[]] : leadersOf(set);
@@ -84,7 +87,9 @@ function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
       const key = JSON.stringify(factors);
       if (seen.has(key)) continue;
       seen.add(key);
-      const terms = cases.filter((c) => !isPermanent(c.nature) && factors[c.id]).map((c) => `${+factors[c.id]!.toFixed(3)} ${label(c)}`);
+      const acting = cases.filter((c) => !isPermanent(c.nature) && factors[c.id]);
+      // cases of one action, and alternatives, have one factor
+      const terms = new Set(acting.map((c) => `${+factors[c.id]!.toFixed(3)} ${label(c)}`));
       const name = `${pattern.id}: ${[...(pattern.permanent ? [`${+pattern.permanent.toFixed(3)} G`] : []), ...terms].join(' + ')}`;
       result.push({
         id: `${pattern.id}${leading.map(({ id }) => ` ${id}`).join('')}${result.length}`,
@@ -92,6 +97,7 @@ function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
         basis: pattern.basis,
         clause: pattern.clause,
         factors,
+        cases: byId,
         favourablePermanent: pattern.favourablePermanent,
         ...(pattern.permanentIs ? { permanent: pattern.permanentIs } : {}),
         purpose: pattern.purpose,
@@ -105,7 +111,8 @@ function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
 function seismic(cases: readonly LoadCase[]): Combination[] {
   if (!cases.some((c) => c.nature === 'seismic')) return [];
   const factors = factorsFor(cases, (c) => (isPermanent(c.nature) || c.nature === 'seismic' ? 1 : psi2(c)));
-  return [{ id: '6.12b', name: '6.12b: G + E + psi2 Q', basis: 'factored', clause: 'EN 1990 (6.12b)', factors, purpose: 'strength' }];
+  const common = { basis: 'factored', clause: 'EN 1990 (6.12b)', purpose: 'strength', cases: casesById(cases) } as const;
+  return [{ ...common, id: '6.12b', name: '6.12b: G + E + psi2 Q', factors }];
 }
 
 const rules = (rule: '6.10' | '6.10ab'): LoadRules => ({

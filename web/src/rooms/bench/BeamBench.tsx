@@ -1,7 +1,5 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import {
-  caseFromId,
-  caseLabel,
   findSection,
   formatQuantity,
   gradesFor,
@@ -242,9 +240,9 @@ function Reactions({ result }: { result: ProjectResult }) {
       <thead>
         <tr>
           <th>Reactions, unfactored [{unitLabel('force', units)}]</th>
-          {cases.map(({ id }) => (
+          {cases.map(({ id, name }) => (
             <th key={id} className="num">
-              {caseLabel(caseFromId(id))}
+              {name}
             </th>
           ))}
         </tr>

@@ -1,4 +1,5 @@
-import { NATURE_LABEL, NATURES, USE_LABEL, USES, type TypedBeam, type TypedLoad } from '@plinth/core';
+import { caseOf, type TypedBeam, type TypedLoad } from '@plinth/core';
+import { usualOf, usualOptions } from '../../parts/caseOptions';
 import { QuantityField, SelectField, TextField } from '../../parts/fields';
 
 /** The typed loads, each a row of its own. */
@@ -29,16 +30,12 @@ export function BeamLoads({ input, change }: { input: TypedBeam; change: (part: 
             <TextField label={`Load ${i + 1}`} value={load.name} commit={(name) => set(i, { name })} />
             <SelectField
               label="is"
-              value={load.nature === 'imposed' ? `imposed-${load.use}` : load.nature}
+              value={caseOf(load.nature, load.use).id}
               commit={(value) => {
-                const [nature, use] = value.split('-') as [TypedLoad['nature'], TypedLoad['use'] | undefined];
+                const { nature, use } = usualOf(value);
                 set(i, { nature, use: use ?? load.use });
               }}
-              options={NATURES.flatMap((nature) =>
-                nature === 'imposed'
-                  ? USES.map((use) => ({ value: `imposed-${use}`, label: `imposed ${use}, ${USE_LABEL[use]}` }))
-                  : [{ value: nature, label: NATURE_LABEL[nature] }],
-              )}
+              options={usualOptions}
             />
             <button
               type="button"

@@ -1,18 +1,16 @@
 import { useState } from 'react';
 import {
+  caseOf,
   FORCE_COLUMNS,
   FORCES_GIVEN,
   GIVEN_WORDS,
   middleOf,
-  NATURE_LABEL,
-  NATURES,
   readForceSets,
-  USE_LABEL,
-  USES,
   type ForceSet,
   type ForcesGiven,
   type UnitSystem,
 } from '@plinth/core';
+import { usualOf, usualOptions } from '../../parts/caseOptions';
 import { CheckField, QuantityField, SelectField, TextField } from '../../parts/fields';
 import { Question } from '../../parts/Question';
 import { METHODS } from './methods';
@@ -102,16 +100,12 @@ export function ForceSets({
         {given === 'cases' ? (
           <SelectField
             label="Load case"
-            value={set.nature === 'imposed' ? `imposed-${set.use}` : set.nature}
+            value={caseOf(set.nature, set.use).id}
             commit={(value) => {
-              const [nature, use] = value.split('-') as [ForceSet['nature'], ForceSet['use'] | undefined];
+              const { nature, use } = usualOf(value);
               put({ nature, use: use ?? set.use });
             }}
-            options={NATURES.flatMap((nature) =>
-              nature === 'imposed'
-                ? USES.map((use) => ({ value: `imposed-${use}`, label: `imposed ${use}, ${USE_LABEL[use]}` }))
-                : [{ value: nature, label: NATURE_LABEL[nature] }],
-            )}
+            options={usualOptions}
           />
         ) : null}
       </div>

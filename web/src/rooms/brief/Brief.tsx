@@ -2,6 +2,7 @@ import { BARS, CONCRETES, defaultBrief, REINFORCEMENT, STANDARDS, gradesFor, typ
 import { NumberField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../parts/fields';
 import { useItems, useUnits } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
+import { Actions } from './Actions';
 import { BuildUps } from './BuildUps';
 import { Levels } from './Levels';
 import { OwnShapes } from './OwnShapes';
@@ -187,6 +188,7 @@ export function BriefRoom() {
       </div>
       <Levels />
       <OwnShapes item={item} units={units} />
+      <Actions />
       <BuildUps units={units} />
     </div>
   );

@@ -1,22 +1,23 @@
 import { memo } from 'react';
 import {
   areaLoads,
-  caseLabel,
+  caseIn,
   formatQuantity,
-  NATURE_LABEL,
   unitLabel,
   USE_LABEL,
   USES,
   type BuildUp,
   type Item,
   type Layer,
+  type LoadCases,
   type Nature,
   type UnitSystem,
   type Use,
 } from '@plinth/core';
 import { CheckField, QuantityField, SelectField, TextField } from '../../parts/fields';
+import { caseOptions, caseValue } from '../../parts/caseOptions';
 import { NatureMark } from '../../parts/NatureMark';
-import { useItems } from '../../project/context';
+import { useItems, useProject } from '../../project/context';
 import { freshId, useEdit } from '../../project/useEdit';
 
 type BuildUpItem = Extract<Item, { kind: 'buildUp' }>;
@@ -25,9 +26,12 @@ type VariableLoad = BuildUp['variable'][number];
 const VARIABLE: readonly Nature[] = ['imposed', 'roofImposed', 'snow', 'wind', 'seismic'];
 
 /** Sums of a build-up by case on plan, for its head line. */
-function sums(buildUp: BuildUp, units: UnitSystem): string {
+function sums(buildUp: BuildUp, cases: LoadCases, units: UnitSystem): string {
   const byCase = new Map<string, number>();
-  for (const part of areaLoads(buildUp)) byCase.set(caseLabel(part.loadCase), (byCase.get(caseLabel(part.loadCase)) ?? 0) + part.intensity);
+  for (const { caseId, intensity } of areaLoads(buildUp)) {
+    const { name } = caseIn(cases, caseId);
+    byCase.set(name, (byCase.get(name) ?? 0) + intensity);
+  }
   return [...byCase]
     .map(([label, value]) => `${label} ${formatQuantity(value, 'areaLoad', units, { figures: 3, bare: true })}`)
     .join(' · ');
@@ -66,7 +70,9 @@ export function BuildUps({ units }: { units: UnitSystem }) {
 
 const BuildUpForm = memo(function BuildUpForm({ item, units }: { item: BuildUpItem; units: UnitSystem }) {
   const { body } = item;
+  const { building } = useProject();
   const { patch, remove, quietly } = useEdit();
+  const natures = (use: Use | undefined) => caseOptions(building.actions, VARIABLE, use);
   const layer = (i: number, change: Partial<Layer>) =>
     patch(
       item,
@@ -90,7 +96,7 @@ const BuildUpForm = memo(function BuildUpForm({ item, units }: { item: BuildUpIt
             commit={(name) => patch(item, { name }, `Build-up renamed to ${name}`)}
           />
         </div>
-        <span className="flex-1 text-[13px] text-soft">{sums(body, units) || 'weighs nothing yet'}</span>
+        <span className="flex-1 text-[13px] text-soft">{sums(body, building.cases, units) || 'weighs nothing yet'}</span>
         <button
           type="button"
           className="text-[13px] text-soft hover:text-oxide"
@@ -179,16 +185,16 @@ const BuildUpForm = memo(function BuildUpForm({ item, units }: { item: BuildUpIt
                   <SelectField
                     quiet
                     label={`Nature of ${entry.name}`}
-                    value={entry.nature}
+                    value={caseValue(entry)}
                     commit={(value) =>
-                      load(i, { nature: value as VariableLoad['nature'], use: value === 'imposed' ? (entry.use ?? 'A') : undefined })
+                      load(i, natures(entry.use).find((option) => option.value === value)!.choice as Partial<VariableLoad>)
                     }
-                    options={VARIABLE.map((nature) => ({ value: nature, label: NATURE_LABEL[nature] }))}
+                    options={natures(entry.use)}
                   />
                 </span>
               </td>
               <td>
-                {entry.nature === 'imposed' ? (
+                {entry.nature === 'imposed' && entry.action === null ? (
                   <SelectField
                     quiet
                     label={`Use of ${entry.name}`}
@@ -238,7 +244,7 @@ const BuildUpForm = memo(function BuildUpForm({ item, units }: { item: BuildUpIt
             quietly(
               patch(
                 item,
-                { variable: [...body.variable, { name: 'imposed', load: 0, nature: 'imposed', use: 'A' }] },
+                { variable: [...body.variable, { name: 'imposed', load: 0, nature: 'imposed', use: 'A', action: null, loadCase: '' }] },
                 `${body.name}: variable load added`,
               ),
             )

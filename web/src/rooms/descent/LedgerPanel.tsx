@@ -1,16 +1,18 @@
 import { useState } from 'react';
 import {
   arrivalTotal,
-  caseFromId,
+  caseIn,
   formatQuantity,
   isPermanent,
   markOf,
   NATURE_LABEL,
+  NATURES,
   numbersOf,
   unitLabel,
   type Arrival,
   type ByCase,
   type Cause,
+  type LoadCases,
   type Nature,
 } from '@plinth/core';
 import { Ladders } from '../../parts/Ladder';
@@ -19,29 +21,39 @@ import { PanelHead, SidePanel } from '../../parts/SidePanel';
 import { useAsked } from '../../parts/useAsked';
 import { useProject, useView } from '../../project/context';
 
-/** Sums by nature, permanent ones first. */
-function split(byCase: ByCase): { permanent: number; variable: [Nature, number][] } {
-  let permanent = 0;
-  const variable = new Map<Nature, number>();
-  for (const id in byCase) {
-    const { nature } = caseFromId(id);
-    if (isPermanent(nature)) permanent += byCase[id]!;
-    else variable.set(nature, (variable.get(nature) ?? 0) + byCase[id]!);
-  }
-  return { permanent, variable: [...variable] };
+/** A column of variable load: a nature, or a case of an action of the project. */
+interface Column {
+  readonly nature: Nature;
+  readonly label: string;
 }
 
-/** Natures of variable load that a set of values has, in the order of the columns of the ledger. */
-function columnsOf(list: readonly ByCase[]): Nature[] {
-  const order: Nature[] = ['imposed', 'roofImposed', 'snow', 'wind', 'seismic'];
-  const present = new Set(
-    list.flatMap((byCase) =>
-      split(byCase)
-        .variable.filter(([, value]) => Math.abs(value) > 1e-6)
-        .map(([nature]) => nature),
-    ),
-  );
-  return order.filter((nature) => present.has(nature));
+/** Sums of permanent load, and of variable load by column. */
+function split(
+  byCase: ByCase,
+  cases: LoadCases,
+): { permanent: number; variable: ReadonlyMap<string, Column & { readonly value: number }> } {
+  let permanent = 0;
+  const variable = new Map<string, Column & { readonly value: number }>();
+  for (const id in byCase) {
+    const { nature, action, name } = caseIn(cases, id);
+    if (isPermanent(nature)) {
+      permanent += byCase[id]!;
+      continue;
+    }
+    const isUsual = action === id;
+    const key = isUsual ? nature : id;
+    const label = !isUsual ? name : nature === 'roofImposed' ? 'roof' : NATURE_LABEL[nature];
+    variable.set(key, { nature, label, value: (variable.get(key)?.value ?? 0) + byCase[id]! });
+  }
+  return { permanent, variable };
+}
+
+/** Columns of variable load that a set of values has, in the order of the ledger. */
+function columnsOf(list: readonly ByCase[], cases: LoadCases): [string, Column][] {
+  const found = new Map<string, Column>();
+  for (const byCase of list)
+    for (const [key, { value, ...column }] of split(byCase, cases).variable) if (Math.abs(value) > 1e-6) found.set(key, column);
+  return [...found].sort(([, a], [, b]) => NATURES.indexOf(a.nature) - NATURES.indexOf(b.nature));
 }
 
 function where(arrival: Arrival, units: 'SI' | 'US'): string {
@@ -68,18 +80,17 @@ export function LedgerPanel() {
       </SidePanel>
     );
   const totals = ledger.arrivals.map(arrivalTotal);
-  const columns = columnsOf(totals);
+  const columns = columnsOf(totals, building.cases);
   const force = (value: number | undefined) =>
     value === undefined || Math.abs(value) < 0.5 ? '—' : formatQuantity(value, 'force', units, { bare: true });
   const cells = (byCase: ByCase) => {
-    const { permanent, variable } = split(byCase);
-    const of = new Map(variable);
+    const { permanent, variable } = split(byCase, building.cases);
     return (
       <>
         <td className="num">{force(permanent)}</td>
-        {columns.map((nature) => (
-          <td key={nature} className="num">
-            {force(of.get(nature))}
+        {columns.map(([key]) => (
+          <td key={key} className="num">
+            {force(variable.get(key)?.value)}
           </td>
         ))}
       </>
@@ -90,9 +101,9 @@ export function LedgerPanel() {
       <tr>
         <th className="label">{first}</th>
         <th className="num">permanent</th>
-        {columns.map((nature) => (
-          <th key={nature} className="num">
-            {nature === 'roofImposed' ? 'roof' : NATURE_LABEL[nature]}
+        {columns.map(([key, { label }]) => (
+          <th key={key} className="num">
+            {label}
           </th>
         ))}
       </tr>
@@ -205,12 +216,12 @@ export function LedgerPanel() {
 
 /** The tree behind a number; the first two storeys are open. */
 function Causes({ causes, depth }: { causes: readonly Cause[]; depth: number }) {
-  const { units } = useProject();
+  const { building, units } = useProject();
   const amount = (byCase: ByCase) => {
-    const { permanent, variable } = split(byCase);
+    const { permanent, variable } = split(byCase, building.cases);
     const parts: string[] = Math.abs(permanent) > 0.5 ? [`permanent ${formatQuantity(permanent, 'force', units)}`] : [];
-    for (const [nature, value] of variable)
-      if (Math.abs(value) > 0.5) parts.push(`${NATURE_LABEL[nature]} ${formatQuantity(value, 'force', units)}`);
+    for (const { label, value } of variable.values())
+      if (Math.abs(value) > 0.5) parts.push(`${label} ${formatQuantity(value, 'force', units)}`);
     return parts.join(', ');
   };
   return (

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { caseLabel, formatQuantity, levelNameOf, markOf, numbersOf, unitLabel } from '@plinth/core';
+import { formatQuantity, levelNameOf, markOf, numbersOf, unitLabel } from '@plinth/core';
 import { KIND_WORD } from '../../parts/kindWord';
 import { LongTable } from '../../parts/LongTable';
 import { useProject, useStore, useView } from '../../project/context';
@@ -37,7 +37,7 @@ export function Order({ views }: { views: ReactNode }) {
             <th>Level</th>
             {cases.map((loadCase) => (
               <th key={loadCase.id} className="num">
-                {caseLabel(loadCase)}
+                {loadCase.name}
               </th>
             ))}
             <th>Carried by</th>

@@ -1,5 +1,5 @@
 import { useEffect, useState, type ReactNode } from 'react';
-import { caseLabel, formatQuantity, unitLabel, type MostAndLeast, type ReactionSchedule } from '@plinth/core';
+import { formatQuantity, unitLabel, type MostAndLeast, type ReactionSchedule } from '@plinth/core';
 import { KIND_WORD } from '../../parts/kindWord';
 import { LongTable } from '../../parts/LongTable';
 import { useProject, useStore, useView } from '../../project/context';
@@ -74,7 +74,7 @@ export function Reactions({ views }: { views: ReactNode }) {
                 <th className="num">y [{unitLabel('position', units)}]</th>
                 {cases.map((loadCase) => (
                   <th key={loadCase.id} className="num">
-                    {caseLabel(loadCase)}
+                    {loadCase.name}
                   </th>
                 ))}
                 {['strength', 'service'].flatMap((purpose) =>

@@ -1,9 +1,11 @@
 import { useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
 import {
-  caseLabel,
+  caseIn,
   gather,
   gatheredRiver,
   heaviestOnGround,
+  isPermanent,
+  lesserAlternatives,
   markOf,
   onlyMembers,
   pathOf,
@@ -54,10 +56,18 @@ export function River({ views }: { views: ReactNode }) {
   const factor = useMemo(() => {
     const combination = combinations.find((candidate) => candidate.id === show);
     if (show.startsWith(ONE)) return (id: string) => (ONE + id === show ? 1 : 0);
-    const permanent = (id: string) => id === 'permanent' || id === 'superimposed';
-    return (id: string) =>
-      combination ? (combination.factors[id] ?? 0) : show === 'all' ? 1 : permanent(id) === (show === 'permanent') ? 1 : 0;
-  }, [combinations, show]);
+    const permanent = (id: string) => isPermanent(caseIn(building.cases, id).nature);
+    // of alternatives the largest is shown
+    const lesser = lesserAlternatives(
+      Object.fromEntries(whole.balance.map((line) => [line.loadCase.id, line.applied.force])),
+      building.cases,
+    );
+    return (id: string) => {
+      if (lesser.has(id)) return 0;
+      if (combination) return combination.factors[id] ?? 0;
+      return show === 'all' || permanent(id) === (show === 'permanent') ? 1 : 0;
+    };
+  }, [combinations, show, building.cases, whole]);
 
   const drawing = useMemo(
     () => (isGathered ? gatheredRiver : riverDrawing)({ building, takedown, selected, factor, width, height }),
@@ -159,7 +169,7 @@ export function River({ views }: { views: ReactNode }) {
               <optgroup label="One case, unfactored">
                 {whole.cases.map((loadCase) => (
                   <option key={loadCase.id} value={ONE + loadCase.id}>
-                    {caseLabel(loadCase)}
+                    {loadCase.name}
                   </option>
                 ))}
               </optgroup>

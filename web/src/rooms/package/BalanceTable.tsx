@@ -1,4 +1,4 @@
-import { caseLabel, formatQuantity, isClosedMoment, unitLabel } from '@plinth/core';
+import { formatQuantity, isClosedMoment, unitLabel } from '@plinth/core';
 import { useProject } from '../../project/context';
 
 /** Each case in force, and in moment about both axes of the plan: what is applied is what arrives, but for lines of action that move at connections. */
@@ -38,7 +38,7 @@ export function BalanceTable() {
         <tbody>
           {computed.balance.map((line) => (
             <tr key={line.loadCase.id}>
-              <td>{caseLabel(line.loadCase)}</td>
+              <td>{line.loadCase.name}</td>
               <td className="num">{force(line.applied.force)}</td>
               <td className="num">{force(line.delivered.force)}</td>
               <td className={`num ${Math.abs(line.lost.force) > 1 ? 'font-semibold text-oxide' : ''}`}>{force(line.lost.force)}</td>

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useLocation } from 'react-router';
-import { allAssumptions, caseLabel, formatQuantity, numbersOf, shapeName, STANDARDS, type RecordedAssumption } from '@plinth/core';
+import { allAssumptions, formatQuantity, numbersOf, shapeName, STANDARDS, type RecordedAssumption } from '@plinth/core';
 import { StateWord } from '../../parts/Ladder';
 import { LongTable } from '../../parts/LongTable';
 import { LooseEndList } from './LooseEndList';
@@ -206,7 +206,7 @@ function Horizontal() {
       <b className="font-semibold">Horizontal</b>:{' '}
       {horizontal.length === 0
         ? 'none is applied here.'
-        : horizontal.map(({ loadCase, east, north }) => `${caseLabel(loadCase)} ${force(east)} east, ${force(north)} north`).join('; ') +
+        : horizontal.map(({ loadCase, east, north }) => `${loadCase.name} ${force(east)} east, ${force(north)} north`).join('; ') +
           '.'}{' '}
       <span className={answer ? 'text-soft' : 'text-oxide'}>
         {answer ? `Resisted by: ${answer.reason} (${answer.by}); not calculated here.` : 'What resists wind and sway has not been said.'}

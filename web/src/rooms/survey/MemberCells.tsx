@@ -1,4 +1,4 @@
-import { caseLabel, caseOf, formatQuantity, itemName, markOf, measure, planLength, shapeName, type Beam, type Item } from '@plinth/core';
+import { caseIdOfLoad, caseIn, formatQuantity, itemName, markOf, measure, planLength, shapeName, type Beam, type Item } from '@plinth/core';
 import { QuantityField, SelectField, TextField } from '../../parts/fields';
 import { useProject } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
@@ -221,7 +221,7 @@ export function MemberCells({ item }: { item: Member }) {
         <>
           {markCell}
           <td>{markOf(building, body.on)}</td>
-          <td>{caseLabel(caseOf(body.nature, body.use))}</td>
+          <td>{caseIn(building.cases, caseIdOfLoad(body)).name}</td>
           <td>
             {body.type === 'area'
               ? formatQuantity(measure({ points: body.outline, closed: true, pitch: 0 }).area ?? 0, 'floorArea', units)

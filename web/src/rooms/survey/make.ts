@@ -304,6 +304,8 @@ export function newLoad(building: Building, on: string | null): Item | null {
       type: 'point',
       nature: 'imposed',
       use: 'A',
+      action: null,
+      loadCase: '',
       at: 0,
       force: 0,
       east: 0,

@@ -1,4 +1,5 @@
-import { NATURE_LABEL, NATURES, USE_LABEL, USES, type ExtraLoad, type Nature, type Use } from '@plinth/core';
+import { NATURES, USE_LABEL, USES, type ExtraLoad, type Use } from '@plinth/core';
+import { caseOptions, caseValue } from '../../../parts/caseOptions';
 import { QuantityField, SelectField } from '../../../parts/fields';
 import { PanelHead } from '../../../parts/SidePanel';
 import { useProject } from '../../../project/context';
@@ -11,6 +12,7 @@ export function LoadForm({ item }: { item: Of<'load'> }) {
   const { building } = useProject();
   const { patch } = useEdit();
   const { body } = item;
+  const natures = caseOptions(building.actions, NATURES, body.use);
   const set = (change: Partial<ExtraLoad>, what: string) => patch(item, change, `${body.label}: ${what}`);
   return (
     <div className="space-y-3">
@@ -38,12 +40,12 @@ export function LoadForm({ item }: { item: Of<'load'> }) {
         />
         <SelectField
           label="Nature"
-          value={body.nature}
-          commit={(nature) => set({ nature: nature as Nature, use: nature === 'imposed' ? (body.use ?? 'A') : undefined }, 'nature')}
-          options={NATURES.map((nature) => ({ value: nature, label: NATURE_LABEL[nature] }))}
+          value={caseValue(body)}
+          commit={(value) => set(natures.find((option) => option.value === value)!.choice, 'nature')}
+          options={natures}
         />
       </div>
-      {body.nature === 'imposed' ? (
+      {body.nature === 'imposed' && body.action === null ? (
         <SelectField
           label="Use"
           value={body.use ?? 'A'}

@@ -1,4 +1,4 @@
-import { caseFromId, caseLabel, formatQuantity, markOf, sumByCase, unitLabel, type Panel } from '@plinth/core';
+import { caseIn, formatQuantity, markOf, sumByCase, unitLabel, type Panel } from '@plinth/core';
 import { QuantityField, SelectField, TextField } from '../../../parts/fields';
 import { PanelHead } from '../../../parts/SidePanel';
 import { useItems, useProject } from '../../../project/context';
@@ -148,7 +148,7 @@ function BuildUpLoads({ id, pitch }: { id: string; pitch: number }) {
   const buildUp = building.buildUps.get(id);
   if (!buildUp) return null;
   const cases = [...sumByCase(buildUp, pitch)].map(
-    ([name, load]) => `${caseLabel(caseFromId(name))} ${formatQuantity(load, 'areaLoad', units, { figures: 3 })}`,
+    ([name, load]) => `${caseIn(building.cases, name).name} ${formatQuantity(load, 'areaLoad', units, { figures: 3 })}`,
   );
   return <p className="text-[12px] text-soft">{cases.length > 0 ? `${cases.join(', ')}, on plan` : 'weighs nothing yet: see Brief'}</p>;
 }

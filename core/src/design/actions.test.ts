@@ -1,0 +1,138 @@
+import { describe, expect, it } from 'vitest';
+import { item, readItems, type Item } from '../building';
+import { STANDARDS } from '../standard';
+import { loadCasesOf } from '../load';
+import { bay } from './bay.test.data';
+import { audit } from '../sheet';
+import { evaluate } from '../sheet/evaluate.test.data';
+import { computeProject, ProjectEngine, sheetFor } from './project';
+
+const FAMILIES = ['european', 'american', 'british'] as const;
+type Side = 'west' | 'east';
+const sides = (more: object = {}) =>
+  item('action', 'sides', {
+    name: 'Wind',
+    nature: 'wind',
+    relation: 'alternatives',
+    cases: [
+      { id: 'west', name: 'from the west' },
+      { id: 'east', name: 'from the east' },
+    ],
+    ...more,
+  });
+const gust = (id: string, loadCase: Side | null, force: number, more: object = {}) =>
+  item('load', id, {
+    label: id,
+    on: 'B1',
+    type: 'point',
+    nature: 'wind',
+    at: 2000,
+    force,
+    ...(loadCase ? { action: 'sides', loadCase } : {}),
+    ...more,
+  });
+
+/** Uses of every check of every member, the worst of each name. */
+function usesOf(items: readonly Item[]): Map<string, number> {
+  const uses = new Map<string, number>();
+  const { members, footings } = computeProject(items);
+  const note = (id: string, checks: readonly { name: string; utilisation: number | null }[]) => {
+    for (const { name, utilisation } of checks)
+      uses.set(`${id} ${name}`, Math.max(uses.get(`${id} ${name}`) ?? 0, utilisation ?? Infinity));
+  };
+  for (const [id, { results }] of members) for (const { checks } of results) note(id, checks);
+  for (const [id, { checks }] of footings) note(id, checks);
+  return uses;
+}
+
+describe.each(FAMILIES)('wind from either side, %s', (family) => {
+  const base = bay({ family, footing: { width: 2000, length: 2000, thickness: 500 } });
+  const both = [...base, sides(), gust('w', 'west', 30_000), gust('e', 'east', -45_000, { at: 4000 })];
+  const alone = (side: Side) =>
+    both.filter(({ kind, body }) => kind !== 'load' || !('loadCase' in body) || body.loadCase === '' || body.loadCase === side);
+  it('is as bad as the worse of the two, for every check of every member: neither cancels the other', () => {
+    const [west, east, found] = [usesOf(alone('west')), usesOf(alone('east')), usesOf(both)];
+    for (const [key, use] of found) {
+      const expected = Math.max(west.get(key) ?? 0, east.get(key) ?? 0);
+      if (Number.isFinite(expected)) expect(use / Math.max(expected, 1e-9), key).toBeCloseTo(1, 6);
+    }
+    expect([...found.keys()].sort()).toEqual([...new Set([...west.keys(), ...east.keys()])].sort());
+  });
+  it('is as one wind where both cases act together', () => {
+    const together = both.map((one) => (one.id === 'sides' ? sides({ relation: 'together' }) : one));
+    const one = [...base, gust('w', null, 30_000), gust('e', null, -45_000, { at: 4000 })];
+    const [a, b] = [usesOf(together), usesOf(one)];
+    expect([...a.keys()].sort()).toEqual([...b.keys()].sort());
+    for (const [key, use] of a) if (Number.isFinite(use)) expect(use, key).toBeCloseTo(b.get(key)!, 9);
+  });
+  it('that acts both ways is the same whichever way it was typed, and as bad as the worse way', () => {
+    const only = (force: number, direction: string) => usesOf([...base, sides({ direction }), gust('w', 'west', force)]);
+    const [down, up, eitherDown, eitherUp] = [
+      only(40_000, 'asGiven'),
+      only(-40_000, 'asGiven'),
+      only(40_000, 'bothWays'),
+      only(-40_000, 'bothWays'),
+    ];
+    for (const [key, use] of eitherDown) {
+      if (!Number.isFinite(use)) continue;
+      expect(use, key).toBeCloseTo(eitherUp.get(key)!, 9);
+      expect(use, key).toBeCloseTo(Math.max(down.get(key) ?? 0, up.get(key) ?? 0), 6);
+    }
+  });
+  it('stands on sheets that re-evaluate, by the name of its case', () => {
+    const result = computeProject(both);
+    for (const id of [...result.members.keys(), ...result.footings.keys()]) {
+      const sheet = sheetFor(result, id);
+      if (sheet) expect(audit(sheet.entries, evaluate)).toEqual([]);
+    }
+    expect(JSON.stringify(sheetFor(result, 'B1')!.entries)).toContain('Wind, from the');
+  });
+});
+
+it('an action leads as one: its cases have one factor, and the name of the combination says it once', () => {
+  const cases = [...loadCasesOf(new Map([['sides', sides().body as never]])).values()].filter(
+    ({ id, action }) => ['permanent', 'imposed-B'].includes(id) || action === 'sides',
+  );
+  for (const { philosophies } of Object.values(STANDARDS))
+    for (const { rules } of philosophies)
+      for (const { factors, name } of [...rules.strength(cases), ...rules.service(cases), ...rules.lifting(cases)]) {
+        expect(factors['sides/west'], name).toBe(factors['sides/east']);
+        expect(name.match(/W\b/g)?.length ?? 0, name).toBeLessThanOrEqual(1);
+      }
+});
+
+it('a change of the action alone is computed as from nothing', () => {
+  const base = bay();
+  const loads = [gust('w', 'west', 30_000), gust('e', 'east', -45_000, { at: 4000 })];
+  const engine = new ProjectEngine();
+  for (const more of [{}, { relation: 'together' }, { direction: 'bothWays' }, {}]) {
+    const items = [...base, sides(more), ...loads];
+    const [kept, fresh] = [engine.run(items), computeProject(items)];
+    for (const [id, { results }] of fresh.members) expect(kept.members.get(id)!.results, id).toEqual(results);
+    for (const [id, { checks }] of fresh.footings) expect(kept.footings.get(id)!.checks, id).toEqual(checks);
+    expect(kept.looseEnds).toEqual(fresh.looseEnds);
+  }
+});
+
+describe('what refers to an action', () => {
+  const base = bay();
+  const refused = (items: readonly Item[]) => () => readItems(items);
+  it('has its nature and one of its cases', () => {
+    expect(readItems([...base, sides(), gust('w', 'west', 1)]).length).toBe(base.length + 2);
+    expect(refused([...base, sides(), gust('w', 'west', 1, { nature: 'snow' })])).toThrow('w is snow, and the action Wind is wind');
+    expect(refused([...base, sides(), gust('w', 'west', 1, { loadCase: 'north' })])).toThrow('has no case "north": west, east');
+    expect(refused([...base, sides(), gust('w', 'west', 1, { loadCase: '' })])).toThrow('of which one must be named');
+    expect(refused([...base, sides(), gust('w', null, 1, { loadCase: 'west' })])).toThrow('name the action too');
+    expect(refused([...base, gust('w', 'west', 1)])).toThrow('refers to "sides"');
+  });
+  it('and an action is told apart by its cases', () => {
+    const twice = {
+      cases: [
+        { id: 'a', name: 'a' },
+        { id: 'a', name: 'b' },
+      ],
+    };
+    expect(refused([...base, sides(twice)])).toThrow('two cases "a"');
+    expect(refused([...base, sides({ use: 'B' })])).toThrow('Use is read of imposed actions only');
+  });
+});

@@ -1,0 +1,47 @@
+import { NATURE_LABEL, USE_LABEL, USUAL_CASES, type Building, type Nature, type Use } from '@plinth/core';
+
+/** In which case a load acts: by its nature and use, or as a case of an action of the project. */
+export interface CaseChoice {
+  readonly nature: Nature;
+  readonly use?: Use | undefined;
+  readonly action: string | null;
+  readonly loadCase: string;
+}
+
+export interface CaseOption {
+  readonly value: string;
+  readonly label: string;
+  readonly choice: CaseChoice;
+}
+
+/** What a load may be: natures, and after them the cases of the actions of the project. @param use of an imposed load, until another is chosen */
+export function caseOptions(actions: Building['actions'], natures: readonly Nature[], use: Use = 'A'): CaseOption[] {
+  const usual = natures.map((nature) => ({
+    value: nature as string,
+    label: NATURE_LABEL[nature],
+    choice: { nature, use: nature === 'imposed' ? use : undefined, action: null, loadCase: '' },
+  }));
+  const own = [...actions].flatMap(([action, body]) =>
+    body.cases.map((one) => ({
+      value: caseValue({ nature: body.nature, action, loadCase: one.id }),
+      label: body.cases.length === 1 ? `${body.name} (${NATURE_LABEL[body.nature]})` : `${body.name}, ${one.name}`,
+      choice: { nature: body.nature, use: body.nature === 'imposed' ? (body.use ?? 'A') : undefined, action, loadCase: one.id },
+    })),
+  );
+  return [...usual, ...own];
+}
+
+/** The option that a load stands on. */
+export const caseValue = ({ nature, action, loadCase }: CaseChoice): string => (action === null ? nature : `case ${action} ${loadCase}`);
+
+/** Usual cases with the words of their use, for loads that are typed outside a project. */
+export const usualOptions: readonly { readonly value: string; readonly label: string }[] = USUAL_CASES.map(({ id, nature, use }) => ({
+  value: id,
+  label: use ? `imposed ${use}, ${USE_LABEL[use]}` : NATURE_LABEL[nature],
+}));
+
+/** Nature and use of a usual case, by the id under which it is an option. */
+export function usualOf(id: string): { readonly nature: Nature; readonly use?: Use } {
+  const { nature, use } = USUAL_CASES.find((one) => one.id === id)!;
+  return use ? { nature, use } : { nature };
+}
