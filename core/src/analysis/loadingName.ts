@@ -42,9 +42,11 @@ export function loadingName(
   });
   // of alternatives the one that is there says enough; where none is, all are named
   const there = new Set([...units.values()].flatMap(({ oneOf, any }) => (oneOf !== undefined && any ? [oneOf] : [])));
-  const said = [...units.values()].filter(({ oneOf, any }) => any || oneOf === undefined || !there.has(oneOf));
-  const hasAlternatives = said.length < units.size;
-  const listed = said.filter(({ isWhole, oneOf }) => !isWhole || (hasAlternatives && oneOf !== undefined && there.has(oneOf)));
+  const isAbsentAlternative = ({ oneOf, any }: Unit) => !any && oneOf !== undefined && there.has(oneOf);
+  const chosen = new Set([...units.values()].filter(isAbsentAlternative).map(({ oneOf }) => oneOf));
+  const listed = [...units.values()].filter(
+    (unit) => !isAbsentAlternative(unit) && (!unit.isWhole || (unit.oneOf !== undefined && chosen.has(unit.oneOf))),
+  );
   if (listed.length === 0) return combination;
   const key = (on: ReadonlySet<number>) => [...on].sort((a, b) => a - b).join();
   const first = listed[0]!;

@@ -1,5 +1,5 @@
 import { assemble, itemName, type Item, type ItemKind } from '../building';
-import { caseIn, isPermanent, type LoadCases } from '../load';
+import { caseIn, isPermanent, lesserAlternatives, type LoadCases } from '../load';
 import { philosophyOf, STANDARDS } from '../standard';
 import { takeDown, type ByCase } from '../takedown';
 
@@ -89,7 +89,8 @@ function reactionsBetween(items: readonly Item[]): Map<string, Handed> {
 }
 
 function addSplit(sum: { permanent: number; variable: number }, byCase: ByCase, cases: LoadCases): void {
-  for (const id in byCase) sum[isPermanent(caseIn(cases, id).nature) ? 'permanent' : 'variable'] += byCase[id]!;
+  const lesser = lesserAlternatives(byCase, cases);
+  for (const id in byCase) if (!lesser.has(id)) sum[isPermanent(caseIn(cases, id).nature) ? 'permanent' : 'variable'] += byCase[id]!;
 }
 
 function differences(before: readonly Item[], after: readonly Item[]): ItemDifference[] {

@@ -20,8 +20,8 @@ export interface MemberDiagrams {
 }
 
 /**
- * The elevation of a beam with its loads, and its diagrams, under one combination by its name; without a name under that of the largest moment.
- * Empty when it cannot be solved.
+ * The elevation of a beam with its loads, and its diagrams, under one combination by its name; without a name moment and shear under that of the largest
+ * moment, and deflection under the service combination in which it sags most. Empty when it cannot be solved.
  */
 export function memberDiagrams(
   building: Building,
@@ -40,18 +40,22 @@ export function memberDiagrams(
     const EI = section ? context.standard.youngsModulus(gradeFor(building, beam, section)) * section.properties.Iy : 1e13;
     const model = new BeamModel(beam, ledger.arrivals, EI, building.cases);
     const { strength, service } = context.combinations(context.philosophy);
-    const all = [...model.everyLoading(strength), ...model.everyLoading(service, 'deflection')];
+    const factored = model.everyLoading(strength);
+    const inService = model.everyLoading(service, 'deflection');
+    const all = [...factored, ...inService];
     if (all.length === 0) return { drawings: [], combinations: [] };
     const solved = new Map<Loading, BeamSolution>(all.map((loading) => [loading, model.solve(loading.combination, loading.present)]));
-    const largest = (loading: Loading) => {
-      const { max, min } = solved.get(loading)!.extremes('moment');
-      return Math.max(Math.abs(max.value), Math.abs(min.value));
+    const worst = (list: readonly Loading[], effect: Effect) => {
+      const largest = (loading: Loading) => {
+        const { max, min } = solved.get(loading)!.extremes(effect);
+        return Math.max(Math.abs(max.value), Math.abs(min.value));
+      };
+      return list.length === 0 ? null : list.reduce((a, b) => (largest(b) > largest(a) ? b : a));
     };
-    const loading =
-      all.find((candidate) => candidate.combination.name === combinationName) ??
-      all.reduce((worst, candidate) => (largest(candidate) > largest(worst) ? candidate : worst));
+    const named = all.find(({ combination }) => combination.name === combinationName);
+    const loading = named ?? worst(factored, 'moment') ?? all[0]!;
+    const sagging = named ?? worst(inService, 'deflection') ?? loading;
     const { combination } = loading;
-    const solution = solved.get(loading)!;
     const shown = section ? effects : effects.filter((effect) => effect !== 'deflection');
     const elevation = beamElevation({
       beam,
@@ -63,17 +67,18 @@ export function memberDiagrams(
       width: size.width,
       height: ELEVATION,
     });
-    const diagrams = shown.map((effect) =>
-      beamDiagram({
+    const diagrams = shown.map((effect) => {
+      const under = effect === 'deflection' ? sagging : loading;
+      return beamDiagram({
         mark: beam.mark,
-        solution,
+        solution: solved.get(under)!,
         supports: beam.supports.map((support) => support.at),
         effect,
-        combination: combination.name,
+        combination: under.combination.name,
         units: building.brief.units,
         ...size,
-      }),
-    );
+      });
+    });
     return {
       drawings: [elevation, ...diagrams],
       combinations: all.map((candidate) => candidate.combination.name),

@@ -1,15 +1,12 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import {
   allAssumptions,
-  beamDiagram,
-  BeamModel,
   contextOf,
   failureLadder,
-  findSection,
   footingDrawing,
+  memberDiagrams,
   formatNumber,
   formatQuantity,
-  gradeFor,
   isClosedMoment,
   numbersOf,
   planDrawing,
@@ -260,37 +257,9 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
         { pageBreak: 'before' },
       ),
     );
-    const beam = building.beams.get(id);
-    if (member && beam?.section && member.results.length) {
-      const ledger = takedown.members.get(id)!;
-      const section = findSection(beam.section);
-      const model = new BeamModel(beam, ledger.arrivals, gradeFor(building, beam, section).E * section.properties.Iy, building.cases);
-      const worst = model
-        .everyLoading(context.combinations(context.philosophy).strength)
-        .map(({ combination, present }) => {
-          const solution = model.solve(combination, present);
-          const { max, min } = solution.extremes('moment');
-          return { combination, solution, moment: Math.max(max.value, -min.value) };
-        })
-        .reduce((a, b) => (b.moment > a.moment ? b : a));
-      const { combination, solution } = worst;
-      for (const effect of ['moment', 'shear', 'deflection'] as const)
-        content.push({
-          svg: toSvg(
-            beamDiagram({
-              mark: beam.mark,
-              solution,
-              supports: beam.supports.map((s) => s.at),
-              effect,
-              combination: combination.name,
-              units,
-              width: 520,
-              height: 110,
-            }),
-          ),
-          width: drawn,
-        });
-    }
+    if (member && building.beams.get(id)?.section && member.results.length)
+      for (const drawing of memberDiagrams(building, takedown, id, ['moment', 'shear', 'deflection'], { width: 520, height: 110 }).drawings)
+        content.push({ svg: toSvg(drawing), width: drawn });
     if (footing) content.push({ svg: toSvg(footingDrawing(footing, brief.foundingDepth, units, 520, 230)), width: drawn });
     for (const philosophy of member?.results ?? []) content.push(heading(philosophy.title, 3), ladder(philosophy.checks, units));
     if (footing) content.push(ladder(footing.checks, units));

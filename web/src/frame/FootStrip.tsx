@@ -9,22 +9,20 @@ type Line = Computed['balance'][number];
 /** More cases than this do not stand beside each other. */
 const SIDE_BY_SIDE = 5;
 
-/** What the strip says of the balance: what does not close comes first, each case by itself; many that close are added up by nature. */
+/** What the strip says of the balance: what does not close comes first, each case by itself; many imposed ones that close are added up. */
 function entriesOf(balance: readonly Line[]) {
   const isLost = (line: Line) => Math.abs(line.lost.force) > 1;
   const groups = new Map<string, Line[]>();
   for (const line of [...balance.filter(isLost), ...balance.filter((other) => !isLost(other))]) {
     const { id, nature } = line.loadCase;
-    const key = balance.length > SIDE_BY_SIDE && !isLost(line) ? nature : id;
+    // cases of wind or snow are alternatives: their sum is none
+    const key = balance.length > SIDE_BY_SIDE && !isLost(line) && nature === 'imposed' ? nature : id;
     groups.set(key, [...(groups.get(key) ?? []), line]);
   }
   return [...groups].map(([key, lines]) => ({
     key,
     lines,
-    label:
-      lines.length > 1
-        ? `${NATURE_LABEL[lines[0]!.loadCase.nature]}, ${lines.length} ${lines[0]!.loadCase.nature === 'imposed' ? 'uses' : 'cases'}`
-        : lines[0]!.loadCase.name,
+    label: lines.length > 1 ? `${NATURE_LABEL[lines[0]!.loadCase.nature]}, ${lines.length} cases` : lines[0]!.loadCase.name,
     applied: lines.reduce((sum, line) => sum + line.applied.force, 0),
     delivered: lines.reduce((sum, line) => sum + line.delivered.force, 0),
     lost: lines.some(isLost),

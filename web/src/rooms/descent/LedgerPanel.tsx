@@ -102,7 +102,7 @@ export function LedgerPanel() {
         <th className="label">{first}</th>
         <th className="num">permanent</th>
         {columns.map(([key, { label }]) => (
-          <th key={key} className="num">
+          <th key={key} className="num max-w-24 whitespace-normal">
             {label}
           </th>
         ))}

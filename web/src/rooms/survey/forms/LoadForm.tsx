@@ -38,12 +38,14 @@ export function LoadForm({ item }: { item: Of<'load'> }) {
             ...(body.type === 'area' ? [{ value: 'area', label: 'on an area of a panel' }] : []),
           ]}
         />
-        <SelectField
-          label="Nature"
-          value={caseValue(body)}
-          commit={(value) => set(natures.find((option) => option.value === value)!.choice, 'nature')}
-          options={natures}
-        />
+        <div className={body.action === null ? '' : 'col-span-2'}>
+          <SelectField
+            label="Nature"
+            value={caseValue(body)}
+            commit={(value) => set(natures.find((option) => option.value === value)!.choice, 'nature')}
+            options={natures}
+          />
+        </div>
       </div>
       {body.nature === 'imposed' && body.action === null ? (
         <SelectField
