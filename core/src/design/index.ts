@@ -5,6 +5,7 @@ export { beamActions, unbracedSegments } from './beamActions';
 export { storeyHeight } from './column';
 export { effectiveLength, endFactor, END_WORDS, type BucklingAxis, type EffectiveLength } from './effectiveLength';
 export { bearingPressure, sizeByBearing, type FootingDesign, type Ground } from './footing';
+export { compareMethods, methodsInWords, type MethodComparison } from './methods';
 export { allAssumptions } from './assumed';
 export { computeProject, ProjectEngine, sheetFor, type ProjectResult } from './project';
 export { sizeUnsized, type SizedBuilding, type SizedMember, type SizingStep } from './sizeAll';

@@ -113,4 +113,63 @@ describe('reduction of imposed load in design', () => {
     const b = 0.925 * 1.35 * (320 + own) + 1.5 * (168 + 40);
     expect(Math.max(...checks.map((check) => check.demand! / 1e3))).toBeCloseTo(Math.max(a, b), 3);
   });
+  it('is the same where the floor load comes in two cases of an action that act together', () => {
+    for (const rule of [{}, { combinationRule: '6.10ab' }, { family: 'american', combinationRule: 'LRFD' }]) {
+      const plain = tower(4, rule);
+      const load = (name: string, size: string, loadCase: string) => ({
+        name,
+        load: size,
+        nature: 'imposed' as const,
+        use: 'B' as const,
+        action: 'desks',
+        loadCase,
+      });
+      const action = item('action', 'desks', {
+        name: 'Desks',
+        nature: 'imposed',
+        use: 'B',
+        cases: [
+          { id: 'people', name: 'people' },
+          { id: 'files', name: 'files' },
+        ],
+      });
+      const split = [
+        action,
+        ...plain.map((one) =>
+          one.kind === 'buildUp'
+            ? item('buildUp', one.id, { ...one.body, variable: [load('a', '1 kN/m2', 'people'), load('b', '2 kN/m2', 'files')] })
+            : one,
+        ),
+      ];
+      const [one, two] = [computeProject(plain), computeProject(split)];
+      for (const [id, { results, reduction }] of one.members) {
+        const found = two.members.get(id)!;
+        expect(found.reduction?.factors, id).toEqual(reduction?.factors);
+        results.forEach(({ checks }, i) =>
+          checks.forEach(({ name, utilisation }, k) => {
+            expect(found.results[i]!.checks[k]!.name).toBe(name);
+            if (utilisation !== null) expect(found.results[i]!.checks[k]!.utilisation, `${id} ${name}`).toBeCloseTo(utilisation, 9);
+          }),
+        );
+      }
+      for (const [id, { width }] of one.footings) expect(two.footings.get(id)!.width, id).toBe(width);
+    }
+  });
+  it('counts an area once, however many uses stand on it', () => {
+    const uses = tower(1).map((one) =>
+      one.kind === 'buildUp'
+        ? item('buildUp', one.id, {
+            ...one.body,
+            variable: [
+              { name: 'a', load: '1 kN/m2', nature: 'imposed', use: 'B' },
+              { name: 'b', load: '2 kN/m2', nature: 'imposed', use: 'D' },
+            ],
+          })
+        : one,
+    );
+    // 40 m2 on a beam: 1 - 40/1000 m2, for both uses
+    const { factors } = computeProject(uses).members.get('B1-1')!.reduction!;
+    expect(factors['B']).toBeCloseTo(0.96, 9);
+    expect(factors['D']).toBeCloseTo(0.96, 9);
+  });
 });

@@ -36,9 +36,9 @@ function overhangs(beam: Beam): boolean {
 
 function lessOf(floors: readonly FloorLoad[], { factors }: ImposedReduction): Record<string, number> {
   const less: Record<string, number> = {};
-  for (const { use, force } of floors) {
+  for (const { use, caseId, force } of floors) {
     const factor = factors[use];
-    if (factor !== undefined && force > 0) less[`imposed-${use}`] = (less[`imposed-${use}`] ?? 0) + (1 - factor) * force;
+    if (factor !== undefined && force > 0) less[caseId] = (less[caseId] ?? 0) + (1 - factor) * force;
   }
   return less;
 }

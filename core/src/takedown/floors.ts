@@ -1,17 +1,18 @@
 import type { Building } from '../building';
-import type { BuildUp, Use } from '../load';
+import { caseIdOfLoad, type BuildUp, type Use } from '../load';
 import type { Arrival, MemberLedger, Takedown } from './ledger';
 import { shapeForce } from './shape';
 
-/** Imposed load of one use that comes from the floors of one storey: what reductions by area or by storeys are reckoned from. */
+/** Imposed load of one use and load case that comes from the floors of one storey: what reductions by area or by storeys are reckoned from. */
 export interface FloorLoad {
   readonly use: Use;
+  readonly caseId: string;
   /** Level of the floor. */
   readonly level: string;
-  /** Area of floor that the member carries, mm2, and the load on it, N, unreduced. */
+  /** Area of floor that the member carries, mm2, and the load on it, N, unreduced. An area that bears several uses is shared between them, so that none of it counts twice. */
   readonly area: number;
   readonly force: number;
-  /** Greatest load per area among these floors, N/mm2. */
+  /** Greatest load per area of that use among these floors, N/mm2, whatever its case. */
   readonly intensity: number;
 }
 
@@ -78,10 +79,24 @@ function floorsOf(building: Building, takedown: Pick<Takedown, 'members'>, ledge
 }
 
 function imposedOn(buildUp: BuildUp, level: string, area: number): FloorLoad[] {
+  const byCase = new Map<string, { use: Use; load: number }>();
   const byUse = new Map<Use, number>();
-  for (const { nature, use, load } of buildUp.variable)
-    if (nature === 'imposed' && load !== 0) byUse.set(use ?? 'A', (byUse.get(use ?? 'A') ?? 0) + load);
-  return [...byUse].map(([use, intensity]) => ({ use, level, area, force: intensity * area, intensity }));
+  let all = 0;
+  for (const entry of buildUp.variable) {
+    if (entry.nature !== 'imposed' || entry.load === 0) continue;
+    const [id, use] = [caseIdOfLoad(entry), entry.use ?? 'A'];
+    byCase.set(id, { use, load: (byCase.get(id)?.load ?? 0) + entry.load });
+    byUse.set(use, (byUse.get(use) ?? 0) + entry.load);
+    all += entry.load;
+  }
+  return [...byCase].map(([caseId, { use, load }]) => ({
+    use,
+    caseId,
+    level,
+    area: (area * load) / all,
+    force: load * area,
+    intensity: byUse.get(use)!,
+  }));
 }
 
 class Sum {
@@ -89,11 +104,12 @@ class Sum {
 
   add(list: readonly FloorLoad[], factor: number): void {
     if (factor === 0) return;
-    for (const { use, level, area, force, intensity } of list) {
-      const key = `${use}:${level}`;
+    for (const { use, caseId, level, area, force, intensity } of list) {
+      const key = `${caseId}:${level}`;
       const old = this.entries.get(key);
       this.entries.set(key, {
         use,
+        caseId,
         level,
         area: (old?.area ?? 0) + area * factor,
         force: (old?.force ?? 0) + force * factor,

@@ -1,9 +1,14 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import {
+  compareMethods,
+  methodsInWords,
+  caseIdOfLoad,
+  caseIn,
   allAssumptions,
   contextOf,
   failureLadder,
   footingDrawing,
+  lesserAlternatives,
   memberDiagrams,
   formatNumber,
   formatQuantity,
@@ -24,7 +29,7 @@ import {
   shapeInFull,
 } from '@plinth/core';
 import { heading, SANS, table } from './blocks';
-import { groundReactions, levelReactions, notesOnPlan, thingsMeasured } from './records';
+import { actionsOf, groundReactions, levelReactions, notesOnPlan, thingsMeasured } from './records';
 import { sheetLines, word } from './sheetLines';
 
 export interface PackageOptions {
@@ -91,6 +96,11 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
   const force = (value: number) => formatQuantity(value, 'force', units, { bare: true });
   const open = assumptions.filter((assumption) => !assumption.answer);
   const drawn = 515;
+  // of alternatives the river shows the largest
+  const lesser = lesserAlternatives(
+    Object.fromEntries(balance.map(({ loadCase, applied }) => [loadCase.id, applied.force])),
+    building.cases,
+  );
   const content: Content[] = [
     { text: brief.name, style: 'title' },
     {
@@ -119,6 +129,7 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
         ['Not covered', standard.notCovered.join('; ')],
       ],
     ),
+    ...actionsOf(building),
     heading('Load build-ups', 2),
     table(
       ['26%', '*', 90, 90],
@@ -133,14 +144,17 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
         ...buildUp.variable.map((load): TableCell[] => [
           '',
           load.name,
-          load.use ? `${load.nature}, ${load.use}` : load.nature,
+          caseIn(building.cases, caseIdOfLoad(load)).name,
           formatQuantity(load.load, 'areaLoad', units, { bare: true }),
         ]),
       ]),
       ['left', 'left', 'left', 'right'],
     ),
     heading('Load path', 2, { pageBreak: 'before' }),
-    { svg: toSvg(riverDrawing({ building, takedown, selected: null, factor: () => 1, width: 760, height: 520 })), width: drawn },
+    {
+      svg: toSvg(riverDrawing({ building, takedown, selected: null, factor: (id) => (lesser.has(id) ? 0 : 1), width: 760, height: 520 })),
+      width: drawn,
+    },
     heading('Balance', 2),
     table(
       ['*', 80, 80, 80, 80],
@@ -262,6 +276,8 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
         content.push({ svg: toSvg(drawing), width: drawn });
     if (footing) content.push({ svg: toSvg(footingDrawing(footing, brief.foundingDepth, units, 520, 230)), width: drawn });
     for (const philosophy of member?.results ?? []) content.push(heading(philosophy.title, 3), ladder(philosophy.checks, units));
+    const methods = member && compareMethods(standard, member.results, takedown.members.get(id)!.sum, building.cases);
+    if (methods) content.push({ text: methodsInWords(methods), color: '#63666b', margin: [0, 2, 0, 4] });
     if (footing) content.push(ladder(footing.checks, units));
     content.push(heading('Sheet', 3), ...sheetLines(sheet.entries, units, new Map()));
   }

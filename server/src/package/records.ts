@@ -3,6 +3,7 @@ import {
   formatQuantity,
   markOf,
   measure,
+  NATURE_LABEL,
   reactionsOf,
   unitLabel,
   type Building,
@@ -86,4 +87,23 @@ export function notesOnPlan(building: Building): Content[] {
   if (notes.length === 0) return [];
   const rows = notes.map(({ body }): TableCell[] => [levelName(building, body.level), body.on ? markOf(building, body.on) : '', body.text]);
   return [heading('Notes on the plans', 2), table(['auto', 'auto', '*'], ['level', 'about', 'note'], rows)];
+}
+
+/** The actions of the project beside the usual ones, with how their cases act. Nothing where there are none. */
+export function actionsOf({ actions }: Building): Content[] {
+  if (actions.size === 0) return [];
+  return [
+    heading('Actions', 2),
+    table(
+      ['26%', '*', 90, 160],
+      ['action', 'cases', 'nature', 'act'],
+      [...actions.values()].map(({ name, cases, nature, use, relation, direction }): TableCell[] => [
+        name,
+        cases.map((one) => one.name).join('; '),
+        use ? `${NATURE_LABEL[nature]}, ${use}` : NATURE_LABEL[nature],
+        `${relation === 'together' ? 'all together' : 'one at a time'}${direction === 'bothWays' ? ', either way' : ''}`,
+      ]),
+      ['left', 'left', 'left', 'left'],
+    ),
+  ];
 }

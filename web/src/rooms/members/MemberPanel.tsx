@@ -1,5 +1,8 @@
 import { useState } from 'react';
 import {
+  compareMethods,
+  methodsInWords,
+  STANDARDS,
   columnElevation,
   findSection,
   formatQuantity,
@@ -55,6 +58,8 @@ export function MemberPanel() {
     : beam
       ? senseOf(beam, computed.takedown.members.get(member.id)!, section)
       : senseOfColumn(column!, section, storeyHeight(building, column!), brief.family);
+  const ledger = computed.takedown.members.get(member.id);
+  const methods = ledger ? compareMethods(STANDARDS[brief.family], member.results, ledger.sum, building.cases) : null;
   return (
     <SidePanel label={`Member ${member.mark}`}>
       <PanelHead mark={member.mark} what={beam ? `${beam.role}, ${formatQuantity(planLength(beam), 'length', units)}` : 'column'}>
@@ -122,6 +127,7 @@ export function MemberPanel() {
       {member.results.length > 0 ? (
         <div className="mt-3">
           <Ladders results={member.results} units={units} />
+          {methods ? <p className="mt-1 text-[12px] text-soft">{methodsInWords(methods)}</p> : null}
           <WithoutFloor building={building} takedown={computed.takedown} id={member.id} />
           {member.results.map(({ philosophy }) => (
             <button key={philosophy} type="button" className="btn mt-2 mr-2" onClick={() => openSheet(`${member.id}~${philosophy}`)}>
