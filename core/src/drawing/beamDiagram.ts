@@ -21,10 +21,12 @@ export interface BeamDiagramInput {
  * Moment, shear or deflection drawn on the beam itself, to scale along it. Sagging moment and downward deflection hang
  * below the beam (moment on the tension side); shear stands above where positive. Largest values are written at their place.
  */
-export function beamDiagram({ mark, solution, supports, effect, combination, units, width, height }: BeamDiagramInput): Drawing {
+export function beamDiagram({ mark, solution, supports, effect, combination, units, width, height: least }: BeamDiagramInput): Drawing {
   const pencil = new Pencil();
+  const lower = pencil.caption(8, 10, `${TITLE[effect]}, ${combination}`, width - 16);
+  const height = least + lower;
   const { max, min } = solution.extremes(effect);
-  const [left, right, top, bottom] = [28, width - 28, 26, height - 20];
+  const [left, right, top, bottom] = [28, width - 28, 26 + lower, height - 20];
   const scaleX = (right - left) / solution.length;
   const down = effect === 'shear' ? -1 : 1;
   const [low, high] = [Math.min(0, down * max.value, down * min.value), Math.max(0, down * max.value, down * min.value)];
@@ -59,12 +61,11 @@ export function beamDiagram({ mark, solution, supports, effect, combination, uni
     const anchor = X(peak.at) < left + 60 ? 'start' : X(peak.at) > right - 60 ? 'end' : 'middle';
     pencil.text(
       X(peak.at),
-      below ? Math.min(height - 4, y + 13) : Math.max(22, y - 4),
+      below ? Math.min(height - 4, y + 13) : Math.max(22 + lower, y - 4),
       `${formatQuantity(peak.value, KIND[effect], units)} at ${formatQuantity(peak.at, 'length', units, { figures: 3 })}`,
       { size: 11, bold: true, anchor, pen: 'accent', halo: true },
     );
   }
-  pencil.text(left - 20, 10, `${TITLE[effect]}, ${combination}`, { size: 10, pen: 'soft' });
   return {
     width,
     height,

@@ -28,13 +28,13 @@ const DEEP = 9;
  * combination with its factors: spread loads as heights by nature, forces as arrows.
  */
 export function beamElevation(input: BeamElevationInput): Drawing {
-  const { beam, length, carriers, combination, units, width, height } = input;
+  const { beam, length, carriers, combination, units, width } = input;
   const pencil = new Pencil();
+  const height = input.height + pencil.caption(MARGIN - 20, 10, `loads, ${combination.name}`, width - MARGIN + 8);
   const [left, right] = [MARGIN, width - MARGIN];
   const X = (x: number) => left + ((right - left) * Math.min(Math.max(x, 0), length)) / length;
   const axis = height - 46;
   const [top, bottom] = [axis - DEEP / 2, axis + DEEP / 2];
-  pencil.text(left - 20, 10, `loads, ${combination.name}`, { size: 10, pen: 'soft' });
   spreadLoads(pencil, input, X, top - 8);
   pencil.rectangle(left, top, right - left, DEEP, 'steel', { pen: 'ink', width: 1 });
   forces(pencil, input, X, top - 8);

@@ -118,15 +118,25 @@ describe('diagrams on the beam', () => {
   const solution = solveBeam({ length: 6000, EI: 2e13, supports: [{ at: 0 }, { at: 6000 }] }, [
     { type: 'distributed', from: 0, to: 6000, start: 10, end: 10 },
   ]);
-  const draw = (effect: 'moment' | 'shear' | 'deflection') =>
-    beamDiagram({ mark: 'B1', solution, supports: [0, 6000], effect, combination: 'c', units: 'SI', width: 500, height: 120 });
+  const named = (effect: 'moment' | 'shear' | 'deflection', combination: string) =>
+    beamDiagram({ mark: 'B1', solution, supports: [0, 6000], effect, combination, units: 'SI', width: 500, height: 120 });
+  const draw = (effect: 'moment' | 'shear' | 'deflection') => named(effect, 'c');
+  it('write a long name of a combination over several lines, all of it within the drawing', () => {
+    const name = '6.10b: 1.249 G + 1.05 Q(C) + 1.5 Q(E) + 0.75 S + 1.5 W, with Wind on the loft, from the east, imposed, C on spans 1, 3';
+    const [short, long] = [draw('moment'), named('moment', name)];
+    const lines = long.marks.flatMap((mark) => (mark.type === 'text' && mark.pen === 'soft' && mark.y < 40 ? [mark.text] : []));
+    expect(lines.join(' ')).toBe(`moment, ${name}`);
+    expect(lines.length).toBeGreaterThan(1);
+    expect(Math.max(...lines.map((line) => line.length)) * 4.9).toBeLessThanOrEqual(500);
+    expect(long.height - short.height).toBe((lines.length - 1) * 12);
+  });
   it('write the largest value where it occurs', () => {
     const label = draw('moment').marks.find((mark) => mark.type === 'text' && mark.bold)!;
     expect(label).toMatchObject({ text: '45.00 kNm at 3.00 m', x: 250 });
     expect(draw('shear').title).toContain('30.00 kN');
   });
   it('hang sagging moment below the axis and put positive shear above it', () => {
-    const outline = (drawing: Drawing) => (drawing.marks[0] as AreaMark).points;
+    const outline = (drawing: Drawing) => drawing.marks.find((mark): mark is AreaMark => mark.type === 'area')!.points;
     const moment = outline(draw('moment'));
     expect(Math.max(...moment.map(([, y]) => y))).toBeGreaterThan(moment[0]![1]);
     expect(Math.min(...moment.map(([, y]) => y))).toBeCloseTo(moment[0]![1], 6);

@@ -75,6 +75,10 @@ export interface Drawing {
   readonly marks: readonly Mark[];
 }
 
+/** Width of a letter of a caption, and height of its lines, px. */
+const CAPTION_LETTER = 4.9;
+const CAPTION_LINE = 12;
+
 /** Collects marks; the small vocabulary that all drawings share. */
 export class Pencil {
   readonly marks: Mark[] = [];
@@ -102,6 +106,23 @@ export class Pencil {
 
   circle(x: number, y: number, r: number, fill: Fill, pen: Pen = 'ink', item?: string, dash?: readonly number[]): void {
     this.marks.push({ type: 'circle', x, y, r, fill, pen, item, dash });
+  }
+
+  /**
+   * Soft words over a drawing, in as many lines as they need.
+   * @param width room for a line
+   * @returns how much further down the drawing begins than under one line
+   */
+  caption(x: number, y: number, text: string, width: number): number {
+    const most = Math.max(20, Math.floor(width / CAPTION_LETTER));
+    const lines: string[] = [];
+    for (const word of text.split(' ')) {
+      const last = lines.at(-1);
+      if (last !== undefined && last.length + 1 + word.length <= most) lines[lines.length - 1] = `${last} ${word}`;
+      else lines.push(word);
+    }
+    lines.forEach((line, i) => this.text(x, y + i * CAPTION_LINE, line, { size: 10, pen: 'soft' }));
+    return (lines.length - 1) * CAPTION_LINE;
   }
 
   text(x: number, y: number, text: string, more: Partial<TextMark> = {}): void {
