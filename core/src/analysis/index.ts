@@ -1,2 +1,3 @@
 export { pickParts, type Pickable } from './pick';
 export { BeamModel, type Loading } from './beamModel';
+export type { Part } from './parts';

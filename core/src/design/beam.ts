@@ -136,7 +136,7 @@ export function checkBeam(
     const printed = prepared.filter(({ combination }) => governingNames.has(combination.name));
     for (const { actions, combination, loading, solution } of printed.length ? printed : prepared.slice(0, 1)) {
       const scope = sheet.scope(`${combination.name} (${combination.clause})`);
-      recordEffects(model, loading, solution, building.brief.units, scope);
+      recordEffects(model, loading, solution, EI, building.brief.units, scope);
       standard.steelBeam({ section, grade, actions, untwisted }, philosophy, scope);
     }
   }

@@ -2,8 +2,10 @@ import type { BeamSolution } from '../beam';
 import type { Beam, Brief } from '../building';
 import { isPermanent, type Combination, type LoadCase } from '../load';
 import { compare, type Check, type Sheet } from '../sheet';
-import type { BeamModel } from '../analysis';
+import type { BeamModel, Loading } from '../analysis';
+import type { UnitSystem } from '../quantity';
 import { bearingEnds, liesOnBearing } from './bearingEnds';
+import { recordDeflection } from './effectsSheet';
 
 /** A stretch of the beam whose deflection is judged, with its limits. */
 interface Span {
@@ -84,17 +86,18 @@ interface Worst {
   /** What is allowed, mm. */
   readonly allowed: number;
   readonly sag: number;
-  readonly combination: Combination;
+  readonly loading: Loading;
 }
 
 /** Largest departure from the straight line over a span of a beam that was made with an upward curve, a parabola. */
-function departure(solution: BeamSolution, { from, to }: Span, camber: number): number {
+function departure(solution: BeamSolution, { from, to }: Span, camber: number): { readonly at: number; readonly value: number } {
   const { max, min } = solution.extremes('deflection', from, to);
-  if (camber === 0) return Math.max(max.value, -min.value);
-  let largest = 0;
+  if (camber === 0) return max.value >= -min.value ? max : { at: min.at, value: -min.value };
+  let largest = { at: from, value: 0 };
   const look = (x: number) => {
     const t = (x - from) / (to - from);
-    largest = Math.max(largest, Math.abs(solution.at('deflection', x) - 4 * camber * t * (1 - t)));
+    const value = Math.abs(solution.at('deflection', x) - 4 * camber * t * (1 - t));
+    if (value > largest.value) largest = { at: x, value };
   };
   for (let i = 0; i <= STATIONS; i += 1) look(from + ((to - from) * i) / STATIONS);
   look(max.at);
@@ -116,14 +119,32 @@ function worstOf(
     const limit = limitOf(span);
     return { span, limit, allowed: Math.min(span.reference / limit.ratio, limit.most ?? Infinity) };
   });
-  for (const { combination, present } of model.everyLoading(combinations, 'deflection')) {
-    const solution: BeamSolution = model.solve(combination, present);
+  for (const loading of model.everyLoading(combinations, 'deflection')) {
+    const solution: BeamSolution = model.solve(loading.combination, loading.present);
     for (const { span, limit, allowed } of spans) {
-      const sag = departure(solution, span, camber);
-      if (!worst || sag / allowed > worst.sag / worst.allowed) worst = { span, limit, allowed, sag, combination };
+      const sag = departure(solution, span, camber).value;
+      if (!worst || sag / allowed > worst.sag / worst.allowed) worst = { span, limit, allowed, sag, loading };
     }
   }
   return worst;
+}
+
+/** How far a beam sags where it sags most, from its loads, less what it is curved up. */
+function recordSag(model: BeamModel, { loading, sag, span }: Worst, camber: number, EI: number, units: UnitSystem, sheet: Sheet): void {
+  const title = `largest deflection in the ${span.title}, ${loading.combination.name}`;
+  const solution = model.solve(loading.combination, loading.present);
+  const { at } = departure(solution, span, camber);
+  const d = solution.at('deflection', at);
+  if (d !== 0) recordDeflection(model, loading, at, EI, units, sheet);
+  else sheet.given('d', d, 'sectionLength', 'nothing bends it', 'statics');
+  if (camber === 0) sheet.step('delta', 'abs(d)', { d }, sag, 'sectionLength', 'statics', title);
+  else {
+    const [x, L] = [at - span.from, span.to - span.from];
+    sheet.given('x_c', x, 'length', 'that place, from the start of the span');
+    sheet.given('L_c', L, 'length', 'length of the curved span');
+    const formula = 'abs(d - 4 * c_p * x_c / L_c * (1 - x_c / L_c))';
+    sheet.step('delta', formula, { d, c_p: camber, x_c: x, L_c: L }, sag, 'sectionLength', 'statics', `${title}, precamber taken off`);
+  }
 }
 
 /**
@@ -151,12 +172,13 @@ export function deflectionChecks(
   for (const { name, load, combinations, camber } of lines) {
     const worst = worstOf(model, combinations, (span) => deflectionLimit(brief, serves, transfer, span.overhangs, load), camber);
     if (!worst) continue;
-    const { span, sag, combination, limit, allowed } = worst;
+    const { span, sag, limit, allowed } = worst;
+    const { combination } = worst.loading;
     const byRatio = span.reference / limit.ratio;
     const inner = sheet?.scope(name);
     inner?.given('EI', EI, 'stiffness', 'flexural stiffness');
     if (camber > 0) inner?.given('c_p', camber, 'sectionLength', 'precamber, a parabola, taken off');
-    inner?.given('delta', sag, 'sectionLength', `largest deflection in the ${span.title}, ${combination.name}`, 'exact beam solution');
+    if (inner) recordSag(model, worst, camber, EI, brief.units, inner);
     inner?.given('L_s', span.reference, 'length', `length of the ${span.title}`);
     inner?.given('n_d', limit.ratio, 'ratio', `limit: ${limit.reason}`, 'brief');
     if (limit.most === null || byRatio <= limit.most)

@@ -1,4 +1,7 @@
 import { expect, it } from 'vitest';
+import { item } from '../building';
+import { findSection } from '../section';
+import { bay } from './bay.test.data';
 import { ebbwickSailLoft, tallowWharf } from '../exchange';
 import type { Entry } from '../sheet';
 import { computeProject, sheetFor } from '.';
@@ -14,6 +17,8 @@ function sums(entries: readonly Entry[]): { sum: number; beside: number[] }[] {
   const found = own
     .filter(({ title }) => SUMS.includes(title))
     .flatMap((scope) => scope.entries.filter((entry): entry is Extract<Entry, { type: 'step' }> => entry.type === 'step'))
+    // the sums themselves, not what each load adds
+    .filter(({ symbol }) => ['N', 'M', 'V'].includes(symbol))
     .map(({ value }) => value);
   const givens = (list: readonly Entry[]): number[] =>
     list.flatMap((entry) =>
@@ -55,4 +60,32 @@ it('the axial force of pads and columns, the moment and shear of beams are the s
       }
   }
   expect(count).toBeGreaterThan(40);
+});
+
+it('a simple span prints each load’s moment, shear and deflection as a formula of it, by hand for a beam of 8 m under 10 kN/m and 20 kN at 3 m', () => {
+  const load = (id: string, more: object) => item('load', id, { label: id, on: 'B1', nature: 'imposed', use: 'B', ...more } as never);
+  const items = [
+    ...bay({ length: 8000, beam: { section: 'UB 457x191x67', strips: [], restraint: 'floor' } }).filter(({ kind }) => kind !== 'panel'),
+    load('w', { type: 'line', from: 0, to: 8000, intensity: 10 }),
+    load('P', { type: 'point', at: 3000, force: 20_000 }),
+  ];
+  const steps: { symbol: string; formula: string; value: number }[] = [];
+  const walk = (entries: readonly Entry[]) => {
+    for (const entry of entries)
+      if (entry.type === 'step') steps.push(entry);
+      else if (entry.type === 'scope') walk(entry.entries);
+  };
+  walk(sheetFor(computeProject(items), 'B1')!.entries);
+  const of = (symbol: string) => steps.filter((step) => step.symbol === symbol && step.formula.includes('P_'));
+  // under the point load, x = 3 m: 10 x 3 x 5 / 2 + 20 x 5 x 3 / 8 kNm; to its left 10 (4 - 0) + 20 x 5 / 8 kN
+  expect(of('M_2')[0]!.value / 1e6).toBeCloseTo(75 + 37.5, 9);
+  expect(of('V_2')[0]!.value / 1e3).toBeCloseTo(40 + 12.5, 9);
+  const EI = 210_000 * findSection('UB 457x191x67').properties.Iy;
+  const x = 8000 / 2;
+  const along = (10 * x * (8000 ** 3 - 2 * 8000 * x ** 2 + x ** 3)) / (24 * EI);
+  const found = of('d_1').concat(of('d_2'));
+  expect(found.length).toBeGreaterThan(0);
+  // within a hundredth of the value at the middle
+  const point = (20_000 * 3000 * (8000 - x) * (8000 ** 2 - 3000 ** 2 - (8000 - x) ** 2)) / (6 * 8000 * EI);
+  expect(found[0]!.value / (along + point)).toBeCloseTo(1, 2);
 });

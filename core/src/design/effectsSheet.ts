@@ -1,46 +1,81 @@
 import type { BeamModel, Loading } from '../analysis';
-import type { BeamSolution, Extreme } from '../beam';
+import type { BeamSolution, Effect, Extreme } from '../beam';
 import { actingName } from '../load';
-import { formatQuantity, type UnitSystem } from '../quantity';
+import type { UnitSystem } from '../quantity';
+import { formatQuantity } from '../quantity';
 import type { Sheet } from '../sheet';
+import { isSimpleSpan, SimpleSpanSheet } from './simpleSpan';
+
+const SYMBOLS = { moment: 'M', shear: 'V', deflection: 'd' } as const;
+
+/** Loads of a beam that act in a loading, each with its factor. */
+function acting(model: BeamModel, { combination, present }: Loading) {
+  return model.parts.flatMap((part, i) => {
+    const factor = combination.factors[part.loadCase.id] ?? 0;
+    if (factor === 0 || (!part.isPermanent && !present[i])) return [];
+    const where = `${part.span !== null && model.spans.length > 1 ? ` on span ${part.span + 1}` : ''}${part.presses ? '' : ', what relieves'}`;
+    return [{ part, i, factor, title: `${actingName(part.loadCase, part.sense)}${where}` }];
+  });
+}
 
 /**
- * The largest moment and shear of a beam under a loading, each from what every part of the load does there by itself with its factor: in linear analysis
- * the sum of the parts.
+ * Effects of a beam at places, each from what every part of the load does there by itself with its factor: in linear analysis the sum of the parts. On a
+ * simple span each part is a formula of its loads; elsewhere it is given by the solution of the beam.
  */
-export function recordEffects(model: BeamModel, loading: Loading, solution: BeamSolution, units: UnitSystem, sheet: Sheet): void {
-  const scope = sheet.scope('Largest moment and shear');
-  const { combination, present } = loading;
-  const there = model.parts.flatMap((part, i) => {
-    const factor = combination.factors[part.loadCase.id] ?? 0;
-    return factor === 0 || (!part.isPermanent && !present[i]) ? [] : [{ ...part, i, factor }];
-  });
-  there.forEach(({ loadCase, sense, span, presses, factor }, n) => {
-    const where = `${span !== null && model.spans.length > 1 ? ` on span ${span + 1}` : ''}${presses ? '' : ', what relieves'}`;
-    scope.given(`gamma_${n + 1}`, factor, 'ratio', `factor of load ${n + 1}: ${actingName(loadCase, sense)}${where}`, combination.clause);
-  });
-  for (const [effect, symbol] of [
-    ['moment', 'M'],
-    ['shear', 'V'],
-  ] as const) {
-    const { max, min } = solution.extremes(effect);
-    const { at, value }: Extreme = Math.abs(max.value) >= Math.abs(min.value) ? max : min;
-    const near = (side: -1 | 1) => Math.abs(solution.at(effect, at, side) - value);
-    const alone = model.partsAt(effect, at, near(-1) <= near(1) ? -1 : 1);
-    const kind = effect === 'moment' ? 'moment' : 'force';
-    const place = formatQuantity(at, 'length', units);
+function recordSums(
+  model: BeamModel,
+  loading: Loading,
+  effects: readonly { readonly effect: Effect; readonly at: number; readonly side: -1 | 1; readonly title: string }[],
+  EI: number,
+  sheet: Sheet,
+): void {
+  const there = acting(model, loading);
+  there.forEach(({ factor, title }, n) =>
+    sheet.given(`gamma_${n + 1}`, factor, 'ratio', `factor of load ${n + 1}: ${title}`, loading.combination.clause),
+  );
+  const formulas = isSimpleSpan(model) ? new SimpleSpanSheet(model, sheet, EI) : null;
+  for (const { effect, at, side, title } of effects) {
+    const alone = model.partsAt(effect, at, side);
+    const kind = effect === 'moment' ? 'moment' : effect === 'shear' ? 'force' : 'sectionLength';
+    const symbol = SYMBOLS[effect];
+    const x = { symbol: `x_${symbol}`, at, side };
+    if (formulas) sheet.given(x.symbol, at, 'length', `where the ${effect} is looked at, from the start`);
     const inputs: Record<string, number> = {};
     const terms: string[] = [];
     let sum = 0;
-    there.forEach(({ i, factor }, n) => {
-      const part = alone[i]!;
-      if (part === 0) return;
+    there.forEach(({ part, i, factor, title: load }, n) => {
+      const value = alone[i]!;
+      if (value === 0) return;
       const [name, gamma] = [`${symbol}_${n + 1}`, `gamma_${n + 1}`];
-      scope.given(name, part, kind, `of load ${n + 1} at ${place}, unfactored`, 'beam solution');
-      Object.assign(inputs, { [name]: part, [gamma]: factor });
+      if (!formulas?.write(part, `load ${n + 1}, ${load}`, effect, name, x, value))
+        sheet.given(name, value, kind, `of load ${n + 1} ${title}, unfactored`, 'beam solution');
+      Object.assign(inputs, { [name]: value, [gamma]: factor });
       terms.push(`${gamma} * ${name}`);
-      sum += factor * part;
+      sum += factor * value;
     });
-    if (terms.length > 0) scope.step(symbol, terms.join(' + '), inputs, sum, kind, 'statics', `largest ${effect}, at ${place}`);
+    if (terms.length > 0) sheet.step(symbol, terms.join(' + '), inputs, sum, kind, 'statics', `${effect} ${title}`);
   }
+}
+
+/** The largest moment and shear of a beam under a loading, from its parts. */
+export function recordEffects(
+  model: BeamModel,
+  loading: Loading,
+  solution: BeamSolution,
+  EI: number,
+  units: UnitSystem,
+  sheet: Sheet,
+): void {
+  const effects = (['moment', 'shear'] as const).map((effect) => {
+    const { max, min } = solution.extremes(effect);
+    const { at, value }: Extreme = Math.abs(max.value) >= Math.abs(min.value) ? max : min;
+    const near = (side: -1 | 1) => Math.abs(solution.at(effect, at, side) - value);
+    return { effect, at, side: near(-1) <= near(1) ? (-1 as const) : (1 as const), title: `at ${formatQuantity(at, 'length', units)}` };
+  });
+  recordSums(model, loading, effects, EI, sheet.scope('Largest moment and shear'));
+}
+
+/** The deflection of a beam at a place under a loading, from its parts, recorded as d. The sheet must know EI. */
+export function recordDeflection(model: BeamModel, loading: Loading, at: number, EI: number, units: UnitSystem, sheet: Sheet): void {
+  recordSums(model, loading, [{ effect: 'deflection', at, side: 1, title: `at ${formatQuantity(at, 'length', units)}` }], EI, sheet);
 }
