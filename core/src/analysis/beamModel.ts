@@ -4,7 +4,7 @@ import type { Combination, LoadCases } from '../load';
 import { spansBetween, withValues, type Arrival } from '../takedown';
 import { loadingName } from './loadingName';
 import { pickParts } from './pick';
-import { beamLoads, partsOf, type Part } from './parts';
+import { beamLoads, partsOf, type LoadPart } from './parts';
 import { valuesAt, probesOf, type Probe } from './probes';
 
 /** One combination with the parts of its variable load that are present, numbered as the parts of the beam. */
@@ -58,7 +58,7 @@ export class BeamModel {
   readonly length: number;
   /** Overhangs and spans, in order. */
   readonly spans: readonly { readonly from: number; readonly to: number }[];
-  readonly parts: readonly Part[];
+  readonly parts: readonly LoadPart[];
   private readonly system: BeamSystem;
   private aloneSolved: readonly BeamSolution[] | null = null;
   private readonly elementary = new Map<Picked, readonly Elementary[]>();

@@ -1,3 +1,3 @@
 export { pickParts, type Pickable } from './pick';
 export { BeamModel, type Loading } from './beamModel';
-export type { Part } from './parts';
+export type { LoadPart } from './parts';

@@ -1,5 +1,5 @@
 import { actingName, spansInWords } from '../load';
-import type { Part } from './parts';
+import type { LoadPart } from './parts';
 
 /** What is there or not of cases that act together, or of one of alternatives. */
 interface Unit {
@@ -15,7 +15,7 @@ interface Unit {
 /** A combination with what of its variable load is absent, in words. */
 export function loadingName(
   combination: string,
-  parts: readonly Part[],
+  parts: readonly LoadPart[],
   factors: readonly number[],
   present: readonly boolean[],
   spans: number,

@@ -10,7 +10,7 @@ export interface PartLoad {
 }
 
 /** What is there or not as a whole: the load of the cases that act together, of imposed load and snow on one span and in one sense. */
-export interface Part {
+export interface LoadPart {
   /** Its load case; of several that act together the first. */
   readonly loadCase: LoadCase;
   readonly isPermanent: boolean;
@@ -34,8 +34,8 @@ export function partsOf(
   arrivals: readonly Arrival[],
   spans: readonly { readonly from: number; readonly to: number }[],
   cases: LoadCases,
-): Part[] {
-  const parts = new Map<string, Part & { readonly loads: PartLoad[] }>();
+): LoadPart[] {
+  const parts = new Map<string, LoadPart & { readonly loads: PartLoad[] }>();
   const add = (loadCase: LoadCase, sense: 1 | -1, span: number | null, presses: boolean, load: PartLoad) => {
     if (load.value === 0) return;
     const unit = `${unitOf(loadCase)} ${sense}`;

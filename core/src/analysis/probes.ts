@@ -1,5 +1,5 @@
 import type { BeamSolution, Effect } from '../beam';
-import type { Part } from './parts';
+import type { LoadPart } from './parts';
 
 /** An effect at a place: at a support or a force the value just left or just right of it. */
 export interface Probe {
@@ -19,7 +19,7 @@ const SHEARS = [0, 1 / 4, 1 / 2, 3 / 4, 1];
  */
 export function probesOf(
   spans: readonly { readonly from: number; readonly to: number }[],
-  parts: readonly Part[],
+  parts: readonly LoadPart[],
   picked: 'strength' | 'deflection',
   hinges: readonly number[] = [],
 ): Probe[] {

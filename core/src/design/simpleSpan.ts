@@ -1,4 +1,4 @@
-import type { BeamModel, Part } from '../analysis';
+import type { BeamModel, LoadPart } from '../analysis';
 import type { Effect } from '../beam';
 import type { Sheet } from '../sheet';
 
@@ -18,7 +18,7 @@ export function isSimpleSpan({ beam, length }: BeamModel): boolean {
 }
 
 /** The loads of a part where each is a simple one; null where one is not, or there are too many to write out. */
-function simpleLoads({ loads }: Part, length: number): readonly SimpleLoad[] | null {
+function simpleLoads({ loads }: LoadPart, length: number): readonly SimpleLoad[] | null {
   let w = 0;
   const points: SimpleLoad[] = [];
   for (const { shape, value } of loads) {
@@ -57,7 +57,7 @@ const FORMULAS: Readonly<
 /** Writes the parts of an effect of a simple beam as formulas of their loads. Every load is given once, with a number of its own. */
 export class SimpleSpanSheet {
   private count = 0;
-  private readonly names = new Map<Part, readonly { readonly load: SimpleLoad; readonly n: number }[] | null>();
+  private readonly names = new Map<LoadPart, readonly { readonly load: SimpleLoad; readonly n: number }[] | null>();
 
   /** @param model a simple span @param EI given as `EI` where deflection is asked for */
   constructor(
@@ -68,7 +68,7 @@ export class SimpleSpanSheet {
     sheet.given('L', model.length, 'length', 'span');
   }
 
-  private given(part: Part, title: string): readonly { readonly load: SimpleLoad; readonly n: number }[] | null {
+  private given(part: LoadPart, title: string): readonly { readonly load: SimpleLoad; readonly n: number }[] | null {
     const known = this.names.get(part);
     if (known !== undefined) return known;
     const loads = simpleLoads(part, this.model.length);
@@ -93,7 +93,7 @@ export class SimpleSpanSheet {
    * @param value what the part does there, by the solution of the beam
    */
   write(
-    part: Part,
+    part: LoadPart,
     load: string,
     effect: Effect,
     symbol: string,
