@@ -239,7 +239,7 @@ describe('a survey', () => {
 
   it('reduces imposed load in a member’s own design where the brief says so', async () => {
     await browser.go(`${url}/brief`);
-    await browser.choose('Imposed floor load in the design of members', 'reduced by area and storeys, as the code allows');
+    await browser.choose('Imposed load in the design of members', 'reduced by area and storeys, as the code allows');
     await saved();
     // storage does not qualify: nothing is reduced
     await browser.go(`${url}/descent?item=C1`);

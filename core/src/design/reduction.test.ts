@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { defaultBrief, item, type Item } from '../building';
-import { entriesOf } from '../sheet';
+import { audit, entriesOf } from '../sheet';
+import { evaluate } from '../sheet/evaluate.test.data';
 import { allAssumptions, computeProject, reactionsOf, sheetFor } from '.';
 
 /** A tower of n storeys, one bay of 10 m x 8 m, its floors one way on two beams; a tank typed on one beam of each storey. */
@@ -171,5 +172,32 @@ describe('reduction of imposed load in design', () => {
     const { factors } = computeProject(uses).members.get('B1-1')!.reduction!;
     expect(factors['B']).toBeCloseTo(0.96, 9);
     expect(factors['D']).toBeCloseTo(0.96, 9);
+  });
+  it('of a roof by area and pitch (ASCE 7 4.8), of this member alone, on a sheet that re-evaluates; by other codes not', () => {
+    const roofed = (family: 'american' | 'european') =>
+      tower(1, { family, combinationRule: family === 'american' ? 'LRFD' : '6.10' }).map((one) =>
+        one.kind === 'buildUp'
+          ? item('buildUp', one.id, { ...one.body, variable: [{ name: 'access', load: '20 psf', nature: 'roofImposed' }] })
+          : one,
+      );
+    const result = computeProject(roofed('american'));
+    // 40 m2 is 430.56 ft2: 1.2 - 0.43056
+    const factor = 1.2 - 40e6 / 304.8 ** 2 / 1000;
+    const { less, title } = result.members.get('B1-1')!.reduction!;
+    const whole = result.takedown.members.get('B1-1')!.sum['roofImposed']!;
+    expect(less['roofImposed']! / whole).toBeCloseTo(1 - factor, 9);
+    expect(title).toContain('roof live load times 0.77');
+    expect(result.takedown.members.get('F0')!.sum['roofImposed']!).toBeCloseTo(whole / 2, 3);
+    for (const id of ['B1-1', 'C0-0', 'F0']) expect(audit(sheetFor(result, id)!.entries, evaluate)).toEqual([]);
+    const [plain, reduced] = [
+      computeProject(
+        roofed('american').map((one) =>
+          one.kind === 'brief' ? { ...one, body: { ...one.body, imposedReduction: 'none' as const } } : one,
+        ),
+      ),
+      result,
+    ].map((one) => one.members.get('B1-1')!.results[0]!.checks.find(({ name }) => name.startsWith('Bending'))!.demand!);
+    expect(reduced!).toBeLessThan(plain!);
+    expect(computeProject(roofed('european')).members.get('B1-1')!.reduction).toBeNull();
   });
 });

@@ -6,6 +6,8 @@ import type { Context } from './context';
 
 /** A reduction of imposed load on a member with what it takes away from each case, N: on its own line, once, and never handed on. */
 export interface MemberReduction extends ImposedReduction {
+  /** Factors on the imposed load of roofs, by case, level and pitch. */
+  readonly byRoof: ReadonlyMap<string, number>;
   readonly less: ByCase;
 }
 
@@ -17,28 +19,45 @@ export function reductionOf(context: Context, id: string, sheet?: Sheet): Member
   const member = beam ?? building.columns.get(id) ?? building.footings.get(id);
   if (!member || member.reduction === 'none') return null;
   const role: ReductionRole = beam ? (overhangs(beam) ? 'cantilever' : 'beam') : building.columns.has(id) ? 'column' : 'footing';
-  const floors = floorsOn(building, takedown, id);
+  const loads = floorsOn(building, takedown, id);
   const inner = sheet?.scope('Reduction of imposed load for this member alone; it hands on all of it');
-  const reduction = standard.imposedReduction(floors, role, inner);
-  if (!reduction) {
+  const floors = standard.imposedReduction(loads.flatMap(asFloor), role, inner);
+  const roofs = loads.filter(({ nature }) => nature === 'roofImposed');
+  const onRoofs = roofs.length > 0 && standard.roofReduction ? standard.roofReduction(roofs, inner?.scope('Roofs')) : null;
+  if (!floors && !onRoofs) {
     inner?.note('Nothing is reduced.');
     return null;
   }
-  const less = lessOf(floors, reduction);
-  inner?.note(`${reduction.title} (${reduction.clause}).`);
-  return { ...reduction, less };
+  const both = [floors, onRoofs].filter((one) => one !== null);
+  const join = (words: (one: (typeof both)[number]) => string, by: string) => both.map(words).join(by);
+  const byRoof = new Map(roofs.map(({ pitch, caseId, level }, i) => [roofKey({ pitch, caseId, level }), onRoofs?.factors[i] ?? 1]));
+  const partial = { factors: floors?.factors ?? {}, byRoof };
+  const [title, clause] = [join((one) => one.title, '; '), join((one) => one.clause, ', ')];
+  inner?.note(`${title} (${clause}).`);
+  return {
+    ...partial,
+    title,
+    clause,
+    notWithPsi: floors?.notWithPsi ?? false,
+    assumption: join((one) => one.assumption, ' '),
+    less: lessOf(loads, partial),
+  };
 }
+
+const asFloor = ({ nature, use, ...rest }: FloorLoad) => (nature === 'imposed' && use !== null ? [{ ...rest, use }] : []);
+
+const roofKey = ({ pitch, caseId, level }: Pick<FloorLoad, 'pitch' | 'caseId' | 'level'>) => `${caseId}:${level}:${pitch}`;
 
 function overhangs(beam: Beam): boolean {
   const at = beam.supports.map((support) => support.at);
   return at.length > 0 && (Math.min(...at) > 1 || planLength(beam) - Math.max(...at) > 1);
 }
 
-function lessOf(floors: readonly FloorLoad[], { factors }: ImposedReduction): Record<string, number> {
+function lessOf(loads: readonly FloorLoad[], { factors, byRoof }: Pick<MemberReduction, 'factors' | 'byRoof'>): Record<string, number> {
   const less: Record<string, number> = {};
-  for (const { use, caseId, force } of floors) {
-    const factor = factors[use];
-    if (factor !== undefined && force > 0) less[caseId] = (less[caseId] ?? 0) + (1 - factor) * force;
+  for (const load of loads) {
+    const factor = load.use === null ? byRoof.get(roofKey(load)) : factors[load.use];
+    if (factor !== undefined && factor < 1 && load.force > 0) less[load.caseId] = (less[load.caseId] ?? 0) + (1 - factor) * load.force;
   }
   return less;
 }

@@ -12,6 +12,24 @@ export interface ReducibleFloor {
   readonly intensity: number;
 }
 
+/** Imposed load of a roof on a member, by pitch. rad, mm2, N, N/mm2 */
+export interface ReducibleRoof {
+  readonly pitch: number;
+  readonly area: number;
+  readonly force: number;
+  readonly intensity: number;
+}
+
+/** Factors on the imposed load of roofs on a member: belongs to that member's design alone and is never handed on. */
+export interface RoofReduction {
+  /** One for each roof, in their order; at most 1. */
+  readonly factors: readonly number[];
+  readonly title: string;
+  readonly clause: string;
+  /** What has to be true for it. */
+  readonly assumption: string;
+}
+
 /** Factors on the imposed floor load of a member: belongs to that member's design alone and is never handed on. */
 export interface ImposedReduction {
   /** By use, below 1; a use that is not there is not reduced. */

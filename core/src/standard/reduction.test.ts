@@ -4,6 +4,7 @@ import { USES, type ReducibleFloor, type ReductionRole } from '../load';
 import { Sheet } from '../sheet';
 import { american } from './american';
 import { liveLoadFactor } from './american/reduction';
+import { roofAreaFactor, roofPitchFactor, roofReduction } from './american/roofReduction';
 import { european } from './european';
 import { reductionByArea, reductionByStoreys } from './european/reduction';
 
@@ -98,6 +99,46 @@ describe('any reduction', () => {
           expect(larger!.factors[use as 'A']!).toBeLessThanOrEqual(factor + 1e-12);
         }
       }),
+    );
+  });
+});
+
+describe('ASCE 7-16 4.8.2, ordinary roofs', () => {
+  const roof = (area: number, psf: number, rise = 0) => ({
+    pitch: Math.atan(rise / 12),
+    area: area * FT2,
+    intensity: psf * PSF,
+    force: area * FT2 * psf * PSF,
+  });
+  it('R1 by hand: 1 to 200 ft2, 0.8 at 400 ft2, 0.6 from 600 ft2; R2: 1 to 4 in 12, 0.8 at 8 in 12, 0.6 from 12 in 12', () => {
+    expect([150, 200, 400, 600, 2000].map((area) => +roofAreaFactor(area * FT2).toFixed(9))).toEqual([1, 1, 0.8, 0.6, 0.6]);
+    expect([0, 4, 8, 12, 20].map((rise) => +roofPitchFactor(Math.atan(rise / 12)).toFixed(9))).toEqual([1, 1, 0.8, 0.6, 0.6]);
+  });
+  it('20 psf on 400 ft2 is 16 psf; never below 12 psf; more than 20 psf is no ordinary roof', () => {
+    expect(roofReduction([roof(400, 20)])!.factors).toEqual([expect.closeTo(0.8, 9)]);
+    expect(roofReduction([roof(900, 20, 12)])!.factors).toEqual([expect.closeTo(0.6, 9)]);
+    expect(roofReduction([roof(900, 12)])).toBeNull();
+    expect(roofReduction([roof(900, 30)])).toBeNull();
+    expect(roofReduction([roof(150, 20)])).toBeNull();
+    // the area of the ordinary one alone counts
+    expect(roofReduction([roof(400, 20), roof(900, 30)])!.factors).toEqual([expect.closeTo(0.8, 9), 1]);
+  });
+  it('slopes are reduced each by its own pitch, with the area of all', () => {
+    expect(roofReduction([roof(200, 20), roof(200, 20, 8)])!.factors).toEqual([expect.closeTo(0.8, 9), expect.closeTo(0.64, 9)]);
+  });
+  it('never adds load, and never falls as the area grows', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 10, max: 3000 }),
+        fc.integer({ min: 1, max: 500 }),
+        fc.integer({ min: 5, max: 20 }),
+        (area, more, psf) => {
+          const of = (ft2: number) => roofReduction([roof(ft2, psf)])?.factors[0] ?? 1;
+          expect(of(area)).toBeLessThanOrEqual(1);
+          expect(of(area + more)).toBeLessThanOrEqual(of(area) + 1e-12);
+          expect(of(area) * psf).toBeGreaterThanOrEqual(Math.min(psf, 12) - 1e-9);
+        },
+      ),
     );
   });
 });

@@ -1,6 +1,6 @@
 import type { Family } from '../building';
 import { BadInput } from '../error';
-import type { ImposedReduction, LoadRules, ReducibleFloor, ReductionRole } from '../load';
+import type { ImposedReduction, LoadRules, ReducibleFloor, ReducibleRoof, ReductionRole, RoofReduction } from '../load';
 import type { Concrete, Bar, SteelGrade } from '../material';
 import type { Section } from '../section';
 import type { Assumption, Basis, Check, Sheet } from '../sheet';
@@ -283,6 +283,8 @@ export interface Standard {
     readonly floors: readonly 'intensity'[];
   };
   /** Reduction of imposed floor load for one member; null when nothing qualifies or nothing is gained. */
+  /** Reduction of the imposed load of roofs on a member; left out: the standard has none. */
+  readonly roofReduction?: (roofs: readonly ReducibleRoof[], sheet?: Sheet) => RoofReduction | null;
   readonly imposedReduction: (floors: readonly ReducibleFloor[], role: ReductionRole, sheet?: Sheet) => ImposedReduction | null;
   readonly notCovered: readonly string[];
 }

@@ -3,13 +3,20 @@ import { caseIdOfLoad, type BuildUp, type Use } from '../load';
 import type { Arrival, MemberLedger, Takedown } from './ledger';
 import { shapeForce } from './shape';
 
-/** Imposed load of one use and load case that comes from the floors of one storey: what reductions by area or by storeys are reckoned from. */
+/** Imposed load of one load case that comes from the floors, or roofs, of one storey: what reductions by area or by storeys are reckoned from. */
 export interface FloorLoad {
-  readonly use: Use;
+  readonly nature: 'imposed' | 'roofImposed';
+  /** Use of a floor; of a roof none. */
+  readonly use: Use | null;
+  /** Pitch of a roof, rad. */
+  readonly pitch: number;
   readonly caseId: string;
   /** Level of the floor. */
   readonly level: string;
-  /** Area of floor that the member carries, mm2, and the load on it, N, unreduced. An area that bears several uses is shared between them, so that none of it counts twice. */
+  /**
+   * Area on plan that the member carries, mm2, and the load on it, N, unreduced. An area that bears several uses is shared between them, so that none of it
+   * counts twice.
+   */
   readonly area: number;
   readonly force: number;
   /** Greatest load per area of that use among these floors, N/mm2, whatever its case. */
@@ -19,7 +26,7 @@ export interface FloorLoad {
 const known = new WeakMap<MemberLedger, readonly (readonly FloorLoad[])[]>();
 
 /**
- * Imposed floor load that lands on a member, for each of its arrivals, traced up to the panels and strips it comes from. Typed loads are
+ * Imposed load of floors and roofs that lands on a member, for each of its arrivals, traced up to the panels and strips it comes from. Typed loads are
  * not in it: a load that was determined for a purpose is never reduced.
  */
 export function floorsByArrival(building: Building, takedown: Pick<Takedown, 'members'>, id: string): readonly (readonly FloorLoad[])[] {
@@ -32,7 +39,7 @@ export function floorsByArrival(building: Building, takedown: Pick<Takedown, 'me
   return found;
 }
 
-/** All imposed floor load on a member, by use and storey. */
+/** All imposed load of floors and roofs on a member, by case, pitch and storey. */
 export function floorsOn(building: Building, takedown: Pick<Takedown, 'members'>, id: string): FloorLoad[] {
   const sum = new Sum();
   for (const list of floorsByArrival(building, takedown, id)) sum.add(list, 1);
@@ -46,12 +53,13 @@ function floorsOf(building: Building, takedown: Pick<Takedown, 'members'>, ledge
     case 'panel': {
       const panel = building.panels.get(source.panel);
       const buildUp = panel && building.buildUps.get(panel.buildUp);
-      return buildUp ? imposedOn(buildUp, panel.level, whole) : [];
+      return buildUp ? imposedOn(buildUp, panel.level, panel.pitch, whole) : [];
     }
     case 'strip': {
       const beam = building.beams.get(ledger.id);
       const buildUp = building.buildUps.get(source.buildUp);
-      return beam && buildUp ? imposedOn(buildUp, beam.level, whole) : [];
+      const pitch = beam?.strips[source.index]?.pitch ?? 0;
+      return beam && buildUp ? imposedOn(buildUp, beam.level, pitch, whole) : [];
     }
     case 'member': {
       const giver = takedown.members.get(source.member);
@@ -78,24 +86,28 @@ function floorsOf(building: Building, takedown: Pick<Takedown, 'members'>, ledge
   }
 }
 
-function imposedOn(buildUp: BuildUp, level: string, area: number): FloorLoad[] {
-  const byCase = new Map<string, { use: Use; load: number }>();
-  const byUse = new Map<Use, number>();
-  let all = 0;
+function imposedOn(buildUp: BuildUp, level: string, pitch: number, area: number): FloorLoad[] {
+  const byCase = new Map<string, { nature: FloorLoad['nature']; use: Use | null; load: number }>();
+  // load of one use, or of a roof, whatever its case; and of all floors, and all roofs
+  const together = new Map<Use | null, number>();
+  const all = { imposed: 0, roofImposed: 0 };
   for (const entry of buildUp.variable) {
-    if (entry.nature !== 'imposed' || entry.load === 0) continue;
-    const [id, use] = [caseIdOfLoad(entry), entry.use ?? 'A'];
-    byCase.set(id, { use, load: (byCase.get(id)?.load ?? 0) + entry.load });
-    byUse.set(use, (byUse.get(use) ?? 0) + entry.load);
-    all += entry.load;
+    const { nature, load } = entry;
+    if ((nature !== 'imposed' && nature !== 'roofImposed') || load === 0) continue;
+    const [id, use] = [caseIdOfLoad(entry), nature === 'imposed' ? (entry.use ?? 'A') : null];
+    byCase.set(id, { nature, use, load: (byCase.get(id)?.load ?? 0) + load });
+    together.set(use, (together.get(use) ?? 0) + load);
+    all[nature] += load;
   }
-  return [...byCase].map(([caseId, { use, load }]) => ({
+  return [...byCase].map(([caseId, { nature, use, load }]) => ({
+    nature,
     use,
+    pitch: nature === 'roofImposed' ? pitch : 0,
     caseId,
     level,
-    area: (area * load) / all,
+    area: (area * load) / all[nature],
     force: load * area,
-    intensity: byUse.get(use)!,
+    intensity: together.get(use)!,
   }));
 }
 
@@ -104,16 +116,14 @@ class Sum {
 
   add(list: readonly FloorLoad[], factor: number): void {
     if (factor === 0) return;
-    for (const { use, caseId, level, area, force, intensity } of list) {
-      const key = `${caseId}:${level}`;
+    for (const entry of list) {
+      const key = `${entry.caseId}:${entry.level}:${entry.pitch}`;
       const old = this.entries.get(key);
       this.entries.set(key, {
-        use,
-        caseId,
-        level,
-        area: (old?.area ?? 0) + area * factor,
-        force: (old?.force ?? 0) + force * factor,
-        intensity: Math.max(old?.intensity ?? 0, intensity),
+        ...entry,
+        area: (old?.area ?? 0) + entry.area * factor,
+        force: (old?.force ?? 0) + entry.force * factor,
+        intensity: Math.max(old?.intensity ?? 0, entry.intensity),
       });
     }
   }

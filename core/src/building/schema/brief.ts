@@ -38,7 +38,7 @@ export const briefSchema = z.strictObject({
   imposedReduction: z
     .enum(['none', 'code'])
     .default('none')
-    .describe('reduction of imposed floor load in the design of members: none, or as the code allows'),
+    .describe('reduction of imposed load, and of that of roofs, in the design of members: none, or as the code allows'),
   reach: quantity('length', 'how near counts as touching when supports are found', { min: 1, max: 1000 }).default(200),
   constructionTolerance: quantity(
     'sectionLength',

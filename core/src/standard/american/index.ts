@@ -2,6 +2,7 @@ import type { Philosophy, Standard } from '../standard';
 import { AMERICAN_PHILOSOPHIES } from './combinations';
 import { padStrength } from './concrete/pad';
 import { imposedReduction } from './reduction';
+import { roofReduction } from './roofReduction';
 import { angleStrut } from './steel/angleStrut';
 import { steelBeam } from './steel/beam';
 import { steelColumn } from './steel/column';
@@ -37,6 +38,7 @@ export const american: Standard = {
   padThickness: { step: 76.2, least: 304.8, leastOfThumb: 152.4 },
   padStrength,
   imposedReduction,
+  roofReduction,
   concretePhilosophy: () => LRFD,
   nominalEccentricity: { beyondFace: 3 * 25.4, source: 'bolts 3 in off the face of a simple shear connection' },
   unread: { member: [], webForce: [], floors: [] },

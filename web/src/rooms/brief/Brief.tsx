@@ -57,7 +57,7 @@ export function BriefRoom() {
             options={standard.philosophies.map((p) => ({ value: p.id, label: p.title }))}
           />
           <SelectField
-            label="Imposed floor load in the design of members"
+            label="Imposed load in the design of members"
             value={body.imposedReduction}
             commit={(value) => set('imposedReduction', 'reduction of imposed load')(value as Brief['imposedReduction'])}
             options={[
