@@ -1,4 +1,4 @@
 /** The figures of pure computation: bundled before they run, as the worker's code is. */
 export { beamSolve, projectCompute } from './core';
 export { steelCheck, steelRationalise, steelSizing } from './steel';
-export { takedownEdit, takedownFull, takedownGrowth, takedownMemory } from './takedown';
+export { takedownCold, takedownEdit, takedownFull, takedownGrowth, takedownLayer, takedownMemory } from './takedown';

@@ -1,3 +1,5 @@
+import type { Pace } from './kernel';
+
 /** One measured figure. `reference` says what stands beside it in the same run, so that a slow machine is told from slow code. */
 export interface Figure {
   readonly id: string;
@@ -10,6 +12,18 @@ export interface Figure {
 
 export function figure(id: string, value: number, unit: string, limit: number, reference?: string): Figure {
   return { id, value: Number(value.toPrecision(4)), unit, limit, ok: value <= limit, reference };
+}
+
+/** A time of the computation, ms: its limit grows with how slow the machine is just now. */
+export function timed(id: string, value: number, limit: number, pace: Pace, reference: string): Figure {
+  const { factor } = pace;
+  return figure(
+    id,
+    value,
+    'ms',
+    Number((limit * factor).toPrecision(4)),
+    `${reference}; ${limit} ms on a machine ${factor.toFixed(2)} times as quick`,
+  );
 }
 
 export function median(values: readonly number[]): number {

@@ -9,7 +9,7 @@ import { bendingAndCompression, hasAnnexB } from './interaction';
 import { amplifiedSum } from './amplified';
 import { minorBendingResistance } from './minor';
 import { mayBuckleAcross, minorBuckling } from './minorBuckling';
-import { inBothSenses, unlikeSenses } from './senses';
+import { hasUnlikeSides, inBothSenses, unlikeSenses } from './senses';
 import { isWebStocky, shearArea, shearAreaAcross, shearResistance } from './shear';
 import { tensionChecks } from './tension';
 import { shearTaken } from './weakened';
@@ -25,6 +25,8 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
   requireBasis(actions.basis, philosophy.basis);
   recordShape(section, sheet);
   const fy = sectionYield(section, grade, sheet);
+  // a sizing run comes through here millions of times
+  if (!hasUnlikeSides(section)) return underOneClass(input, fy, sheet);
   const pressed = Math.max(0, actions.axial);
   const senses = unlikeSenses(section, rangeOf(actions.major), actions.segments, (stress) =>
     classifyBesideCompression(section, fy, pressed, undefined, stress),

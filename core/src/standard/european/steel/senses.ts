@@ -11,6 +11,9 @@ export interface Sense {
   readonly segments: readonly Segment[];
 }
 
+/** Whether the two sides of a shape are not alike, so that the sense of bending matters. */
+export const hasUnlikeSides = ({ shape }: Section): boolean => shape.outline === 'tee' || shape.outline === 'unequalI';
+
 /**
  * The two senses of bending of a tee or of an I of unequal flanges whose class is not the same in both, EN 1993-1-1 5.5.2 and table 5.2: the parts in
  * compression are others in each, so each is checked under its own moments with its own class. Null where the class is the same, where the moments are
@@ -23,8 +26,7 @@ export function unlikeSenses(
   segments: readonly Segment[],
   classOf: (stress: 'sagging' | 'hogging') => SectionClass,
 ): readonly [sagging: Sense, hogging: Sense] | null {
-  const { outline } = section.shape;
-  if (!range || (outline !== 'tee' && outline !== 'unequalI')) return null;
+  if (!range || !hasUnlikeSides(section)) return null;
   const [least, most] = range;
   const little = 1e-9 * Math.max(most, -least);
   if (most <= little || least >= -little) return null;
