@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { item, readItems, type Item } from '../building';
 import { STANDARDS } from '../standard';
@@ -86,6 +87,58 @@ describe.each(FAMILIES)('wind from either side, %s', (family) => {
       if (sheet) expect(audit(sheet.entries, evaluate)).toEqual([]);
     }
     expect(JSON.stringify(sheetFor(result, 'B1')!.entries)).toContain('Wind, from the');
+  });
+});
+
+describe.each(FAMILIES)('a variable action that is added, %s', (family) => {
+  const base = bay({
+    family,
+    footing: { width: 2500, length: 2500, thickness: 600 },
+    beam: {
+      supports: [
+        { at: 500, by: 'C1' },
+        { at: 6000, by: 'C2' },
+      ],
+    },
+  });
+  const load = fc.record({
+    nature: fc.constantFrom('imposed', 'snow', 'wind', 'roofImposed'),
+    use: fc.constantFrom('A', 'B', 'E'),
+    at: fc.integer({ min: 0, max: 6000 }),
+    force: fc.integer({ min: -30, max: 60 }).map((kN) => kN * 1000),
+  });
+  const added = fc.record({
+    nature: fc.constantFrom('imposed', 'snow', 'wind', 'roofImposed'),
+    relation: fc.constantFrom('together', 'alternatives'),
+    direction: fc.constantFrom('asGiven', 'bothWays'),
+    forces: fc.array(fc.tuple(fc.integer({ min: -60, max: 40 }), fc.integer({ min: 0, max: 6000 })), { minLength: 1, maxLength: 3 }),
+  });
+  const point = (id: string, nature: string, use: string, at: number, force: number, more: object = {}) =>
+    item('load', id, { label: id, on: 'B1', type: 'point', nature, ...(nature === 'imposed' ? { use } : {}), at, force, ...more } as never);
+  it('never lowers a use of any check: where it helps it may be absent', () => {
+    fc.assert(
+      fc.property(fc.array(load, { maxLength: 3 }), added, (loads, { nature, relation, direction, forces }) => {
+        const before = [...base, ...loads.map(({ nature: own, use, at, force }, i) => point(`q${i}`, own, use, at, force))];
+        const more = [
+          item('action', 'new', {
+            name: 'New',
+            nature,
+            ...(nature === 'imposed' ? { use: 'C' } : {}),
+            relation,
+            direction,
+            cases: forces.map((_, i) => ({ id: `${i}`, name: `case ${i}` })),
+          } as never),
+          ...forces.map(([kN, at], i) => point(`n${i}`, nature, 'C', at, kN * 1000, { action: 'new', loadCase: `${i}` })),
+        ];
+        const [without, found] = [usesOf(before), usesOf([...before, ...more])];
+        for (const [key, use] of without) {
+          // a service check that is not asked for any more would be missing, not lower
+          const now = found.get(key);
+          expect(now === undefined ? -1 : now, key).toBeGreaterThanOrEqual(Math.min(use, 1e9) - 1e-6 * Math.max(1, use));
+        }
+      }),
+      { numRuns: 60 },
+    );
   });
 });
 

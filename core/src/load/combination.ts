@@ -47,11 +47,12 @@ class ActingSum {
     this.sum += value;
   }
 
-  /** A variable case, in one of its senses. @param value positive in the sense that is looked for */
+  /** A variable case, in one of its senses: what helps as a whole is left out. @param value positive in the sense that is looked for */
   take(loadCase: LoadCase, sense: 1 | -1, value: number): void {
-    const group = groupOf(loadCase);
+    // nearly all are of a usual case, which is alone in its action and in no group
+    const group = groupOf(loadCase) ?? (loadCase.id === loadCase.action ? undefined : unitOf(loadCase));
     if (group === undefined) {
-      this.sum += value;
+      if (value > 0) this.sum += value;
       return;
     }
     let units = this.units.get(group);
@@ -76,29 +77,31 @@ class ActingSum {
     // of two alike the first
     return value > 0 && [...units!].find(([, other]) => other === Math.max(...units!.values()))![0] === `${unitOf(loadCase)} ${sense}`;
   }
-
-  /** Of alternatives the one that takes most away. */
-  least(): number {
-    let sum = this.sum;
-    for (const units of this.units.values()) sum += Math.min(0, ...units.values());
-    return sum;
-  }
 }
 
 /**
- * The sum over cases of value times factor with everything there, but of alternatives one or none: that with which the sum is largest in size. A case
- * without a factor counts nothing.
+ * The sum over cases of value times factor that is largest in size, of either sign: permanent load as it is, of variable load what adds to that sign, of
+ * alternatives the one that adds most. A case without a factor counts nothing.
  */
 export function combine(byCase: Readonly<Record<string, number>>, combination: Combination): number {
-  const sum = new ActingSum();
+  const [most, least] = [new ActingSum(), new ActingSum()];
   for (const id in byCase) {
     const factor = combination.factors[id] ?? 0;
     if (factor === 0) continue;
     const loadCase = caseIn(combination.cases, id);
-    for (const sense of sensesOf(loadCase)) sum.take(loadCase, sense, sense * factor * byCase[id]!);
+    const value = factor * byCase[id]!;
+    if (isPermanent(loadCase.nature)) {
+      most.add(value);
+      least.add(-value);
+      continue;
+    }
+    for (const sense of sensesOf(loadCase)) {
+      most.take(loadCase, sense, sense * value);
+      least.take(loadCase, sense, -sense * value);
+    }
   }
-  const [most, least] = [sum.most(), sum.least()];
-  return -least > most ? least : most;
+  const [up, down] = [most.most(), least.most()];
+  return down > up ? -down : up;
 }
 
 /**
