@@ -14,6 +14,13 @@ function noNaN(value: unknown, path = ''): string[] {
   return [];
 }
 
+/** Where a value holds what JSON does not carry: maps, sets, functions. */
+function lostInJson(value: unknown, path = 'result'): string[] {
+  if (value instanceof Map || value instanceof Set || typeof value === 'function') return [path];
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value).flatMap(([key, entry]) => lostInJson(entry, `${path}.${key}`));
+}
+
 describe('every tool', () => {
   it.each([...TOOLS.values()].map((tool) => [tool.id, tool] as const))(
     '%s runs its example; its sheet re-evaluates; its schema is written',
@@ -21,6 +28,8 @@ describe('every tool', () => {
       const reply = runTool(tool, tool.example);
       expect(audit(reply.steps, evaluate)).toEqual([]);
       expect(noNaN(reply)).toEqual([]);
+      // what is answered is plain JSON: nothing is lost on the way out
+      expect(lostInJson(reply.result)).toEqual([]);
       expect(reply.tool).toBe(tool.id);
       const schema = inputSchema(tool) as { type?: string; properties?: Record<string, { description?: string }> };
       expect(schema.type).toBe('object');

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { BadInput } from '../../error';
-import { caseOf, NATURES, USES, usedAs } from '../../load';
+import { caseOf, NATURES, USES, usedAs, type Combination } from '../../load';
 import { BARS, concrete, REINFORCEMENT, steelGrade } from '../../material';
 import { quantity, type UnitSystem } from '../../quantity';
 import { findSection } from '../../section';
@@ -85,7 +85,11 @@ export function familyTools(standard: Standard): Tool[] {
     run: (input) => {
       const cases = input.cases.map(({ nature, use }, i) => caseOf(nature, usedAs(nature, use, `cases.${i}.use`)));
       const { rules } = philosophyOf(standard, input.philosophy);
-      return { result: { strength: rules.strength(cases), service: rules.service(cases), lifting: rules.lifting(cases) } };
+      // the cases are those that were asked for
+      const told = (list: readonly Combination[]) => list.map(({ cases: _, ...combination }) => combination);
+      return {
+        result: { strength: told(rules.strength(cases)), service: told(rules.service(cases)), lifting: told(rules.lifting(cases)) },
+      };
     },
   });
 
