@@ -17,4 +17,15 @@ describe('items that an earlier version kept', () => {
     expect(deflectionMostTotal).toBeNull();
     expect(upgradeBody('brief', old as typeof brief.body, 1)).toEqual(brief.body);
   });
+  it('loads of a build-up, and typed ones, are of the usual case of their nature, from every version', () => {
+    const now = readItem(item('buildUp', 'b', { name: 'Roof', layers: [], variable: [{ name: 'snow', load: 0.0006, nature: 'snow' }] }));
+    if (now.kind !== 'buildUp') throw new Error('a build-up was made');
+    const old = { ...now.body, variable: [{ name: 'snow', load: 0.0006, nature: 'snow' }] };
+    for (const version of [1, 2]) expect(upgradeBody('buildUp', old, version)).toEqual(now.body);
+    const load = readItem(item('load', 'q', { label: 'q', on: 'B', type: 'point', nature: 'wind', force: 1 }));
+    if (load.kind !== 'load') throw new Error('a load was made');
+    const { action, loadCase, ...before } = load.body;
+    expect([action, loadCase]).toEqual([null, '']);
+    expect(upgradeBody('load', before, 2)).toEqual(load.body);
+  });
 });
