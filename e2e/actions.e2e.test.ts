@@ -82,7 +82,7 @@ describe('an action with two cases', () => {
     await browser.go(`${url}/descent?item=B1`);
     await browser.waitForText('[aria-label="Ledger of B1"]', 'Wind on the mast, from the west');
     // 1.5 x 30 kN x 2 m x 4 m / 6 m under the first alone, with the weight of the beam
-    await browser.waitForText('[aria-label="Ledger of B1"]', /with Wind on the mast, from the (west|east)/);
+    await browser.waitForText('[aria-label="Ledger of B1"]', /with\s+Wind\s+on\s+the\s+mast,\s+from\s+the\s+(west|east)/);
   });
 
   it('is not removed while loads belong to it; the reason is said', async () => {

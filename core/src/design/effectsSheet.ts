@@ -46,12 +46,17 @@ function recordSums(
     there.forEach(({ part, i, factor, title: load }, n) => {
       const value = alone[i]!;
       if (value === 0) return;
-      const [name, gamma] = [`${symbol}_${n + 1}`, `gamma_${n + 1}`];
-      if (!formulas?.write(part, `load ${n + 1}, ${load}`, effect, name, x, value))
+      const gamma = `gamma_${n + 1}`;
+      let written = formulas?.write(part, load, effect, symbol, x) ?? null;
+      if (!written) {
+        const name = `${symbol}_${formulas?.next() ?? n + 1}`;
         sheet.given(name, value, kind, `of load ${n + 1} ${title}, unfactored`, 'beam solution');
-      Object.assign(inputs, { [name]: value, [gamma]: factor });
-      terms.push(`${gamma} * ${name}`);
-      sum += factor * value;
+        written = { [name]: value };
+      }
+      const names = Object.keys(written);
+      Object.assign(inputs, { ...written, [gamma]: factor });
+      terms.push(`${gamma} * ${names.length === 1 ? names[0]! : `(${names.join(' + ')})`}`);
+      sum += factor * Object.values(written).reduce((total, one) => total + one, 0);
     });
     if (terms.length > 0) sheet.step(symbol, terms.join(' + '), inputs, sum, kind, 'statics', `${effect} ${title}`);
   }

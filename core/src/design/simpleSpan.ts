@@ -31,33 +31,54 @@ function simpleLoads({ loads }: LoadPart, length: number): readonly SimpleLoad[]
   return [...(w === 0 ? [] : [{ type: 'along', w } as const]), ...points];
 }
 
+/** What a load does at a place, with the formula that says so. */
+interface Done {
+  readonly formula: string;
+  readonly value: number;
+}
+
 /**
- * What a load does at a place x, as the formula of a simply supported beam of span L. Statics; Euler-Bernoulli beam. `w`: load along; `P` at `a`. Left of a
+ * Effects at a place x of a simply supported beam of span L, of a load w all along it and of a point load P at a: statics, Euler-Bernoulli beam. Left of a
  * point load, or right of it, another formula holds: `isLeft` says which.
  */
-const FORMULAS: Readonly<
-  Record<Effect, (w: string, P: string, a: string, x: string, isLeft: boolean) => { along: string; point: string }>
-> = {
-  moment: (w, P, a, x, isLeft) => ({
-    along: `${w} * ${x} * (L - ${x}) / 2`,
-    point: isLeft ? `${P} * (L - ${a}) * ${x} / L` : `${P} * ${a} * (L - ${x}) / L`,
-  }),
-  shear: (w, P, a, x, isLeft) => ({
-    along: `${w} * (L / 2 - ${x})`,
-    point: isLeft ? `${P} * (L - ${a}) / L` : `-${P} * ${a} / L`,
-  }),
-  deflection: (w, P, a, x, isLeft) => ({
-    along: `${w} * ${x} * (L^3 - 2 * L * ${x}^2 + ${x}^3) / (24 * EI)`,
-    point: isLeft
-      ? `${P} * (L - ${a}) * ${x} * (L^2 - (L - ${a})^2 - ${x}^2) / (6 * L * EI)`
-      : `${P} * ${a} * (L - ${x}) * (L^2 - ${a}^2 - (L - ${x})^2) / (6 * L * EI)`,
+const ALONG: Readonly<Record<Effect, (w: number, x: number, L: number, EI: number, n: number, at: string) => Done>> = {
+  moment: (w, x, L, _, n, at) => ({ formula: `w_${n} * ${at} * (L - ${at}) / 2`, value: (w * x * (L - x)) / 2 }),
+  shear: (w, x, L, _, n, at) => ({ formula: `w_${n} * (L / 2 - ${at})`, value: w * (L / 2 - x) }),
+  deflection: (w, x, L, EI, n, at) => ({
+    formula: `w_${n} * ${at} * (L^3 - 2 * L * ${at}^2 + ${at}^3) / (24 * EI)`,
+    value: (w * x * (L ** 3 - 2 * L * x ** 2 + x ** 3)) / (24 * EI),
   }),
 };
+const POINT: Readonly<
+  Record<Effect, (P: number, a: number, x: number, L: number, EI: number, n: number, at: string, isLeft: boolean) => Done>
+> = {
+  moment: (P, a, x, L, _, n, at, isLeft) =>
+    isLeft
+      ? { formula: `P_${n} * (L - a_${n}) * ${at} / L`, value: (P * (L - a) * x) / L }
+      : { formula: `P_${n} * a_${n} * (L - ${at}) / L`, value: (P * a * (L - x)) / L },
+  shear: (P, a, _x, L, _, n, _at, isLeft) =>
+    isLeft ? { formula: `P_${n} * (L - a_${n}) / L`, value: (P * (L - a)) / L } : { formula: `-P_${n} * a_${n} / L`, value: (-P * a) / L },
+  deflection: (P, a, x, L, EI, n, at, isLeft) =>
+    isLeft
+      ? {
+          formula: `P_${n} * (L - a_${n}) * ${at} * (L^2 - (L - a_${n})^2 - ${at}^2) / (6 * L * EI)`,
+          value: (P * (L - a) * x * (L ** 2 - (L - a) ** 2 - x ** 2)) / (6 * L * EI),
+        }
+      : {
+          formula: `P_${n} * a_${n} * (L - ${at}) * (L^2 - a_${n}^2 - (L - ${at})^2) / (6 * L * EI)`,
+          value: (P * a * (L - x) * (L ** 2 - a ** 2 - (L - x) ** 2)) / (6 * L * EI),
+        },
+};
+
+interface Numbered {
+  readonly load: SimpleLoad;
+  readonly n: number;
+}
 
 /** Writes the parts of an effect of a simple beam as formulas of their loads. Every load is given once, with a number of its own. */
 export class SimpleSpanSheet {
   private count = 0;
-  private readonly names = new Map<LoadPart, readonly { readonly load: SimpleLoad; readonly n: number }[] | null>();
+  private readonly known = new Map<LoadPart, readonly Numbered[] | null>();
 
   /** @param model a simple span @param EI given as `EI` where deflection is asked for */
   constructor(
@@ -68,14 +89,18 @@ export class SimpleSpanSheet {
     sheet.given('L', model.length, 'length', 'span');
   }
 
-  private given(part: LoadPart, title: string): readonly { readonly load: SimpleLoad; readonly n: number }[] | null {
-    const known = this.names.get(part);
+  /** A number that no load has. */
+  next(): number {
+    this.count += 1;
+    return this.count;
+  }
+
+  private given(part: LoadPart, title: string): readonly Numbered[] | null {
+    const known = this.known.get(part);
     if (known !== undefined) return known;
-    const loads = simpleLoads(part, this.model.length);
     const found =
-      loads?.map((load) => {
-        this.count += 1;
-        const n = this.count;
+      simpleLoads(part, this.model.length)?.map((load) => {
+        const n = this.next();
         if (load.type === 'along') this.sheet.given(`w_${n}`, load.w, 'lineLoad', `${title}, all along`, 'takedown');
         else {
           this.sheet.given(`P_${n}`, load.force, 'force', `${title}, at a point`, 'takedown');
@@ -83,43 +108,40 @@ export class SimpleSpanSheet {
         }
         return { load, n };
       }) ?? null;
-    this.names.set(part, found);
+    this.known.set(part, found);
     return found;
   }
 
   /**
-   * Writes what a part does at a place. @returns false where no formula is written for its loads
-   * @param load what the part is @param x symbol of the place, given before, and its value, mm
-   * @param value what the part does there, by the solution of the beam
+   * Writes what each load of a part does at a place.
+   * @param title what the part is
+   * @param x symbol of the place, given before, and its value, mm
+   * @returns the symbols of what was written, with their values; null where no formula is written for its loads
    */
   write(
     part: LoadPart,
-    load: string,
+    title: string,
     effect: Effect,
     symbol: string,
     x: { readonly symbol: string; readonly at: number; readonly side: -1 | 1 },
-    value: number,
-  ): boolean {
-    const loads = this.given(part, load);
-    if (!loads || loads.length === 0) return false;
-    const inputs: Record<string, number> = { L: this.model.length, [x.symbol]: x.at };
-    if (effect === 'deflection') inputs['EI'] = this.EI;
-    const terms = loads.map(({ load: one, n }) => {
-      if (one.type === 'along') {
-        inputs[`w_${n}`] = one.w;
-        return FORMULAS[effect](`w_${n}`, '', '', x.symbol, true).along;
-      }
-      inputs[`P_${n}`] = one.force;
-      inputs[`a_${n}`] = one.at;
-      const isLeft = x.at < one.at || (x.at === one.at && x.side < 0);
-      return FORMULAS[effect]('', `P_${n}`, `a_${n}`, x.symbol, isLeft).point;
-    });
+  ): Readonly<Record<string, number>> | null {
+    const loads = this.given(part, title);
+    if (!loads || loads.length === 0) return null;
+    const { length: L } = this.model;
     const kind = effect === 'moment' ? 'moment' : effect === 'shear' ? 'force' : 'sectionLength';
-    // a formula that needs no number that another one needs is not told of it
-    const used = Object.fromEntries(
-      Object.entries(inputs).filter(([name]) => terms.some((term) => new RegExp(`\\b${name}\\b`).test(term))),
-    );
-    this.sheet.step(symbol, terms.join(' + ').replaceAll('+ -', '- '), used, value, kind, 'statics', `${effect} of ${load}, unfactored`);
-    return true;
+    const written: Record<string, number> = {};
+    for (const { load, n } of loads) {
+      const isLeft = load.type === 'point' && (x.at < load.at || (x.at === load.at && x.side < 0));
+      const { formula, value } =
+        load.type === 'along'
+          ? ALONG[effect](load.w, x.at, L, this.EI, n, x.symbol)
+          : POINT[effect](load.force, load.at, x.at, L, this.EI, n, x.symbol, isLeft);
+      const own = load.type === 'along' ? { [`w_${n}`]: load.w } : { [`P_${n}`]: load.force, [`a_${n}`]: load.at };
+      const all: Record<string, number> = { ...own, L, [x.symbol]: x.at, EI: this.EI };
+      const inputs = Object.fromEntries(Object.entries(all).filter(([name]) => new RegExp(`\\b${name}\\b`).test(formula)));
+      this.sheet.step(`${symbol}_${n}`, formula, inputs, value, kind, 'statics', `${effect}, unfactored`);
+      written[`${symbol}_${n}`] = value;
+    }
+    return written;
   }
 }
