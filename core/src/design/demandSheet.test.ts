@@ -81,7 +81,7 @@ it('a simple span prints each load’s moment, shear and deflection as a formula
   // the imposed load along it is the second of two: its own weight comes first
   const imposed = (effect: string) => steps.filter(({ symbol, formula }) => symbol.startsWith(`${effect}_`) && formula.includes('w_'))[1]!;
   // right of the point load: 10 x (8 - x) / 2 and 20 x 3 (8 - x) / 8 kNm
-  const at = of('M', 'P').inputs['x_M']! / 1000;
+  const at = 8 - of('M', 'P').inputs['y_M']! / 1000;
   expect(at).toBeGreaterThan(3);
   expect(of('M', 'P').value / 1e6).toBeCloseTo((20 * 3 * (8 - at)) / 8, 9);
   expect(imposed('M').value / 1e6).toBeCloseTo((10 * at * (8 - at)) / 2, 9);
@@ -89,6 +89,6 @@ it('a simple span prints each load’s moment, shear and deflection as a formula
   expect(of('V', 'P').value / 1e3).toBeCloseTo(12.5, 9);
   expect(imposed('V').value / 1e3).toBeCloseTo(40, 9);
   const EI = 210_000 * findSection('UB 457x191x67').properties.Iy;
-  const x = of('d', 'P').inputs['x_d']!;
+  const x = 8000 - of('d', 'P').inputs['y_d']!;
   expect(of('d', 'P').value).toBeCloseTo((20_000 * 3000 * (8000 - x) * (8000 ** 2 - 3000 ** 2 - (8000 - x) ** 2)) / (6 * 8000 * EI), 9);
 });

@@ -39,7 +39,7 @@ function recordSums(
     const kind = effect === 'moment' ? 'moment' : effect === 'shear' ? 'force' : 'sectionLength';
     const symbol = SYMBOLS[effect];
     const x = { symbol: `x_${symbol}`, at, side };
-    if (formulas) sheet.given(x.symbol, at, 'length', `where the ${effect} is looked at, from the start`);
+    formulas?.place(x.symbol, at, effect);
     const inputs: Record<string, number> = {};
     const terms: string[] = [];
     let sum = 0;

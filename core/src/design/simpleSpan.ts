@@ -54,21 +54,24 @@ const POINT: Readonly<
 > = {
   moment: (P, a, x, L, _, n, at, isLeft) =>
     isLeft
-      ? { formula: `P_${n} * (L - a_${n}) * ${at} / L`, value: (P * (L - a) * x) / L }
-      : { formula: `P_${n} * a_${n} * (L - ${at}) / L`, value: (P * a * (L - x)) / L },
+      ? { formula: `P_${n} * b_${n} * ${at} / L`, value: (P * (L - a) * x) / L }
+      : { formula: `P_${n} * a_${n} * ${right(at)} / L`, value: (P * a * (L - x)) / L },
   shear: (P, a, _x, L, _, n, _at, isLeft) =>
-    isLeft ? { formula: `P_${n} * (L - a_${n}) / L`, value: (P * (L - a)) / L } : { formula: `-P_${n} * a_${n} / L`, value: (-P * a) / L },
+    isLeft ? { formula: `P_${n} * b_${n} / L`, value: (P * (L - a)) / L } : { formula: `-P_${n} * a_${n} / L`, value: (-P * a) / L },
   deflection: (P, a, x, L, EI, n, at, isLeft) =>
     isLeft
       ? {
-          formula: `P_${n} * (L - a_${n}) * ${at} * (L^2 - (L - a_${n})^2 - ${at}^2) / (6 * L * EI)`,
+          formula: `P_${n} * b_${n} * ${at} * (L^2 - b_${n}^2 - ${at}^2) / (6 * L * EI)`,
           value: (P * (L - a) * x * (L ** 2 - (L - a) ** 2 - x ** 2)) / (6 * L * EI),
         }
       : {
-          formula: `P_${n} * a_${n} * (L - ${at}) * (L^2 - a_${n}^2 - (L - ${at})^2) / (6 * L * EI)`,
+          formula: `P_${n} * a_${n} * ${right(at)} * (L^2 - a_${n}^2 - ${right(at)}^2) / (6 * L * EI)`,
           value: (P * a * (L - x) * (L ** 2 - a ** 2 - (L - x) ** 2)) / (6 * L * EI),
         },
 };
+
+/** Symbol of the distance of a place from the end of the span. */
+const right = (at: string) => at.replace('x', 'y');
 
 interface Numbered {
   readonly load: SimpleLoad;
@@ -89,6 +92,13 @@ export class SimpleSpanSheet {
     sheet.given('L', model.length, 'length', 'span');
   }
 
+  /** A place at which an effect is looked at. */
+  place(symbol: string, at: number, effect: Effect): void {
+    const { length: L } = this.model;
+    this.sheet.given(symbol, at, 'length', `where the ${effect} is looked at, from the start`);
+    this.sheet.step(right(symbol), `L - ${symbol}`, { L, [symbol]: at }, L - at, 'length', 'geometry', 'and from the end');
+  }
+
   /** A number that no load has. */
   next(): number {
     this.count += 1;
@@ -105,6 +115,8 @@ export class SimpleSpanSheet {
         else {
           this.sheet.given(`P_${n}`, load.force, 'force', `${title}, at a point`, 'takedown');
           this.sheet.given(`a_${n}`, load.at, 'length', `where P_${n} stands, from the start`);
+          const { length: L } = this.model;
+          this.sheet.step(`b_${n}`, `L - a_${n}`, { L, [`a_${n}`]: load.at }, L - load.at, 'length', 'geometry', 'and from the end');
         }
         return { load, n };
       }) ?? null;
@@ -136,8 +148,8 @@ export class SimpleSpanSheet {
         load.type === 'along'
           ? ALONG[effect](load.w, x.at, L, this.EI, n, x.symbol)
           : POINT[effect](load.force, load.at, x.at, L, this.EI, n, x.symbol, isLeft);
-      const own = load.type === 'along' ? { [`w_${n}`]: load.w } : { [`P_${n}`]: load.force, [`a_${n}`]: load.at };
-      const all: Record<string, number> = { ...own, L, [x.symbol]: x.at, EI: this.EI };
+      const own = load.type === 'along' ? { [`w_${n}`]: load.w } : { [`P_${n}`]: load.force, [`a_${n}`]: load.at, [`b_${n}`]: L - load.at };
+      const all: Record<string, number> = { ...own, L, [x.symbol]: x.at, [right(x.symbol)]: L - x.at, EI: this.EI };
       const inputs = Object.fromEntries(Object.entries(all).filter(([name]) => new RegExp(`\\b${name}\\b`).test(formula)));
       this.sheet.step(`${symbol}_${n}`, formula, inputs, value, kind, 'statics', `${effect}, unfactored`);
       written[`${symbol}_${n}`] = value;

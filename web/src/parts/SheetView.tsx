@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import {
   formatNumber,
   formatQuantity,
@@ -15,9 +16,21 @@ import { setCondition, setStep, setSymbol } from './mathematics';
 const show = (value: number, kind: Kind, units: UnitSystem) =>
   kind === 'ratio' ? formatNumber(value, 4) : formatQuantity(value, kind, units);
 
+/** A formula; one that is too wide for its column scrolls, and can be scrolled by the keyboard. */
 function Mathematics({ html, label }: { html: string; label: string }) {
+  const ref = useRef<HTMLSpanElement>(null);
+  useEffect(() => {
+    const element = ref.current!;
+    const observer = new ResizeObserver(() => {
+      if (element.scrollWidth > element.clientWidth) element.tabIndex = 0;
+      else element.removeAttribute('tabindex');
+    });
+    observer.observe(element);
+    return () => observer.disconnect();
+  }, [html]);
   return (
     <span
+      ref={ref}
       className="inline-block max-w-full overflow-x-auto align-middle"
       role="img"
       aria-label={label}
