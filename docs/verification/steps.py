@@ -99,3 +99,98 @@ print('AISC F2 to F4: M_n2 / M_n4 - 1', M2 / M4 - 1)
 
 # (F1-1) is for single curvature: C_b of a moment that falls in a straight line to nothing, and 1 just beyond; of the use after it
 print('AISC F1: 1 - 1 / C_b', 1 - (2.5 + 3 * 0.75 + 4 * 0.5 + 3 * 0.25) / 12.5)
+
+# The next three are taken between the two thicknesses of the sweep that lie on either side of the limit, so that they hold all that changes between them.
+
+
+def chi(alpha, slender):
+    """EN 1993-1-1 6.3.1.2."""
+    phi = 0.5 * (1 + alpha * (slender - 0.2) + slender ** 2)
+    return min(1, 1 / (phi + sqrt(phi ** 2 - slender ** 2)))
+
+
+def before_and_after(use, whole, limit):
+    """use(t) over t = whole (1 - i / 200); the change where t passes the limit."""
+    i = next(i for i in range(140) if whole * (1 - (i + 1) / 200) < limit)
+    t0, t1 = whole * (1 - i / 200), whole * (1 - (i + 1) / 200)
+    return use(t1) / use(t0) - 1, t0, t1
+
+
+def tube_663(t):
+    """(6.62), tube 200 cold formed (curve c), S355, L 3 m, N 100 kN, M_y 10 to 5 kNm; tables B.1 and B.3. gamma_M1 1."""
+    A, I = pi * (200 - t) * t, pi / 64 * (200 ** 4 - (200 - 2 * t) ** 4)
+    plastic = 200 / t <= 70 * EPS ** 2
+    W = (200 ** 3 - (200 - 2 * t) ** 3) / 6 if plastic else I / 100
+    slender = sqrt(A * 355 / (pi ** 2 * 210e3 * I / 3000 ** 2))
+    share = 100e3 / (chi(0.49, slender) * A * 355)
+    Cm = 0.6 + 0.4 * 0.5
+    if plastic:
+        kyy = min(Cm * (1 + (slender - 0.2) * share), Cm * (1 + 0.8 * share))
+        kzy = 0.6 * kyy
+    else:
+        kyy = min(Cm * (1 + 0.6 * slender * share), Cm * (1 + 0.6 * share))
+        kzy = 0.8 * kyy
+    return share + kzy * 10e6 / (W * 355)
+
+
+print('EN 6.3.3, (6.62), tube', *before_and_after(tube_663, 12, 200 / (70 * EPS ** 2)))
+
+
+def channel_sum(t):
+    """Shares added up, moments grown by the secant: channel 300x100x9 with flanges t, S355, L 3 m, N 100 kN, M_z 3 kNm. Flanges of class 3 beyond 10 epsilon."""
+    A, c, I, W, lo, hi = plates([(300, 0, 9), (2 * t, 9, 100)])
+    fy = 355 if t <= 16 else 345
+    Iy = 9 * (300 - 2 * t) ** 3 / 12 + 2 * (100 * t ** 3 / 12 + 100 * t * (150 - t / 2) ** 2)
+    h, b = 300 - t, 100 - 4.5
+    e = 3 * b ** 2 * t / (6 * b * t + h * 9)
+    Iw = t * b ** 3 * h ** 2 / 12 * (3 * b * t + 2 * h * 9) / (6 * b * t + h * 9)
+    It = (2 * b * t ** 3 + h * 9 ** 3) / 3
+    y0 = e + (c - 4.5)
+    i02 = (Iy + I) / A + y0 ** 2
+    Ny, Nz = (pi ** 2 * 210e3 * J / 3000 ** 2 for J in (Iy, I))
+    NT = (81e3 * It + pi ** 2 * 210e3 * Iw / 3000 ** 2) / i02
+    beta = 1 - y0 ** 2 / i02
+    NTF = Ny / (2 * beta) * (1 + NT / Ny - sqrt((1 - NT / Ny) ** 2 + 4 * (y0 ** 2 / i02) * NT / Ny))
+    N = min(Ny, Nz, NT, NTF)
+    Nb = min(chi(0.49, sqrt(A * fy / n)) * A * fy for n in (Ny, Nz, NT, NTF))
+    M = (W if (100 - 9) / t <= 10 * sqrt(235 / fy) else I / (100 - c)) * fy
+    from math import cos
+    return 100e3 / Nb + 3e6 / M / cos(pi / 2 * sqrt(100e3 / N))
+
+
+print('EN 6.2.5 in the sum of shares, channel', *before_and_after(channel_sum, 18, (100 - 9) / (10 * EPS)))
+
+
+def box_h1(t):
+    """Built-up box 200x120, A992, KL 3 m, P 100 kN, M 10 kNm about the major axis: E3, E7, F7, H1.1. Clear widths (B4.1b(e)), tables B4.1a case 8,
+    B4.1b cases 19 and 21; LRFD."""
+    E, Fy = 200e3, 345
+    b, h = 120 - 2 * t, 200 - 2 * t
+    A = 200 * 120 - b * h
+    Ix, Iy = (200 ** 3 * 120 - h ** 3 * b) / 12, (120 ** 3 * 200 - b ** 3 * h) / 12
+    Pn = float('inf')
+    for I in (Ix, Iy):
+        Fe = pi ** 2 * E / (3000 ** 2 * A / I)
+        Fcr = 0.658 ** (Fy / Fe) * Fy if Fy / Fe <= 2.25 else 0.877 * Fe
+        Ae = A
+        for w in (b, h):
+            lam, lr = w / t, 1.49 * sqrt(E / Fy)
+            if lam > lr * sqrt(Fy / Fcr):
+                Fel = (1.31 * lr / lam) ** 2 * Fy
+                Ae -= 2 * t * w * (1 - (1 - 0.18 * sqrt(Fel / Fcr)) * sqrt(Fel / Fcr))
+        Pn = min(Pn, Fcr * Ae)
+    Z, S = (120 * 200 ** 2 - b * h ** 2) / 4, Ix / 100
+    lam = b / t
+    assert h / t <= 2.42 * sqrt(E / Fy) and lam <= 1.49 * sqrt(E / Fy)
+    Mn = Fy * Z
+    if lam > 1.12 * sqrt(E / Fy):
+        Mn = min(Mn, Mn - (Mn - Fy * S) * (3.57 * lam * sqrt(Fy / E) - 4))
+    p, m = 100e3 / (0.9 * Pn), 10e6 / (0.9 * Mn)
+    return (p + 8 / 9 * m) if p >= 0.2 else (p / 2 + m), p
+
+
+low, high = 3.0, 6.0
+for _ in range(100):
+    mid = (low + high) / 2
+    low, high = (low, mid) if box_h1(mid)[1] < 0.2 else (mid, high)
+print('AISC H1.1, box (H1-1a) to (H1-1b)', *before_and_after(lambda t: box_h1(t)[0], 12, low))
