@@ -6,6 +6,8 @@ import { join } from 'node:path';
 import { requireChromium } from '../e2e/browser';
 import { buildWeb } from './build';
 import { Cluster } from './cluster';
+import { findMutants, stale } from './mutants/run';
+import { SAFETY } from './mutants/safety';
 import { main, Plain, ROOT } from './system';
 
 interface Count {
@@ -105,8 +107,22 @@ async function kills([times]: readonly string[], count: Count): Promise<void> {
   await onDatabase((environment) => vitest('server', ['kills'], { ...environment, PLINTH_KILLS: String(rounds) }, count));
 }
 
+/** Mended lines put back to what was wrong, one at a time: the tests must find each. */
+async function mutants(wanted: readonly string[], count: Count): Promise<void> {
+  await onDatabase(async (environment) => {
+    const { passed, failed } = await findMutants(SAFETY, wanted, environment);
+    count.passed += passed;
+    count.failed += failed;
+  });
+}
+
 /** What goes looking for faults beyond what the tests try each time. */
-const SEARCHES: Readonly<Record<string, (words: readonly string[], count: Count) => void | Promise<void>>> = { hunt, hostile, kills };
+const SEARCHES: Readonly<Record<string, (words: readonly string[], count: Count) => void | Promise<void>>> = {
+  hunt,
+  hostile,
+  kills,
+  mutants,
+};
 
 main(async () => {
   const [wanted, ...filter] = process.argv.slice(2);
@@ -118,7 +134,7 @@ main(async () => {
     return found.failed === 0 && found.passed > 0 ? 0 : 1;
   }
   if (wanted !== undefined && !PARTS.includes(wanted as Part))
-    throw new Plain(`There is no part "${wanted}"; parts are ${PARTS.join(', ')}; hunt, hostile and kills go looking.`);
+    throw new Plain(`There is no part "${wanted}"; parts are ${PARTS.join(', ')}; hunt, hostile, kills and mutants go looking.`);
   const does = (part: Part) => wanted === undefined || wanted === part;
   const count: Count = { passed: 0, failed: 0 };
 
@@ -131,6 +147,9 @@ main(async () => {
       ['core/src', 'api/src', 'server/src', 'web/src', '--config', '.dependency-cruiser.cjs', '--output-type', 'err'],
       count,
     );
+    const gone = stale(SAFETY);
+    console.log(gone.length === 0 ? 'ok    mutants fit the program' : `FAIL  mutants fit the program\n${gone.join('\n')}`);
+    count[gone.length === 0 ? 'passed' : 'failed'] += 1;
   }
   if (does('types')) for (const project of ['core', 'api', 'server', 'web']) whole(`types of ${project}`, 'tsc', ['-p', project], count);
   if (does('core')) vitest('core', filter, {}, count);

@@ -130,6 +130,21 @@ describe('commands', () => {
     expect(replies.map((reply) => reply.status).sort()).toEqual([200, 409, 409, 409]);
     expect((await snapshot(id)).version).toBe(3);
   });
+  it('many of one project that wait for it keep no other project waiting', async () => {
+    const [busy, other] = [await project('Busy'), await project('Other')];
+    const holder = new pg.Client({ connectionString: database.url });
+    await holder.connect();
+    await holder.query('begin');
+    await holder.query('select id from projects where id = $1 for update', [busy]);
+    // more than there are connections to the database
+    const waiting = Array.from({ length: 40 }, (_, i) => send(busy, [put(level(`K${i}`, `Level ${i}`, (i + 1) * 3000), null)]).then());
+    const reply = await send(other, [put(level('L1', 'First', 3000), null)]);
+    expect(reply.status).toBe(200);
+    await holder.query('rollback');
+    await holder.end();
+    expect((await Promise.all(waiting)).map(({ status }) => status)).toEqual(waiting.map(() => 200));
+    expect((await snapshot(busy)).version).toBe(41);
+  });
 });
 
 describe('undo and redo', () => {

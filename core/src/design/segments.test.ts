@@ -81,6 +81,16 @@ describe('a stretch between restraints has its own moments', () => {
       { numRuns: 60 },
     );
   });
+  it.each(Object.keys(STANDARDS))('%s: a middle moment left out lies half way between the ends, never at nothing', (family) => {
+    fc.assert(
+      fc.property(moment, moment, (start, end) => {
+        const of = (major: { start: number; middle?: number; end: number }) => buckling(family, { major, length: 9000, unbraced: 9000 });
+        expect(of({ start, end })).toBeCloseTo(of({ start, middle: (start + end) / 2, end }), 9);
+      }),
+      { numRuns: 60 },
+    );
+    expect(actionsOf(set({ start: 40, end: 20 }), { length: 1, unbraced: 1 }, 'factored', 'typed').major.middle).toBe(30);
+  });
   it.each(Object.keys(STANDARDS))('%s: mirror images, and turned signs, give the same', (family) => {
     fc.assert(
       fc.property(moment, moment, moment, fc.integer({ min: 900, max: 9500 }), (start, middle, end, unbraced) => {

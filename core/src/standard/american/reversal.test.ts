@@ -69,4 +69,15 @@ describe('an angle by the leg that is in compression, F10.3', () => {
     expect(capacity(1e6)).toBeCloseTo(0.9 * 1.5 * Fy * Wely, 0);
     expect(capacity(-1e6)).toBeCloseTo(0.9 * Math.min(1.5 * Fy * Wely, ((0.71 * E) / 22.5 ** 2) * WelBottom), 0);
   });
+  it('held along its length, moments of both signs: the smaller one compresses the weaker leg, and is checked as if it came alone', () => {
+    const angle = { section: 'own L 100x180x6', unbraced: 0 };
+    const of = (major: object) =>
+      checksOf('american', { ...base, ...angle, major }).filter(({ name }) => name.startsWith('Bending, yielding'));
+    const [alone] = of(even(9e6));
+    const both = of({ start: -10e6, end: 9e6 });
+    expect(both).toHaveLength(2);
+    expect(both[1]!.utilisation).toBeCloseTo(alone!.utilisation!, 9);
+    // it decides, although it is the smaller
+    expect(both[1]!.utilisation!).toBeGreaterThan(both[0]!.utilisation!);
+  });
 });

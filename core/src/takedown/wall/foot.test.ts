@@ -77,6 +77,21 @@ describe('a door', () => {
     expect(shapeMoment(shapes[0]!) / 5000).toBeCloseTo(1925, 6);
     expect(shapeMoment(shapes[1]!) / 5000).toBeCloseTo(3075, 6);
   });
+  it('two that lie over each other are gone round as one: nothing lands in either', () => {
+    const openings = [
+      { ...door, from: 2000, to: 3500 },
+      { ...door, from: 3000, to: 4000, bearing: 200 },
+    ];
+    for (const at of [2200, 2900, 3200, 3900]) {
+      const shapes = footShapes(wall({ openings, openingsRule: 'around', spreadAngle: 0 }), point(at), 6000, 2500);
+      expect(total(shapes)).toBeCloseTo(1, 9);
+      expect(moment(shapes)).toBeCloseTo(at, 6);
+      for (const shape of shapes) {
+        const [from, to] = shape.type === 'point' ? [shape.at, shape.at] : [shape.from, shape.to];
+        expect(to <= 2000 || from >= 4000).toBe(true);
+      }
+    }
+  });
   it('at the very end of the wall there is no bearing: load stays', () => {
     const end = { ...door, from: 0, to: 1000 };
     expect(footShapes(wall({ openings: [end], openingsRule: 'around' }), point(500), 6000, 2500)).toHaveLength(1);
