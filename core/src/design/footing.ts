@@ -1,4 +1,4 @@
-import type { Building, Footing } from '../building';
+import type { Building, Footing, PlanPoint } from '../building';
 import { PlinthError } from '../error';
 import { combinePressing, type Combination } from '../load';
 import { BARS, concrete as concreteById, REINFORCEMENT } from '../material';
@@ -22,7 +22,8 @@ export interface FootingDesign {
   readonly thickness: number;
   readonly sized: boolean;
   /** Outline through which the load enters, mm. */
-  readonly column: { readonly width: number; readonly depth: number };
+  /** What stands on it: its outline, mm along x and y, and where its axis stands from the middle of the pad, mm. */
+  readonly column: { readonly width: number; readonly depth: number; readonly isRound: boolean; readonly offset: PlanPoint };
   /** Weight of pad and of backfill on it, N, and pressure on the soil under the governing service combination, MPa. */
   readonly padWeight: number;
   readonly backfillWeight: number;
@@ -125,25 +126,28 @@ interface ColumnOutline {
   readonly depth: number;
   readonly isRound: boolean;
   readonly known: boolean;
+  /** Of its axis from the middle of the pad, mm. */
+  readonly offset: PlanPoint;
 }
 
-const UNKNOWN_OUTLINE: ColumnOutline = { width: 200, depth: 200, isRound: false, known: false };
+const UNKNOWN_OUTLINE = { width: 200, depth: 200, isRound: false, known: false };
 
 /** The outline of what stands on the footing, mm: its section's, turned as the column is, or a fifth of a metre when none is chosen. */
-function columnOutline(building: Building, ledger: MemberLedger): ColumnOutline {
+function columnOutline(building: Building, ledger: MemberLedger, middle: PlanPoint): ColumnOutline {
   const from = ledger.arrivals
     .map((arrival) => (arrival.source.type === 'member' ? building.columns.get(arrival.source.member) : undefined))
     .find((column) => column);
-  if (!from?.section || !isSection(from.section)) return UNKNOWN_OUTLINE;
+  const offset = from ? { x: from.at.x - middle.x, y: from.at.y - middle.y } : { x: 0, y: 0 };
+  if (!from?.section || !isSection(from.section)) return { ...UNKNOWN_OUTLINE, offset };
   const { shape, properties } = findSection(from.section);
   const { width, depth } = properties;
   const isRound = shape.outline === 'tube';
   // not turned its depth lies along y; turned by a right angle along x; in between the smaller of both counts
   const [along, across] = [Math.abs(Math.cos(from.turn)), Math.abs(Math.sin(from.turn))];
-  if (across < 0.02) return { width, depth, isRound, known: true };
-  if (along < 0.02) return { width: depth, depth: width, isRound, known: true };
+  if (across < 0.02) return { width, depth, isRound, known: true, offset };
+  if (along < 0.02) return { width: depth, depth: width, isRound, known: true, offset };
   const least = Math.min(width, depth);
-  return { width: least, depth: least, isRound, known: true };
+  return { width: least, depth: least, isRound, known: true, offset };
 }
 
 function largest(
@@ -206,7 +210,7 @@ export function designFooting(context: Context, id: string, record = false): { d
   const footing = building.footings.get(id)!;
   const ledger = takedown.members.get(id)!;
   const ground = groundOf(building, footing);
-  const outline = columnOutline(building, ledger);
+  const outline = columnOutline(building, ledger, footing.at);
   const sheet = new Sheet();
   const assumptions: Assumption[] = [
     {

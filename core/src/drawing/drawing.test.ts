@@ -302,4 +302,20 @@ describe('pads', () => {
       text: 'Nothing stands on it.',
     });
   });
+  it('show the column where it stands on them, in section and in plan, and round where it is', () => {
+    const design = project.footings.get('F-C1')!;
+    const of = (x: number, y: number, isRound = false) =>
+      footingDrawing({ ...design, column: { width: 200, depth: 100, isRound, offset: { x, y } } }, 1200, 'SI', 520, 230).marks;
+    const steel = (marks: ReturnType<typeof of>) =>
+      marks.flatMap((mark) => (mark.type === 'area' && mark.fill === 'steel' ? [mark.points[0]!] : []));
+    const [middle, beside] = [steel(of(0, 0)), steel(of(150, 80))];
+    expect(middle).toHaveLength(2);
+    const moved = beside.map(([x, y], i) => [x - middle[i]![0], y - middle[i]![1]] as const);
+    // to the right in both; northwards is up in the plan
+    expect(moved[0]![0]).toBeGreaterThan(0);
+    expect(moved[0]![1]).toBeCloseTo(0, 9);
+    expect(moved[1]![0]).toBeCloseTo(moved[0]![0], 9);
+    expect(moved[1]![1] / moved[1]![0]).toBeCloseTo(-80 / 150, 9);
+    expect(of(0, 0, true).some((mark) => mark.type === 'circle' && mark.fill === 'steel')).toBe(true);
+  });
 });

@@ -21,8 +21,9 @@ export function footingDrawing(design: FootingDesign, foundingDepth: number, uni
   const base = ground + depthShown * scale;
   const top = base - design.thickness * scale;
   const [x1, x2] = [half / 2 + 14 - (design.width * scale) / 2, half / 2 + 14 + (design.width * scale) / 2];
-  const middle = (x1 + x2) / 2;
-  const columnHalf = (design.column.width * scale) / 2;
+  const { column } = design;
+  const middle = (x1 + x2) / 2 + column.offset.x * scale;
+  const columnHalf = (column.width * scale) / 2;
   pencil.rectangle(x1 - 22, base, x2 - x1 + 44, 8, 'ground');
   pencil.rectangle(x1, top, x2 - x1, base - top, 'concrete', { pen: 'ink', width: 1.4 });
   pencil.rectangle(middle - columnHalf, ground - 16, 2 * columnHalf, top - ground + 16, 'steel', { pen: 'ink' });
@@ -59,7 +60,7 @@ export function footingDrawing(design: FootingDesign, foundingDepth: number, uni
   pencil.dimensionUp(top, base, x1 - 12, formatQuantity(design.thickness, 'sectionLength', units, { figures: 3 }));
   if (depthShown > design.thickness + 1) pencil.dimensionUp(ground, base, x1 - 34, size(depthShown));
   pencil.dimension(x1, x2, base + 24, size(design.width));
-  pencil.text(middle, 14, 'section', { size: 10, anchor: 'middle', pen: 'soft' });
+  pencil.text((x1 + x2) / 2, 14, 'section', { size: 10, anchor: 'middle', pen: 'soft' });
 
   // plan
   const px = half + half / 2 + 10;
@@ -91,9 +92,9 @@ export function footingDrawing(design: FootingDesign, foundingDepth: number, uni
       );
     }
   }
-  pencil.rectangle(px - columnHalf, py - (design.column.depth * scale) / 2, 2 * columnHalf, design.column.depth * scale, 'steel', {
-    pen: 'ink',
-  });
+  const [cx, cy] = [px + column.offset.x * scale, py - column.offset.y * scale];
+  if (column.isRound) pencil.circle(cx, cy, columnHalf, 'steel', 'ink');
+  else pencil.rectangle(cx - columnHalf, cy - (column.depth * scale) / 2, 2 * columnHalf, column.depth * scale, 'steel', { pen: 'ink' });
   pencil.dimension(px - w / 2, px + w / 2, py + l / 2 + 22, size(design.width));
   pencil.dimensionUp(py - l / 2, py + l / 2, px - w / 2 - 12, size(design.length));
   pencil.text(px, 14, 'plan', { size: 10, anchor: 'middle', pen: 'soft' });

@@ -151,7 +151,7 @@ class Weighing {
       this.ends.add(
         'panel-edge',
         place ? `${place}:${reason}` : reason,
-        `${title}: ${(region.area / 1e6).toFixed(2)} m2 ${REASONS[reason].title}`,
+        `${title}: ${(region.area / 1e6).toFixed(2)} m² ${REASONS[reason].title}`,
         `${REASONS[reason].why}${where}. Its load lands nowhere.`,
         REASONS[reason].remedy,
         scaled(carried.byCase, region.area),
@@ -165,7 +165,7 @@ class Weighing {
       this.ends.add(
         'unshared',
         place,
-        `${title}: ${(force / 1e6).toFixed(2)} m2 could not be shared`,
+        `${title}: ${(force / 1e6).toFixed(2)} m² could not be shared`,
         'The shares of what carries it do not add up to its area: its outline or its openings are not what they seem.',
         'Draw its corners in order, and openings inside it that do not touch.',
         scaled(carried.byCase, force),

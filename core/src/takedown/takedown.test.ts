@@ -575,7 +575,7 @@ describe('loose ends', () => {
     const t = run([item('panel', 'P1', { mark: 'P1', level: 'L2', outline, buildUp: 'floor', span: 'oneWay', direction: 0 })]);
     const imposed = t.balance.find(({ loadCase }) => loadCase.id === 'imposed-B')!;
     expect([imposed.applied.force, imposed.lost.force].map(Math.round)).toEqual([72_000, 72_000]);
-    expect(titles(t)).toContain('P1: 24.00 m2 span between nothing');
+    expect(titles(t)).toContain('P1: 24.00 m² span between nothing');
   });
   it('every loose end has a key of its own', () => {
     const t = run([

@@ -45,7 +45,7 @@ export function why(building: Building, takedown: Takedown, member: string, leav
       const panel = building.panels.get(source.panel)!;
       return {
         ...base,
-        detail: `${(share / 1e6).toFixed(2)} m2 of ${panel.mark}`,
+        detail: `${(share / 1e6).toFixed(2)} m² of ${panel.mark}`,
         causes: layersOf(building.buildUps.get(panel.buildUp)!, panel.pitch, share),
       };
     }
