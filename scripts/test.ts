@@ -7,7 +7,7 @@ import { requireChromium } from '../e2e/browser';
 import { buildWeb } from './build';
 import { Cluster } from './cluster';
 import { findMutants, stale } from './mutants/run';
-import { SAFETY } from './mutants/safety';
+import { MUTANTS } from './mutants/list';
 import { main, Plain, ROOT } from './system';
 
 interface Count {
@@ -110,7 +110,7 @@ async function kills([times]: readonly string[], count: Count): Promise<void> {
 /** Mended lines put back to what was wrong, one at a time: the tests must find each. */
 async function mutants(wanted: readonly string[], count: Count): Promise<void> {
   await onDatabase(async (environment) => {
-    const { passed, failed } = await findMutants(SAFETY, wanted, environment);
+    const { passed, failed } = await findMutants(MUTANTS, wanted, environment);
     count.passed += passed;
     count.failed += failed;
   });
@@ -147,7 +147,7 @@ main(async () => {
       ['core/src', 'api/src', 'server/src', 'web/src', '--config', '.dependency-cruiser.cjs', '--output-type', 'err'],
       count,
     );
-    const gone = stale(SAFETY);
+    const gone = stale(MUTANTS);
     console.log(gone.length === 0 ? 'ok    mutants fit the program' : `FAIL  mutants fit the program\n${gone.join('\n')}`);
     count[gone.length === 0 ? 'passed' : 'failed'] += 1;
   }

@@ -2,7 +2,7 @@ import { BadInput } from '../error';
 import { NATURE_LABEL, type LoadCaseReference } from '../load';
 import { itemName, referencesOf, type Body, type Item } from './item';
 import { overlappingOpenings, overlappingWallOpenings } from './overlap';
-import { RULES_OF_FAMILY } from './schema/brief';
+import { RULES_OF_FAMILY, SERVICE_LEVELS_OF_FAMILY } from './schema/brief';
 
 /** Least height between two levels, and between the ends of a member that runs from level to level, mm. */
 const LEAST_HEIGHT = 1;
@@ -58,12 +58,18 @@ function requireUpright(items: Items, item: Extract<Item, { kind: 'column' | 'ha
 }
 
 /** Combinations that belong to the family of the brief. */
-function requireOwnRule({ body: { family, combinationRule } }: Extract<Item, { kind: 'brief' }>): void {
+function requireOwnRule({ body: { family, combinationRule, deflectionCombination } }: Extract<Item, { kind: 'brief' }>): void {
   const known: readonly string[] = RULES_OF_FAMILY[family];
   if (!known.includes(combinationRule))
     throw new BadInput(
       `Combination rule must be ${known.join(' or ')}, which are those of the ${family} codes, got "${combinationRule}"`,
       'combinationRule',
+    );
+  const levels: readonly string[] = SERVICE_LEVELS_OF_FAMILY[family];
+  if (!levels.includes(deflectionCombination))
+    throw new BadInput(
+      `Deflection combination must be ${levels.join(' or ')} by the ${family} codes, got "${deflectionCombination}"`,
+      'deflectionCombination',
     );
 }
 

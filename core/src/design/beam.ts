@@ -16,6 +16,7 @@ import type { Context } from './context';
 import { noteRefusal } from './refusal';
 import { isReadBy } from './unreadFields';
 import { eccentricChecks, supportChecks } from './offAxis';
+import { uncombinedChecks } from './uncombined';
 import { recordEffects } from './effectsSheet';
 import { recordTakedown } from './takedownSheet';
 import { standingLoads, webChecks } from './standing';
@@ -140,16 +141,24 @@ export function checkBeam(
       standard.steelBeam({ section, grade, actions, untwisted }, philosophy, scope);
     }
   }
-  const { service } = context.combinations(philosophy);
+  const { deflection } = context.combinations(philosophy);
   const deflections =
     beam.role === 'truss'
       ? []
-      : deflectionChecks(model, service, takedown.cases, building.brief, ledger.transfer, EI, sheet?.scope('Deflection'));
+      : deflectionChecks(model, deflection, takedown.cases, building.brief, ledger.transfer, EI, sheet?.scope('Deflection'));
   const standing = standingLoads(context, model);
   const webs =
     standing.length === 0 && beam.seat === null ? [] : webChecks(standing, { section, grade, model, loadings }, context, philosophy, sheet);
   const offset = eccentricChecks(building, ledger, 'torsion', sheet);
-  return [...worst.values(), ...webs, ...deflections, ...offset, ...supportChecks(ledger, sheet)];
+  const { strength } = context.combinations(philosophy);
+  const combined = uncombinedChecks(
+    ledger,
+    strength,
+    takedown.cases,
+    { source: philosophy.rules.source, what: 'checks of strength' },
+    sheet,
+  );
+  return [...worst.values(), ...webs, ...deflections, ...offset, ...combined, ...supportChecks(ledger, sheet)];
 }
 
 /** The whole design of a beam: every philosophy that the project shows, and what it assumes. */

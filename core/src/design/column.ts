@@ -8,6 +8,7 @@ import type { MemberLedger } from '../takedown';
 import { gradeFor, ownWeightAllowance } from './beam';
 import { type Context } from './context';
 import { eccentricChecks, supportChecks } from './offAxis';
+import { uncombinedChecks } from './uncombined';
 import { noteRefusal } from './refusal';
 import { effectiveLength, effectiveLengthWords, sways, type BucklingAxis } from './effectiveLength';
 import { nominalMoments, sideBeams, type SideBeam } from './eccentricity';
@@ -114,7 +115,15 @@ export function checkColumn(
     }
   }
   const offset = eccentricChecks(building, ledger, 'the moment of what stands on it', sheet);
-  return [...worst.values(), ...offset, ...supportChecks(ledger, sheet)];
+  const { strength } = context.combinations(philosophy);
+  const combined = uncombinedChecks(
+    ledger,
+    strength,
+    takedown.cases,
+    { source: philosophy.rules.source, what: 'checks of strength' },
+    sheet,
+  );
+  return [...worst.values(), ...offset, ...combined, ...supportChecks(ledger, sheet)];
 }
 
 /** Which length buckles about each axis, and how its ends are held, on the sheet of a column. */

@@ -44,7 +44,7 @@ interface Part extends Pickable {
   readonly caseId: string;
 }
 
-const caseOfSet = ({ nature, use }: ForceSet): LoadCase => caseOf(nature, nature === 'imposed' ? use : undefined);
+export const caseOfSet = ({ nature, use }: ForceSet): LoadCase => caseOf(nature, nature === 'imposed' ? use : undefined);
 
 /** The load cases of sets, each once. */
 export const casesOf = (sets: readonly ForceSet[]): LoadCase[] => [

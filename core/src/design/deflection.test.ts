@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { item } from '../building';
+import { item, requireConsistent } from '../building';
 import { findSection } from '../section';
 import { entriesOf } from '../sheet';
 import { bay } from './bay.test.data';
@@ -112,5 +112,37 @@ describe('precamber', () => {
     const project = computeProject(items);
     expect(project.members.get('B1')!.results[0]!.checks.map((check) => check.name)).not.toContain('Precamber');
     expect(JSON.stringify(sheetFor(project, 'B1')!.entries)).toContain('Precamber is counted for beams of one span');
+  });
+});
+
+describe('the combination under which deflection is looked at', () => {
+  const under = (deflectionCombination: string, family: 'european' | 'american' = 'european') =>
+    computeProject(bay({ family, beam: family === 'european' ? { section } : {}, brief: { deflectionCombination } }))
+      .members.get('B1')!
+      .results[0]!.checks.filter(({ name }) => name.startsWith('Deflection'));
+  it('takes the value of offices by EN 1990: 1, psi1 of 0.5, psi2 of 0.3', () => {
+    for (const [level, psi, name] of [
+      ['characteristic', 1, 'characteristic'],
+      ['frequent', 0.5, 'frequent'],
+      ['quasiPermanent', 0.3, 'quasi-permanent'],
+    ] as const) {
+      const [variable, total] = under(level);
+      expect(variable!.demand).toBeCloseTo(ofUniform(psi * 9), 4);
+      expect(total!.demand).toBeCloseTo(ofUniform(psi * 9 + permanent), 3);
+      expect(total!.combination).toContain(name);
+    }
+  });
+  it('changes no pad: bearing stays under the characteristic one', () => {
+    const pads = ['characteristic', 'quasiPermanent'].map(
+      (deflectionCombination) => computeProject(bay({ brief: { deflectionCombination } })).footings.get('F1')!.pressure,
+    );
+    expect(pads[0]).toBe(pads[1]);
+  });
+  it('is that of the family: another one is refused, and a project that comes from other codes has the usual one', () => {
+    const items = bay({ family: 'american', brief: { deflectionCombination: 'frequent' } });
+    expect(() => requireConsistent(new Map(items.map((entry) => [entry.id, entry])))).toThrow(
+      'Deflection combination must be characteristic by the american codes, got "frequent"',
+    );
+    expect(under('frequent', 'american')).toEqual(under('characteristic', 'american'));
   });
 });

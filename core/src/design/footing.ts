@@ -9,6 +9,7 @@ import type { MemberLedger } from '../takedown';
 import { recordAxial } from './axialSheet';
 import type { Context } from './context';
 import { ECCENTRIC, eccentricChecks } from './offAxis';
+import { COMBINATION, uncombinedChecks } from './uncombined';
 import { reducedSums, reductionAssumption, reductionOf, type MemberReduction } from './reduction';
 import { ruleOfThumbPad } from './ruleOfThumb';
 import { recordTakedown } from './takedownSheet';
@@ -195,6 +196,9 @@ export function sizeByBearing(
   return sidesOf(most);
 }
 
+/** Rows that are not verified whatever the thickness. */
+const PENDING: ReadonlySet<string> = new Set(['Bearing', ECCENTRIC, COMBINATION]);
+
 interface Trial {
   readonly width: number;
   readonly length: number;
@@ -253,8 +257,10 @@ export function designFooting(context: Context, id: string, record = false): { d
       sheet,
     };
   };
-  const service = largest(ledger, context.combinations(philosophy).service, reduction);
-  const strength = largest(ledger, context.combinations(standard.concretePhilosophy(philosophy.id)).strength, reduction);
+  const concretePhilosophy = standard.concretePhilosophy(philosophy.id);
+  const [inService, forStrength] = [context.combinations(philosophy).service, context.combinations(concretePhilosophy).strength];
+  const service = largest(ledger, inService, reduction);
+  const strength = largest(ledger, forStrength, reduction);
   if (!service || !strength || service.force <= 0)
     return nothing(ledger.arrivals.length === 0 ? 'Nothing stands on it.' : 'No compression reaches it.');
   try {
@@ -270,6 +276,16 @@ export function designFooting(context: Context, id: string, record = false): { d
       recordAxial(reducedSums(ledger, reduction, service.combination), service.combination, 'pressing', brief.units, bearing);
       const pressure = bearingPressure(service.force, size.width, size.length, thickness, ground, bearing);
       bearing?.given('q_a', ground.allowable, 'bearing', `allowable bearing, ${ground.basis}`, brief.bearingSource || 'brief');
+      const { cases } = takedown;
+      checks.push(
+        ...uncombinedChecks(
+          ledger,
+          inService,
+          cases,
+          { source: philosophy.rules.source, what: 'bearing and the size of the pad' },
+          bearing,
+        ),
+      );
       const eccentric = eccentricChecks(building, ledger, 'a pad with moment', bearing);
       // the mean pressure says nothing of the edge: it is no figure for an eccentric pad
       if (eccentric.length > 0)
@@ -320,12 +336,14 @@ export function designFooting(context: Context, id: string, record = false): { d
         },
         strengthSheet,
       );
-      return { ...size, thickness, checks: [...checks, ...pad.checks], bars: pad.bars };
+      const { source } = concretePhilosophy.rules;
+      const without = uncombinedChecks(ledger, forStrength, cases, { source, what: 'the checks of its concrete' }, strengthSheet);
+      // what is missing in both is told once
+      const missing = checks.some(({ name }) => name === COMBINATION) ? [] : without;
+      return { ...size, thickness, checks: [...checks, ...pad.checks, ...missing], bars: pad.bars };
     };
     const passes = (trial: Trial) =>
-      trial.checks.every(
-        (check) => check.verdict !== 'short' && (check.verdict !== 'unproven' || check.name === 'Bearing' || check.name === ECCENTRIC),
-      );
+      trial.checks.every((check) => check.verdict !== 'short' && (check.verdict !== 'unproven' || PENDING.has(check.name)));
     // thicknesses that are built belong to the codes, not to the units shown
     const { step, least, leastOfThumb } = standard.padThickness;
     const startThickness = footing.method === 'ruleOfThumb' ? leastOfThumb : least;

@@ -1,5 +1,5 @@
 import { BadInput } from '../error';
-import { isPermanent } from '../load';
+import { isPermanent, uncombined } from '../load';
 import type { SteelGrade } from '../material';
 import type { Section } from '../section';
 import { type Check, type Sheet } from '../sheet';
@@ -13,9 +13,10 @@ import {
   type Segment,
   type Standard,
 } from '../standard';
-import { casesOf, combinedForces, type Weights } from './combinedForces';
+import { caseOfSet, casesOf, combinedForces, type Weights } from './combinedForces';
 import { middleOf, type Forces, type ForceSet, type NamedForces, type ThreeMoments } from './forces';
 import { mergeWorst } from './result';
+import { whyUncombined } from './uncombined';
 
 /**
  * How end forces are given. sets: each already combined, its forces at once. envelope: already combined, the greatest and least of each over the
@@ -209,7 +210,7 @@ function asGiven(sets: readonly ForceSet[]): NamedForces[] {
 /**
  * Everything that sets of end forces make a member carry, by one philosophy: the worst of each check over all sets, pairings or combinations. On
  * the sheet all that govern some check are printed, after how the forces were given.
- * @throws BadInput without a set, or when no combination has loads for the cases given
+ * @throws BadInput without a set, or when no combination has a factor for one of the cases given
  */
 export function forcedMember(
   standard: Standard,
@@ -241,6 +242,11 @@ export function forcedMember(
     sheet?.note(
       'Variable load that takes from a force, or from an interaction of forces, is left out of it. Of several cases of wind, of snow or of earthquake one acts at a time.',
     );
+  const strength = given === 'cases' ? philosophy.rules.strength(casesOf(sets)) : [];
+  if (given === 'cases') {
+    const at = sets.findIndex((set) => uncombined([caseOfSet(set)], strength).length > 0);
+    if (at >= 0) throw new BadInput(whyUncombined([caseOfSet(sets[at]!)], strength, philosophy.rules.source)!, `sets.${at}.nature`);
+  }
   const all =
     given === 'sets'
       ? asGiven(sets)
@@ -248,10 +254,9 @@ export function forcedMember(
         ? corners(sets)
         : combinedForces(
             sets,
-            philosophy.rules.strength(casesOf(sets)),
+            strength,
             weightsOf(sets, (forces) => run({ name: '', forces })),
           );
-  if (all.length === 0) throw new BadInput(`${philosophy.title} has no combination for these cases`, 'sets');
   const check = (entry: NamedForces, inner?: Sheet) => {
     if (inner) entry.record?.(inner);
     return run(entry, inner);

@@ -29,13 +29,13 @@ describe('reaction schedule', () => {
     expect(rows[0]).toMatchObject({ mark: 'F1', kind: 'footing', at: { x: 1000, y: 2000 }, length: 0, number: 2 });
     expect(sum).toEqual({ permanent: 100e3, 'imposed-B': 40e3, wind: -30e3 });
     // 1.35 x 100 + 1.5 x 40
-    expect(rows[0]!.strength!.most.value).toBeCloseTo(195e3, 6);
+    expect(rows[0]!.extremes[0]!.most.value).toBeCloseTo(195e3, 6);
     // EQU: 0.9 x 100 - 1.5 x 30
-    expect(rows[0]!.strength!.least.value).toBeCloseTo(45e3, 6);
-    expect(rows[0]!.strength!.least.combination).toBe('EQU: 0.9 times permanent load that presses, variable load only where it lifts');
+    expect(rows[0]!.extremes[0]!.least.value).toBeCloseTo(45e3, 6);
+    expect(rows[0]!.extremes[0]!.least.combination).toBe('EQU: 0.9 times permanent load that presses, variable load only where it lifts');
     // characteristic: 100 + 40, and 100 - 30
-    expect(rows[0]!.service!.most.value).toBeCloseTo(140e3, 6);
-    expect(rows[0]!.service!.least.value).toBeCloseTo(70e3, 6);
+    expect(rows[0]!.extremes[1]!.most.value).toBeCloseTo(140e3, 6);
+    expect(rows[0]!.extremes[1]!.least.value).toBeCloseTo(70e3, 6);
   });
   it('takes the heavier of (6.10a) and (6.10b)', () => {
     const of = (permanent: string, imposed: string) =>
@@ -47,7 +47,7 @@ describe('reaction schedule', () => {
           ]),
         ),
         null,
-      ).rows[0]!.strength!.most;
+      ).rows[0]!.extremes[0]!.most;
     // a: 1.35 x 400 + 1.5 x 0.7 x 20 = 561; b: 0.925 x 1.35 x 400 + 1.5 x 20 = 529.5
     expect(of('400 kN', '20 kN').value).toBeCloseTo(561e3, 3);
     expect(of('400 kN', '20 kN').combination).toContain('6.10a');
@@ -66,8 +66,8 @@ describe('reaction schedule', () => {
     const ground = reactionsOf(result, null);
     for (const line of result.takedown.balance) expect(ground.sum[line.loadCase.id] ?? 0).toBeCloseTo(line.delivered.force, 3);
     for (const row of ground.rows) {
-      expect(row.strength!.most.value).toBeGreaterThanOrEqual(row.strength!.least.value);
-      expect(row.service!.most.value).toBeGreaterThanOrEqual(row.service!.least.value);
+      expect(row.extremes[0]!.most.value).toBeGreaterThanOrEqual(row.extremes[0]!.least.value);
+      expect(row.extremes[1]!.most.value).toBeGreaterThanOrEqual(row.extremes[1]!.least.value);
     }
   });
   it('counts a hanger against the cut', () => {
@@ -77,7 +77,7 @@ describe('reaction schedule', () => {
     for (const row of hangers) {
       expect(row.byCase['permanent']).toBeLessThan(0);
       // what pulls most on what is above the cut presses least below it
-      expect(row.strength!.least.value).toBeLessThan(row.strength!.most.value);
+      expect(row.extremes[0]!.least.value).toBeLessThan(row.extremes[0]!.most.value);
     }
   });
 });

@@ -22,14 +22,16 @@ export interface ScheduledReaction {
   /** Length over which it is spread, mm; 0 for a point. */
   readonly length: number;
   readonly byCase: ByCase;
-  readonly strength: MostAndLeast | null;
-  readonly service: MostAndLeast | null;
+  /** For each purpose of the schedule, in its order; null: nothing combines what it carries. */
+  readonly extremes: readonly (MostAndLeast | null)[];
 }
 
 export interface ReactionSchedule {
   /** Null: the ground. */
   readonly level: string | null;
   readonly title: string;
+  /** What the extremes are for: strength, service, and where the family has it the quasi-permanent value, of which ground settles. */
+  readonly purposes: readonly string[];
   readonly rows: readonly ScheduledReaction[];
   /** Sum of the rows by case: for a level the same as at the plumb, for the ground the same as the balance without pads. */
   readonly sum: ByCase;
@@ -42,7 +44,16 @@ export interface ReactionSchedule {
 export function reactionsOf({ building, takedown }: Pick<ProjectResult, 'building' | 'takedown'>, level: string | null): ReactionSchedule {
   const { combinations, philosophy } = contextOf(building, takedown);
   const { strength, service } = combinations(philosophy);
-  const lifting = philosophy.rules.lifting(takedown.cases);
+  const { rules } = philosophy;
+  const lifting = rules.lifting(takedown.cases);
+  const purposes = [
+    { name: 'strength', forMost: strength, forLeast: [...strength, ...lifting] },
+    { name: 'service', forMost: service, forLeast: service },
+  ];
+  if (rules.serviceLevels.includes('quasiPermanent')) {
+    const standing = rules.service(takedown.cases, 'quasiPermanent');
+    purposes.push({ name: 'quasi-permanent', forMost: standing, forLeast: standing });
+  }
   const numbers = numbersOf(takedown);
   const sum: Record<string, number> = {};
   const rows: ScheduledReaction[] = [];
@@ -60,21 +71,21 @@ export function reactionsOf({ building, takedown }: Pick<ProjectResult, 'buildin
       number: numbers.get(id) ?? 0,
       ...placeOf(building, id),
       byCase,
-      strength: extremes(byCase, adverse, strength, [...strength, ...lifting]),
-      service: extremes(byCase, adverse, service, service),
+      extremes: purposes.map(({ forMost, forLeast }) => extremes(byCase, adverse, forMost, forLeast)),
     });
   }
   rows.sort((a, b) => a.mark.localeCompare(b.mark, 'en', { numeric: true }) || a.member.localeCompare(b.member));
   const name = building.levels.find((entry) => entry.id === level)?.body.name;
-  return { level, title: name === undefined ? 'the ground' : `a cut just below ${name}`, rows, sum };
+  return {
+    level,
+    title: name === undefined ? 'the ground' : `a cut just below ${name}`,
+    purposes: purposes.map((one) => one.name),
+    rows,
+    sum,
+  };
 }
 
-function extremes(
-  byCase: ByCase,
-  adverse: ByCase,
-  forMost: readonly Combination[],
-  forLeast: readonly Combination[],
-): ScheduledReaction['strength'] {
+function extremes(byCase: ByCase, adverse: ByCase, forMost: readonly Combination[], forLeast: readonly Combination[]): MostAndLeast | null {
   let most: MostAndLeast['most'] | null = null;
   let least: MostAndLeast['least'] | null = null;
   for (const combination of forMost) {

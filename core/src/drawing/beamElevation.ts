@@ -1,5 +1,5 @@
 import type { Beam } from '../building';
-import { caseIn, type Combination, type Nature } from '../load';
+import { caseIn, NATURES, type Combination, type Nature } from '../load';
 import { formatQuantity, type UnitSystem } from '../quantity';
 import type { Arrival } from '../takedown';
 import { Pencil, type Drawing } from './drawing';
@@ -19,8 +19,6 @@ export interface BeamElevationInput {
 
 /** As on the diagrams, so that they stand one above the other. */
 const MARGIN = 28;
-/** Natures from what lies on the beam first to what lies on that. */
-const ORDER: readonly Nature[] = ['permanent', 'imposed', 'roofImposed', 'snow', 'wind', 'seismic'];
 const DEEP = 9;
 
 /**
@@ -90,7 +88,7 @@ function spreadLoads(
     }, 0);
   const rows = stations.map(([from, to]) => {
     const middle = (from + to) / 2;
-    return { from, to, values: ORDER.map((nature) => [intensity(nature, from, middle), intensity(nature, to, middle)] as const) };
+    return { from, to, values: NATURES.map((nature) => [intensity(nature, from, middle), intensity(nature, to, middle)] as const) };
   });
   const total = (values: readonly (readonly [number, number])[], end: 0 | 1) =>
     values.reduce((sum, value) => sum + Math.max(0, value[end]), 0);
@@ -109,7 +107,7 @@ function spreadLoads(
           [X(to), base - (b + down) * tall],
           [X(to), base - b * tall],
         ],
-        ORDER[n]!,
+        NATURES[n]!,
         { opacity: 0.75 },
       );
       a += up;
@@ -148,7 +146,7 @@ function forces(pencil: Pencil, { arrivals, combination, units }: BeamElevationI
   const points = new Map<number, number>();
   for (const arrival of arrivals)
     if (arrival.shape.type === 'point') {
-      const value = ORDER.reduce((sum, nature) => sum + valueOf(arrival, nature, combination), 0);
+      const value = NATURES.reduce((sum, nature) => sum + valueOf(arrival, nature, combination), 0);
       const at = Math.round(arrival.shape.at);
       if (Math.abs(value) > 1e-6) points.set(at, (points.get(at) ?? 0) + value);
     }

@@ -3,10 +3,14 @@ import { assemble, defaultBrief, item } from '../building';
 import { solveBeam } from '../beam';
 import { computeProject } from '../design';
 import { ebbwickSailLoft } from '../exchange/demonstration/ebbwick';
+import { caseOf, NATURES, usualCases, type Combination } from '../load';
 import { formatQuantity } from '../quantity';
 import { findSection, sectionProperties, shapeOutlines } from '../section';
+import type { Arrival } from '../takedown';
+import type { ArrivalShape } from '../takedown/shape';
 import {
   beamDiagram,
+  beamElevation,
   fitView,
   planExtent,
   viewOf,
@@ -288,6 +292,43 @@ describe('the river', () => {
   it('says so where there is no building', () => {
     const empty = { ...building, levels: [] };
     expect(riverLayout({ building: empty, takedown, width: 100, height: 100 }).size).toBe(0);
+  });
+});
+
+describe('the loads of a beam seen from its side', () => {
+  it.each(NATURES)('%s: spread loads and forces are drawn with their factors', (nature) => {
+    const { id } = caseOf(nature, nature === 'imposed' ? 'B' : undefined);
+    const arrival = (shape: ArrivalShape, value: number): Arrival => ({
+      id: shape.type,
+      label: '',
+      source: { type: 'load', load: 'q' },
+      shape,
+      byCase: { [id]: value },
+      adverse: { [id]: value },
+    });
+    const combination: Combination = {
+      id: 'c',
+      name: 'c',
+      basis: 'factored',
+      clause: '',
+      factors: { [id]: 1.5 },
+      cases: usualCases,
+      purpose: 'strength',
+    };
+    const drawing = beamElevation({
+      beam: [...building.beams.values()][0]!,
+      length: 6000,
+      arrivals: [arrival({ type: 'distributed', from: 0, to: 6000, start: 1, end: 1 }, 4), arrival({ type: 'point', at: 2000 }, 10e3)],
+      carriers: [],
+      combination,
+      units: 'SI',
+      width: 400,
+      height: 120,
+    });
+    const texts = drawing.marks.flatMap((mark) => (mark.type === 'text' ? [mark.text] : []));
+    expect(texts).toContain('6.000 kN/m');
+    expect(texts).toContain('15.0 kN');
+    expect(drawing.marks.some((mark) => mark.type === 'area' && mark.fill === nature)).toBe(true);
   });
 });
 

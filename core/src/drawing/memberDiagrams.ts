@@ -39,9 +39,9 @@ export function memberDiagrams(
     const section = beam.section === null ? null : findSection(beam.section);
     const EI = section ? context.standard.youngsModulus(gradeFor(building, beam, section)) * section.properties.Iy : 1e13;
     const model = new BeamModel(beam, ledger.arrivals, EI, building.cases);
-    const { strength, service } = context.combinations(context.philosophy);
+    const { strength, deflection } = context.combinations(context.philosophy);
     const factored = model.everyLoading(strength);
-    const inService = model.everyLoading(service, 'deflection');
+    const inService = model.everyLoading(deflection, 'deflection');
     const all = [...factored, ...inService];
     if (all.length === 0) return { drawings: [], combinations: [] };
     const solved = new Map<Loading, BeamSolution>(all.map((loading) => [loading, model.solve(loading.combination, loading.present)]));

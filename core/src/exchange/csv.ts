@@ -27,10 +27,10 @@ const number = (value: number, kind: Kind, system: UnitSystem) => Number((value 
 export function reactionCsv(result: ProjectResult, level: string | null): string {
   const { building, takedown, footings } = result;
   const system = building.brief.units;
-  const { rows, sum } = reactionsOf(result, level);
+  const { purposes, rows, sum } = reactionsOf(result, level);
   const ground = level === null;
   const force = (value: number | undefined) => (value === undefined ? '' : number(value, 'force', system));
-  const extremes = (['strength', 'service'] as const).flatMap((purpose) => [
+  const extremes = purposes.flatMap((purpose) => [
     header(`${purpose}, most`, 'force', system),
     'combination',
     header(`${purpose}, least`, 'force', system),
@@ -57,7 +57,7 @@ export function reactionCsv(result: ProjectResult, level: string | null): string
       number(row.at.y, 'position', system),
       number(row.length, 'length', system),
       ...takedown.cases.map((c) => force(row.byCase[c.id] ?? 0)),
-      ...[row.strength, row.service].flatMap((found) => [
+      ...row.extremes.flatMap((found) => [
         force(found?.most.value),
         found?.most.combination ?? '',
         force(found?.least.value),

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { text } from '../schema';
-import { NATURE_LABEL, NATURES, USES, type Nature, type Use } from './nature';
+import { NATURE_LABEL, NATURES, USES, VARIABLE_NATURES, type Nature, type Use } from './nature';
 
 /** Whether the cases of an action act all at once, or one of them at a time. */
 export const RELATIONS = ['together', 'alternatives'] as const;
@@ -13,10 +13,7 @@ export type Direction = (typeof DIRECTIONS)[number];
 /** An action of a project: it leads or accompanies as one, with one set of factors. */
 export const actionSchema = z.strictObject({
   name: text(60, 1, 'an action needs a name').describe('what acts'),
-  nature: z
-    .enum(NATURES)
-    .exclude(['permanent', 'superimposed'])
-    .describe('nature, which decides how it is combined; permanent load adds up, and needs no action'),
+  nature: z.enum(VARIABLE_NATURES).describe('nature, which decides how it is combined; permanent load adds up, and needs no action'),
   use: z.enum(USES).optional().describe('use of an imposed action'),
   relation: z
     .enum(RELATIONS)
@@ -135,7 +132,7 @@ export function compareCases(a: LoadCase, b: LoadCase): number {
 }
 
 /** Natures of which several cases are alternatives: wind from the left and from the right never act together, and cannot cancel. */
-const ALTERNATIVES: ReadonlySet<Nature> = new Set(['wind', 'snow', 'seismic']);
+const ALTERNATIVES: ReadonlySet<Nature> = new Set(['wind', 'snow', 'seismic', 'accidental']);
 export const areAlternatives = (nature: Nature): boolean => ALTERNATIVES.has(nature);
 
 /** What of variable load is there or not as a whole: all cases of an action that act together, or one of alternatives. */

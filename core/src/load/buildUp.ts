@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { quantity } from '../quantity';
 import type { Sheet } from '../sheet';
 import { caseFields, caseIdOfLoad, caseOf } from './action';
-import { NATURES, USES } from './nature';
+import { USES, VARIABLE_NATURES } from './nature';
 import { text } from '../schema';
 
 /** What a layer hangs on or lies on: ceilings and ducts load the joists, never the deck above them. */
@@ -22,7 +22,7 @@ export const layerSchema = z.strictObject({
 export const variableLoadSchema = z.strictObject({
   name: text(80, 1, 'a load needs a name').describe('what the load is'),
   load: quantity('areaLoad', 'load per area on plan', { min: 0, max: 1 }),
-  nature: z.enum(NATURES).exclude(['permanent', 'superimposed']).describe('imposed, roofImposed, snow, wind or seismic'),
+  nature: z.enum(VARIABLE_NATURES).describe('imposed, roofImposed, snow, wind, seismic or accidental'),
   use: z.enum(USES).optional().describe('use category of an imposed load, EN 1991-1-1 table 6.1'),
   ...caseFields,
 });

@@ -218,9 +218,22 @@ export function actingTerms(
   return terms;
 }
 
+/** Values of variable actions in which serviceability is looked at. */
+export const SERVICE_LEVELS = ['characteristic', 'frequent', 'quasiPermanent'] as const;
+export type ServiceLevel = (typeof SERVICE_LEVELS)[number];
+
+/** Of some cases those to which no combination gives a factor: what they do is in no check. */
+export const uncombined = (cases: readonly LoadCase[], combinations: readonly Combination[]): LoadCase[] =>
+  cases.filter(({ id }) => !combinations.some(({ factors }) => (factors[id] ?? 0) !== 0));
+
 /** What a family must say about loads, so that combinations can be made without knowing the family. */
 export interface LoadRules {
+  /** Standard, and clause, of the combinations for strength. */
+  readonly source: string;
   readonly strength: (cases: readonly LoadCase[]) => Combination[];
-  readonly service: (cases: readonly LoadCase[]) => Combination[];
+  /** What serviceability may be looked at in, the usual one first. */
+  readonly serviceLevels: readonly ServiceLevel[];
+  /** @param level one of those that the family has; left out: the first of them, which is also that of bearing on the ground */
+  readonly service: (cases: readonly LoadCase[], level?: ServiceLevel) => Combination[];
   readonly lifting: (cases: readonly LoadCase[]) => Combination[];
 }

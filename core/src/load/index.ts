@@ -21,8 +21,11 @@ export {
   combineRelieving,
   combineWorst,
   factorsFor,
+  SERVICE_LEVELS,
+  uncombined,
   type ActingTerm,
   type Combination,
   type Effects,
   type LoadRules,
+  type ServiceLevel,
 } from './combination';

@@ -15,18 +15,19 @@ import { heading, table } from './blocks';
 /** Schedules of levels are printed with buildings up to so many rows in all; of larger ones they are read in Descent, or as CSV. */
 const ROWS = 600;
 
-function schedule({ rows, sum }: ReactionSchedule, { building, takedown }: ProjectResult): Content {
+function schedule({ purposes, rows, sum }: ReactionSchedule, { building, takedown }: ProjectResult): Content {
   const { units } = building.brief;
   const { cases } = takedown;
   const force = (value: number | undefined) => (value === undefined ? '—' : formatQuantity(value, 'force', units, { bare: true }));
-  const lines = rows.map(({ mark, byCase, strength }): TableCell[] => [
+  const lines = rows.map(({ mark, byCase, extremes: [strength, , standing] }): TableCell[] => [
     mark,
     ...cases.map(({ id }) => force(byCase[id] ?? 0)),
     force(strength?.most.value),
     force(strength?.least.value),
+    ...(purposes[2] ? [force(standing?.most.value)] : []),
   ]);
-  const total: TableCell[] = ['sum', ...cases.map(({ id }) => force(sum[id] ?? 0)), '', ''];
-  const columns = [...cases.map(({ name }) => name), 'strength, most', 'least'];
+  const total: TableCell[] = ['sum', ...cases.map(({ id }) => force(sum[id] ?? 0)), '', '', ...(purposes[2] ? [''] : [])];
+  const columns = [...cases.map(({ name }) => name), 'strength, most', 'least', ...(purposes[2] ? [purposes[2]] : [])];
   const set = table(
     ['*', ...columns.map(() => 'auto' as const)],
     [`unfactored, ${unitLabel('force', units)}`, ...columns],

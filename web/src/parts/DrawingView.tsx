@@ -11,6 +11,7 @@ const FILL: Record<Exclude<Fill, 'none'>, string> = {
   snow: 'var(--n-snow)',
   wind: 'var(--n-wind)',
   seismic: 'var(--n-seismic)',
+  accidental: 'var(--n-accidental)',
   paper: 'var(--panel)',
   accentWash: 'var(--oxide-wash)',
   concrete: 'var(--f-concrete)',

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SERVICE_LEVELS, type ServiceLevel } from '../../load';
 import { quantity } from '../../quantity';
 import { isSection } from '../../section';
 import { designation, text } from '../../schema';
@@ -13,6 +14,13 @@ export const RULES_OF_FAMILY = {
   american: ['LRFD', 'ASD'],
   british: ['BS5950'],
 } as const satisfies Record<Family, readonly string[]>;
+
+/** Values of variable actions in which each family looks at serviceability, the usual one first. */
+export const SERVICE_LEVELS_OF_FAMILY = {
+  european: SERVICE_LEVELS,
+  american: ['characteristic'],
+  british: ['characteristic'],
+} as const satisfies Record<Family, readonly ServiceLevel[]>;
 
 export const briefSchema = z.strictObject({
   name: text(80, 1, 'the project needs a name').describe('name of the building'),
@@ -49,6 +57,10 @@ export const briefSchema = z.strictObject({
     .enum(['posts', 'members'])
     .default('posts')
     .describe('a transfer beam carries: a column, post or wall from above; or any member, other beams too'),
+  deflectionCombination: z
+    .enum(SERVICE_LEVELS)
+    .default('characteristic')
+    .describe('combination under which deflection is looked at; bearing on the ground is always looked at under the characteristic one'),
   deflectionVariable: z.number().min(50).max(2000).describe('span over this: limit under variable load'),
   deflectionTotal: z.number().min(50).max(2000).describe('span over this: limit under total load'),
   deflectionTransfer: z.number().min(50).max(2000).describe('span over this: limit of beams that carry another member'),

@@ -2,7 +2,7 @@ import { casesById, factorsFor, isPermanent, type Combination, type LoadCase, ty
 import type { Basis } from '../../sheet';
 import type { Philosophy } from '../standard';
 
-/** Factors of one ASCE 7-16 combination: dead, live, one of roof live or snow, wind, earthquake. */
+/** Factors of one ASCE 7-16 combination: dead, live, one of roof live or snow, wind, earthquake, an extraordinary event. */
 interface Pattern {
   readonly id: string;
   /** Not of the standard: its words for it. */
@@ -13,14 +13,19 @@ interface Pattern {
   readonly R?: number;
   readonly W?: number;
   readonly E?: number;
+  readonly A?: number;
   readonly S?: number;
   readonly permanent?: Combination['permanent'];
+  /** Where it stands, if not with the others. */
+  readonly clause?: string;
 }
 
 /** ASCE 7 lowers dead load against wind and earthquake only: that it may be as low against live load is this product's own. */
 const OFFICE = 'office rule: dead load that counteracts live load, as 2.3.1(5) and 2.4.1(7) take it against wind';
 
-/** ASCE 7-16 2.3.1 and 2.3.6. The exception that lets L be halved beside others is not used: conservative. */
+const EVENT = 'ASCE 7-16 2.5.2.1';
+
+/** ASCE 7-16 2.3.1, 2.3.6 and 2.5.2.1. The exception that lets L be halved beside others is not used: conservative. */
 const LRFD: readonly Pattern[] = [
   { id: '1', D: 1.4 },
   { id: '2', D: 1.2, L: 1.6, R: 0.5 },
@@ -30,11 +35,13 @@ const LRFD: readonly Pattern[] = [
   { id: '5', D: 0.9, W: 1, permanent: 'favourable' },
   { id: '6', D: 1.2, E: 1, L: 1, S: 0.2 },
   { id: '7', D: 0.9, E: 1, permanent: 'favourable' },
+  { id: '2.5-1', D: 1.2, A: 1, L: 0.5, S: 0.2, clause: EVENT },
+  { id: '2.5-1 light', D: 0.9, A: 1, L: 0.5, S: 0.2, permanent: 'favourable', clause: EVENT },
   { id: '2 light', D: 0.9, L: 1.6, R: 0.5, permanent: 'favourable', office: OFFICE },
   { id: '3 light', D: 0.9, R: 1.6, L: 1, permanent: 'favourable', office: OFFICE },
 ];
 
-/** ASCE 7-16 2.4.1 and 2.4.5. */
+/** ASCE 7-16 2.4.1 and 2.4.5: of extraordinary events (2.5) the standard looks at strength only. */
 const ASD: readonly Pattern[] = [
   { id: '1', D: 1 },
   { id: '2', D: 1, L: 1 },
@@ -54,7 +61,16 @@ const ASD: readonly Pattern[] = [
 /** Those of the standard itself. */
 const CODE_ASD = ASD.filter(({ office }) => !office);
 
-const LETTER = { permanent: 'D', superimposed: 'D', imposed: 'L', roofImposed: 'Lr', snow: 'S', wind: 'W', seismic: 'E' } as const;
+const LETTER = {
+  permanent: 'D',
+  superimposed: 'D',
+  imposed: 'L',
+  roofImposed: 'Lr',
+  snow: 'S',
+  wind: 'W',
+  seismic: 'E',
+  accidental: 'Ak',
+} as const;
 
 function expand(
   cases: readonly LoadCase[],
@@ -70,8 +86,8 @@ function expand(
   const byId = casesById(cases);
   const seen = new Set<string>();
   for (const pattern of patterns) {
-    // a combination that is named after wind or earthquake says nothing where there is none
-    if ((pattern.W && !present('wind')) || (pattern.E && !present('seismic'))) continue;
+    // a combination that is named after wind, earthquake or an event says nothing where there is none
+    if ((pattern.W && !present('wind')) || (pattern.E && !present('seismic')) || (pattern.A && !present('accidental'))) continue;
     if (pattern.office && !(pattern.L && present('imposed')) && !(pattern.R && (present('roofImposed') || present('snow')))) continue;
     const roofs = pattern.R ? (['roofImposed', 'snow'] as const).filter(present) : [null];
     for (const roof of roofs.length ? roofs : [null]) {
@@ -80,6 +96,7 @@ function expand(
         if (c.nature === 'imposed') return pattern.L ?? 0;
         if (c.nature === 'wind') return pattern.W ?? 0;
         if (c.nature === 'seismic') return pattern.E ?? 0;
+        if (c.nature === 'accidental') return pattern.A ?? 0;
         return (c.nature === roof ? (pattern.R ?? 0) : 0) + (c.nature === 'snow' ? (pattern.S ?? 0) : 0);
       });
       const key = JSON.stringify(factors);
@@ -92,7 +109,7 @@ function expand(
         id: `${title} ${pattern.id}${roof ? ` ${LETTER[roof]}` : ''}`,
         name: `${title} ${pattern.id}: ${sum || 'nothing'}`,
         basis,
-        clause: pattern.office ?? clause,
+        clause: pattern.office ?? pattern.clause ?? clause,
         factors,
         cases: byId,
         purpose,
@@ -118,10 +135,12 @@ const lifting = (title: 'LRFD' | 'ASD') => (cases: readonly LoadCase[]) =>
     : expand(cases, CODE_ASD, 'lifting, ASD', 'ASCE 7-16 2.4.1', 'overturning', 'lifting', 0.6);
 
 const rules = (title: 'LRFD' | 'ASD'): LoadRules => ({
+  source: title === 'LRFD' ? 'ASCE 7-16 2.3 and 2.5' : 'ASCE 7-16 2.4',
   strength: (cases) =>
     title === 'LRFD'
       ? expand(cases, LRFD, title, 'ASCE 7-16 2.3.1', 'factored', 'strength')
       : expand(cases, ASD, title, 'ASCE 7-16 2.4.1', 'allowable', 'strength'),
+  serviceLevels: ['characteristic'],
   // all of them, wind and earthquake too: soil and deflection feel what is there
   service: (cases) => expand(cases, CODE_ASD, 'service', 'ASCE 7-16 2.4.1', 'service', 'service'),
   lifting: lifting(title),

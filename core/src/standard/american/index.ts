@@ -50,6 +50,6 @@ export const american: Standard = {
     'structural integrity and accidental actions',
     'overall stability and sway',
     'fatigue',
-    'wind, snow and seismic loads are typed, not derived',
+    'wind, snow, seismic and accidental loads are typed, not derived',
   ],
 };

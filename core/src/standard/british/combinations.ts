@@ -28,6 +28,9 @@ const SERVICE: readonly Pattern[] = [
 ];
 
 const SYMBOL: Partial<Record<Nature, string>> = { imposed: 'Qi', roofImposed: 'Qr', snow: 'S', wind: 'W' };
+/** Seismic and accidental actions have no combination here. */
+const isEvent = (nature: Nature) => nature === 'seismic' || nature === 'accidental';
+
 const written = (factor: number) => +factor.toFixed(2);
 
 /** Combinations of the patterns that the cases have loads for: on a roof access or snow, whichever is worse, so that each is tried. */
@@ -46,7 +49,7 @@ function expand(
     if (
       pattern.permanent === 'favourable' &&
       !pattern.wind &&
-      !cases.some(({ nature }) => !isPermanent(nature) && nature !== 'wind' && nature !== 'seismic')
+      !cases.some(({ nature }) => !isPermanent(nature) && nature !== 'wind' && !isEvent(nature))
     )
       continue;
     for (const roof of roofs) {
@@ -75,7 +78,9 @@ function expand(
 }
 
 const rules: LoadRules = {
+  source: 'BS 5950-1 table 2',
   strength: (cases) => expand(cases, STRENGTH, { basis: 'factored', purpose: 'strength' }),
+  serviceLevels: ['characteristic'],
   service: (cases) => expand(cases, SERVICE, { basis: 'service', purpose: 'service' }),
   // what helps against overturning or lifting counts once: table 2
   lifting: (cases) =>

@@ -1,5 +1,5 @@
-import type { LoadCase, LoadRules, Combination, Nature, Use } from '../../load';
-import { casesById, factorsFor, isPermanent } from '../../load';
+import type { Combination, LoadCase, LoadRules, Nature, ServiceLevel, Use } from '../../load';
+import { casesById, factorsFor, isPermanent, SERVICE_LEVELS } from '../../load';
 import type { Philosophy } from '../standard';
 
 /** Partial factors of EN 1990 table NA.A1.2(B), and of table A1.2(A) for equilibrium. */
@@ -10,36 +10,59 @@ export const XI = 0.925;
 const EQU_UNFAVOURABLE = 1.1;
 const EQU_FAVOURABLE = 0.9;
 
-/** Combination factor psi0, EN 1990 UK annex table NA.A1.1. */
-const PSI0_USE: Record<Use, number> = { A: 0.7, B: 0.7, C: 0.7, D: 0.7, E: 1.0, F: 0.7, G: 0.7 };
-const PSI0: Record<Exclude<Nature, 'permanent' | 'superimposed' | 'imposed' | 'seismic'>, number> = {
-  roofImposed: 0.7,
-  snow: 0.5,
-  wind: 0.5,
+interface Psi {
+  /** Combination value. */
+  readonly psi0: number;
+  /** Frequent value. */
+  readonly psi1: number;
+  /** Quasi-permanent value. */
+  readonly psi2: number;
+}
+
+/** EN 1990 UK annex table NA.A1.1; snow up to 1000 m above the sea. */
+const PSI_USE: Readonly<Record<Use, Psi>> = {
+  A: { psi0: 0.7, psi1: 0.5, psi2: 0.3 },
+  B: { psi0: 0.7, psi1: 0.5, psi2: 0.3 },
+  C: { psi0: 0.7, psi1: 0.7, psi2: 0.6 },
+  D: { psi0: 0.7, psi1: 0.7, psi2: 0.6 },
+  E: { psi0: 1, psi1: 0.9, psi2: 0.8 },
+  F: { psi0: 0.7, psi1: 0.7, psi2: 0.6 },
+  G: { psi0: 0.7, psi1: 0.5, psi2: 0.3 },
 };
-/** Quasi-permanent factor psi2, same table. */
-const PSI2_USE: Record<Use, number> = { A: 0.3, B: 0.3, C: 0.6, D: 0.6, E: 0.8, F: 0.6, G: 0.3 };
+const PSI_NATURE: Readonly<Record<'roofImposed' | 'snow' | 'wind', Psi>> = {
+  roofImposed: { psi0: 0.7, psi1: 0, psi2: 0 },
+  snow: { psi0: 0.5, psi1: 0.2, psi2: 0 },
+  wind: { psi0: 0.5, psi1: 0.2, psi2: 0 },
+};
 
-/** psi0 of a case; permanent load is not combined, seismic load has combinations of its own. */
-export function psi0(loadCase: LoadCase): number {
-  if (loadCase.nature === 'imposed') return PSI0_USE[loadCase.use ?? 'A'];
-  return loadCase.nature === 'roofImposed' || loadCase.nature === 'snow' || loadCase.nature === 'wind' ? PSI0[loadCase.nature] : 1;
+/** Factors of a variable case; permanent load is not combined, and seismic and accidental actions have combinations of their own. */
+function psiOf({ nature, use }: LoadCase): Psi {
+  if (nature === 'imposed') return PSI_USE[use ?? 'A'];
+  if (nature === 'roofImposed' || nature === 'snow' || nature === 'wind') return PSI_NATURE[nature];
+  throw new Error(`a ${nature} case has no psi`);
 }
 
-export function psi2(loadCase: LoadCase): number {
-  return loadCase.nature === 'imposed' ? PSI2_USE[loadCase.use ?? 'A'] : 0;
-}
+const LABEL: Readonly<Record<Nature, string>> = {
+  permanent: 'G',
+  superimposed: 'G',
+  imposed: 'Q',
+  roofImposed: 'Q(roof)',
+  snow: 'S',
+  wind: 'W',
+  seismic: 'E',
+  accidental: 'A',
+};
+const label = ({ nature, use }: LoadCase) => (nature === 'imposed' ? `Q(${use})` : LABEL[nature]);
 
-const label = (loadCase: LoadCase) =>
-  ({ permanent: 'G', superimposed: 'G', imposed: `Q(${loadCase.use})`, roofImposed: 'Q(roof)', snow: 'S', wind: 'W', seismic: 'E' })[
-    loadCase.nature
-  ];
+/** Actions of an event: one of them has combinations of its own, in which no partial factor is above 1. */
+const isEvent = (nature: Nature): nature is 'seismic' | 'accidental' => nature === 'seismic' || nature === 'accidental';
+const isVariable = ({ nature }: LoadCase) => !isPermanent(nature) && !isEvent(nature);
 
 /**
  * Sets of variable cases that may act together: imposed load on a roof is not combined with snow or wind, EN 1991-1-1 3.3.2(1).
  */
 function variableSets(cases: readonly LoadCase[]): LoadCase[][] {
-  const variable = cases.filter((c) => !isPermanent(c.nature) && c.nature !== 'seismic');
+  const variable = cases.filter(isVariable);
   const without = variable.filter((c) => c.nature !== 'roofImposed');
   if (without.length === variable.length) return [variable];
   const withRoof = variable.filter((c) => c.nature !== 'snow' && c.nature !== 'wind');
@@ -54,9 +77,12 @@ interface Pattern {
   readonly permanent: number;
   readonly permanentIs?: Combination['permanent'];
   readonly favourablePermanent?: number;
-  readonly variable: number;
-  /** Every variable case is reduced by psi0 and none leads (6.10a). */
-  readonly noneLeads?: boolean;
+  /** Factor of what leads; left out: nothing leads. */
+  readonly leading?: (psi: Psi) => number;
+  /** Factor of what accompanies. */
+  readonly others: (psi: Psi) => number;
+  /** The event beside which all this acts, with its design value. */
+  readonly event?: 'seismic' | 'accidental';
 }
 
 /**
@@ -71,18 +97,21 @@ function leadersOf(set: readonly LoadCase[]): LoadCase[][] {
   return [...(imposed.length > 0 ? [imposed] : []), ...others.values()];
 }
 
-/** Each variable action leads in turn, the others of its set accompany it with psi0. */
+/** Each variable action leads in turn, the others of its set accompany it; nothing where an event is wanted and none is there. */
 function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
   const result: Combination[] = [];
+  const { leading: leads, others, event } = pattern;
+  if (event && !cases.some(({ nature }) => nature === event)) return result;
   const byId = casesById(cases);
   const seen = new Set<string>();
   for (const set of variableSets(cases)) {
-    const leaders: (readonly LoadCase[])[] = pattern.noneLeads || set.length === 0 ? [[]] : leadersOf(set);
+    const leaders: (readonly LoadCase[])[] = !leads || set.length === 0 ? [[]] : leadersOf(set);
     for (const leading of leaders) {
       const factors = factorsFor(cases, (c) => {
         if (isPermanent(c.nature)) return pattern.permanent;
+        if (c.nature === event) return 1;
         if (!set.includes(c)) return 0;
-        return pattern.variable * (leading.includes(c) ? 1 : psi0(c));
+        return (leads && leading.includes(c) ? leads : others)(psiOf(c));
       });
       const key = JSON.stringify(factors);
       if (seen.has(key)) continue;
@@ -101,32 +130,47 @@ function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
         favourablePermanent: pattern.favourablePermanent,
         ...(pattern.permanentIs ? { permanent: pattern.permanentIs } : {}),
         purpose: pattern.purpose,
-        accompanying: set.filter((c) => !leading.includes(c) && psi0(c) < 1).map((c) => c.id),
+        accompanying: set.filter((c) => !leading.includes(c) && psiOf(c).psi0 < 1).map((c) => c.id),
       });
     }
   }
   return result;
 }
 
-function seismic(cases: readonly LoadCase[]): Combination[] {
-  if (!cases.some((c) => c.nature === 'seismic')) return [];
-  const factors = factorsFor(cases, (c) => (isPermanent(c.nature) || c.nature === 'seismic' ? 1 : psi2(c)));
-  const common = { basis: 'factored', clause: 'EN 1990 (6.12b)', purpose: 'strength', cases: casesById(cases) } as const;
-  return [{ ...common, id: '6.12b', name: '6.12b: G + E + psi2 Q', factors }];
-}
+const factored = (factor: number) => ({
+  leading: () => factor,
+  others: ({ psi0 }: Psi) => factor * psi0,
+});
+const quasiPermanent = ({ psi2 }: Psi) => psi2;
+/** The frequent value leads, what accompanies is quasi-permanent. */
+const frequent = { leading: ({ psi1 }: Psi) => psi1, others: quasiPermanent };
+
+/** Combinations of events: of an accident the frequent value of the main variable action acts beside it (UK annex table NA.A1.3). */
+const events = (cases: readonly LoadCase[], common: Pick<Pattern, 'basis' | 'purpose'>): Combination[] => [
+  ...expand(cases, { ...common, ...frequent, id: '6.11b', clause: 'EN 1990 (6.11b)', permanent: 1, event: 'accidental' }),
+  ...expand(cases, { ...common, others: quasiPermanent, id: '6.12b', clause: 'EN 1990 (6.12b)', permanent: 1, event: 'seismic' }),
+];
+
+const SERVICE = { basis: 'service', purpose: 'service', permanent: 1 } as const;
+const SERVICE_PATTERNS: Readonly<Record<ServiceLevel, Pattern>> = {
+  characteristic: { ...SERVICE, ...factored(1), id: 'characteristic', clause: 'EN 1990 (6.14b)' },
+  frequent: { ...SERVICE, ...frequent, id: 'frequent', clause: 'EN 1990 (6.15b)' },
+  quasiPermanent: { ...SERVICE, others: quasiPermanent, id: 'quasi-permanent', clause: 'EN 1990 (6.16b)' },
+};
 
 const rules = (rule: '6.10' | '6.10ab'): LoadRules => ({
+  source: 'EN 1990',
   strength: (cases) => {
-    const common = { basis: 'factored', purpose: 'strength', variable: GAMMA_Q, permanentIs: 'unfavourable' } as const;
+    const common = { ...factored(GAMMA_Q), basis: 'factored', purpose: 'strength', permanentIs: 'unfavourable' } as const;
     const heavy: Combination[] =
       rule === '6.10'
         ? expand(cases, { ...common, id: '6.10', clause: 'EN 1990 (6.10)', permanent: GAMMA_G })
         : [
-            ...expand(cases, { ...common, id: '6.10a', clause: 'EN 1990 (6.10a)', permanent: GAMMA_G, noneLeads: true }),
+            ...expand(cases, { ...common, id: '6.10a', clause: 'EN 1990 (6.10a)', permanent: GAMMA_G, leading: undefined }),
             ...expand(cases, { ...common, id: '6.10b', clause: 'EN 1990 (6.10b)', permanent: XI * GAMMA_G }),
           ];
     // permanent load is of one source: where it helps, all of it counts once (table A1.2(B), note 3), beside every leading action
-    const light = cases.some((c) => !isPermanent(c.nature) && c.nature !== 'seismic')
+    const light = cases.some(isVariable)
       ? expand(cases, {
           ...common,
           id: `${rule === '6.10' ? '6.10' : '6.10b'} light`,
@@ -135,20 +179,22 @@ const rules = (rule: '6.10' | '6.10ab'): LoadRules => ({
           permanentIs: 'favourable',
         })
       : [];
-    return [...heavy, ...light, ...seismic(cases)];
+    return [...heavy, ...light, ...events(cases, { basis: 'factored', purpose: 'strength' })];
   },
-  service: (cases) =>
-    expand(cases, { id: 'characteristic', clause: 'EN 1990 (6.14b)', basis: 'service', purpose: 'service', permanent: 1, variable: 1 }),
-  lifting: (cases) =>
-    expand(cases, {
+  serviceLevels: SERVICE_LEVELS,
+  service: (cases, level = 'characteristic') => expand(cases, SERVICE_PATTERNS[level]),
+  lifting: (cases) => [
+    ...expand(cases, {
+      ...factored(GAMMA_Q),
       id: 'EQU',
       clause: 'EN 1990 table NA.A1.2(A)',
       basis: 'overturning',
       purpose: 'lifting',
       permanent: EQU_UNFAVOURABLE,
       favourablePermanent: EQU_FAVOURABLE,
-      variable: GAMMA_Q,
     }),
+    ...events(cases, { basis: 'overturning', purpose: 'lifting' }),
+  ],
 });
 
 export const EUROPEAN_PHILOSOPHIES: readonly Philosophy[] = [

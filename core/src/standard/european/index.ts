@@ -48,6 +48,6 @@ export const european: Standard = {
     'robustness and accidental actions',
     'overall stability and sway',
     'fatigue',
-    'wind, snow and seismic loads are typed, not derived',
+    'wind, snow, seismic and accidental loads are typed, not derived',
   ],
 };

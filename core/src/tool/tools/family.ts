@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { BadInput } from '../../error';
-import { caseOf, NATURES, USES, usedAs, type Combination } from '../../load';
+import { caseOf, NATURES, uncombined, USES, usedAs, type Combination } from '../../load';
 import { BARS, concrete, REINFORCEMENT, steelGrade } from '../../material';
 import { quantity, type UnitSystem } from '../../quantity';
 import { findSection } from '../../section';
@@ -73,7 +73,8 @@ export function familyTools(standard: Standard): Tool[] {
   const combinations = defineTool({
     id: `${standard.id}.combinations`,
     title: named('Combinations'),
-    summary: 'Combinations for strength, service and lifting of the load cases given.',
+    summary:
+      'Combinations for strength, service and lifting of the load cases given, and those of the cases that no combination for strength has.',
     input: z.strictObject({
       cases: z
         .array(z.strictObject({ nature: z.enum(NATURES), use: z.enum(USES).optional().describe('use of an imposed load') }))
@@ -87,8 +88,15 @@ export function familyTools(standard: Standard): Tool[] {
       const { rules } = philosophyOf(standard, input.philosophy);
       // the cases are those that were asked for
       const told = (list: readonly Combination[]) => list.map(({ cases: _, ...combination }) => combination);
+      const [strength, [, ...others]] = [rules.strength(cases), rules.serviceLevels];
       return {
-        result: { strength: told(rules.strength(cases)), service: told(rules.service(cases)), lifting: told(rules.lifting(cases)) },
+        result: {
+          strength: told(strength),
+          service: told(rules.service(cases)),
+          ...Object.fromEntries(others.map((level) => [level, told(rules.service(cases, level))])),
+          lifting: told(rules.lifting(cases)),
+          withoutStrength: uncombined(cases, strength).map(({ name }) => name),
+        },
       };
     },
   });

@@ -1,4 +1,4 @@
-import { NATURE_LABEL, USE_LABEL, USES, type Item, type Nature, type Use } from '@plinth/core';
+import { areAlternatives, NATURE_LABEL, USE_LABEL, USES, VARIABLE_NATURES, type Item, type Nature, type Use } from '@plinth/core';
 import { SelectField, TextField } from '../../parts/fields';
 import { NatureMark } from '../../parts/NatureMark';
 import { useItems } from '../../project/context';
@@ -6,8 +6,6 @@ import { freshId, useEdit } from '../../project/useEdit';
 
 type ActionItem = Extract<Item, { kind: 'action' }>;
 type ActionBody = ActionItem['body'];
-
-const VARIABLE: readonly Exclude<Nature, 'permanent' | 'superimposed'>[] = ['imposed', 'roofImposed', 'snow', 'wind', 'seismic'];
 
 /** The next key that no case of the action has: the journal and the loads know a case by it, whatever it is called later. */
 function freshKey(cases: ActionBody['cases']): string {
@@ -42,8 +40,8 @@ export function Actions() {
       <h2 className="label">Actions</h2>
       <p className="mt-1 text-[13px] text-soft">
         Every nature of load, and every use of imposed load, is an action already. Add one where an action has several cases: wind from
-        either side, drifted snow, a machine that stands here or there. It leads or accompanies as one; of wind, snow and seismic cases one
-        acts at a time.
+        either side, drifted snow, a machine that stands here or there. It leads or accompanies as one; of wind, snow, seismic and
+        accidental cases one acts at a time.
       </p>
       {items.map((item) => (
         <ActionForm key={item.id} item={item} />
@@ -59,7 +57,7 @@ function ActionForm({ item }: { item: ActionItem }) {
   const { body } = item;
   const { patch, remove, quietly } = useEdit();
   const set = (change: Partial<ActionBody>, what: string) => patch(item, change, `${body.name}: ${what}`);
-  const isAlternative = body.nature === 'wind' || body.nature === 'snow' || body.nature === 'seismic';
+  const isAlternative = areAlternatives(body.nature);
   return (
     <div className="mt-4" data-action={body.name}>
       <div className="flex items-baseline gap-4 border-b border-ink pb-0.5">
@@ -78,7 +76,7 @@ function ActionForm({ item }: { item: ActionItem }) {
                 `now ${NATURE_LABEL[value as Nature]}`,
               )
             }
-            options={VARIABLE.map((nature) => ({ value: nature, label: NATURE_LABEL[nature] }))}
+            options={VARIABLE_NATURES.map((nature) => ({ value: nature, label: NATURE_LABEL[nature] }))}
           />
           {body.nature === 'imposed' ? (
             <SelectField

@@ -1,4 +1,4 @@
-import { BARS, CONCRETES, defaultBrief, REINFORCEMENT, STANDARDS, gradesFor, type Brief } from '@plinth/core';
+import { BARS, CONCRETES, defaultBrief, REINFORCEMENT, STANDARDS, gradesFor, type Brief, type ServiceLevel } from '@plinth/core';
 import { NumberField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../parts/fields';
 import { useItems, useUnits } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
@@ -6,6 +6,12 @@ import { Actions } from './Actions';
 import { BuildUps } from './BuildUps';
 import { Levels } from './Levels';
 import { OwnShapes } from './OwnShapes';
+
+const LEVEL_LABEL: Readonly<Record<ServiceLevel, string>> = {
+  characteristic: 'the characteristic combination',
+  frequent: 'the frequent combination',
+  quasiPermanent: 'the quasi-permanent combination',
+};
 
 const options = (values: readonly string[]) => values.map((value) => ({ value, label: value }));
 
@@ -17,6 +23,7 @@ export function BriefRoom() {
   if (!item) return null;
   const { body } = item;
   const standard = STANDARDS[body.family];
+  const levels = standard.philosophies[0]!.rules.serviceLevels;
   const set =
     <K extends keyof Brief>(name: K, title: string) =>
     (value: Brief[K]) =>
@@ -43,8 +50,8 @@ export function BriefRoom() {
             value={body.family}
             commit={(value) => {
               const family = value as Brief['family'];
-              const combinationRule = defaultBrief(body.name, family).combinationRule;
-              return patch(item, { family, combinationRule }, `Brief: ${STANDARDS[family].title}`);
+              const { combinationRule } = defaultBrief(body.name, family);
+              return patch(item, { family, combinationRule, deflectionCombination: 'characteristic' }, `Brief: ${STANDARDS[family].title}`);
             }}
             options={Object.values(STANDARDS)
               .filter(({ materials }) => materials === standard.materials)
@@ -67,6 +74,14 @@ export function BriefRoom() {
           />
           <p className="text-[12px] text-soft">{standard.editions.join(', ')}</p>
           <h2 className="label pt-3">Deflection, span over</h2>
+          {levels.length > 1 && (
+            <SelectField
+              label="Looked at under"
+              value={body.deflectionCombination}
+              commit={(value) => set('deflectionCombination', 'deflection combination')(value as Brief['deflectionCombination'])}
+              options={levels.map((level) => ({ value: level, label: LEVEL_LABEL[level] }))}
+            />
+          )}
           <div className="grid grid-cols-3 items-end gap-3">
             <NumberField label="Variable" value={body.deflectionVariable} commit={set('deflectionVariable', 'deflection limit')} />
             <NumberField label="Total" value={body.deflectionTotal} commit={set('deflectionTotal', 'deflection limit')} />

@@ -6,11 +6,11 @@ import {
   unitLabel,
   USE_LABEL,
   USES,
+  VARIABLE_NATURES,
   type BuildUp,
   type Item,
   type Layer,
   type LoadCases,
-  type Nature,
   type UnitSystem,
   type Use,
 } from '@plinth/core';
@@ -22,8 +22,6 @@ import { freshId, useEdit } from '../../project/useEdit';
 
 type BuildUpItem = Extract<Item, { kind: 'buildUp' }>;
 type VariableLoad = BuildUp['variable'][number];
-
-const VARIABLE: readonly Nature[] = ['imposed', 'roofImposed', 'snow', 'wind', 'seismic'];
 
 /** Sums of a build-up by case on plan, for its head line. */
 function sums(buildUp: BuildUp, cases: LoadCases, units: UnitSystem): string {
@@ -72,7 +70,7 @@ const BuildUpForm = memo(function BuildUpForm({ item, units }: { item: BuildUpIt
   const { body } = item;
   const { building } = useProject();
   const { patch, remove, quietly } = useEdit();
-  const natures = (use: Use | undefined) => caseOptions(building.actions, VARIABLE, use);
+  const natures = (use: Use | undefined) => caseOptions(building.actions, VARIABLE_NATURES, use);
   const layer = (i: number, change: Partial<Layer>) =>
     patch(
       item,

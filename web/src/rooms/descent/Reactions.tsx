@@ -22,6 +22,7 @@ export function Reactions({ views }: { views: ReactNode }) {
   const force = (value: number | undefined) => (value === undefined ? '—' : formatQuantity(value, 'force', units, { bare: true }));
   const query = level === null ? '' : `?level=${encodeURIComponent(level)}`;
   const rows = schedule?.rows ?? [];
+  const purposes = schedule?.purposes ?? [];
   return (
     <div className="print-flow flex min-w-0 flex-1 flex-col px-4 pt-2 pb-2">
       <div className="flex items-baseline gap-4">
@@ -60,12 +61,11 @@ export function Reactions({ views }: { views: ReactNode }) {
                 <th colSpan={cases.length} className="num">
                   unfactored, by case
                 </th>
-                <th colSpan={2} className="num">
-                  strength
-                </th>
-                <th colSpan={2} className="num">
-                  service
-                </th>
+                {purposes.map((purpose) => (
+                  <th key={purpose} colSpan={2} className="num">
+                    {purpose}
+                  </th>
+                ))}
               </tr>
               <tr>
                 <th>Mark</th>
@@ -77,7 +77,7 @@ export function Reactions({ views }: { views: ReactNode }) {
                     {loadCase.name}
                   </th>
                 ))}
-                {['strength', 'service'].flatMap((purpose) =>
+                {purposes.flatMap((purpose) =>
                   ['most', 'least'].map((which) => (
                     <th key={`${purpose} ${which}`} className="num">
                       {which}
@@ -95,7 +95,7 @@ export function Reactions({ views }: { views: ReactNode }) {
                   {force(schedule?.sum[loadCase.id] ?? 0)}
                 </td>
               ))}
-              <td colSpan={4} />
+              <td colSpan={2 * purposes.length} />
             </tr>
           }
           row={(index, measure) => {
@@ -122,7 +122,7 @@ export function Reactions({ views }: { views: ReactNode }) {
                     {force(row.byCase[loadCase.id] ?? 0)}
                   </td>
                 ))}
-                {[row.strength, row.service].flatMap((found, i) => [
+                {row.extremes.flatMap((found, i) => [
                   <Extreme key={`most ${i}`} of={found?.most} force={force} strong />,
                   <Extreme key={`least ${i}`} of={found?.least} force={force} />,
                 ])}

@@ -1,0 +1,31 @@
+import { NATURE_LABEL, uncombined, type Combination, type LoadCase } from '../load';
+import { unproven, type Check, type Sheet } from '../sheet';
+import type { MemberLedger } from '../takedown';
+
+export const COMBINATION = 'Combination of loads';
+
+const natures = (cases: readonly LoadCase[]) => [...new Set(cases.map(({ nature }) => NATURE_LABEL[nature]))].join(' and ');
+
+/**
+ * A row that names the load of a member to which no combination gives a factor: it is in none of the checks that are made under them.
+ * @param source where the combinations come from
+ * @param what the checks that leave it out
+ */
+export function uncombinedChecks(
+  { arrivals }: Pick<MemberLedger, 'arrivals'>,
+  combinations: readonly Combination[],
+  cases: readonly LoadCase[],
+  { source, what }: { readonly source: string; readonly what: string },
+  sheet?: Sheet,
+): Check[] {
+  const isLoaded = ({ id }: LoadCase) => arrivals.some(({ byCase }) => (byCase[id] ?? 0) !== 0);
+  const left = uncombined(cases, combinations).filter(isLoaded);
+  if (left.length === 0) return [];
+  return [unproven(COMBINATION, source, 'ductile', `${natures(left)} load has no combination there: ${what} leave it out`, sheet)];
+}
+
+/** Why some cases cannot be combined, in words; null when each is in some combination. */
+export function whyUncombined(cases: readonly LoadCase[], combinations: readonly Combination[], source: string): string | null {
+  const left = uncombined(cases, combinations);
+  return left.length === 0 ? null : `${source} has no combination with ${natures(left)} load`;
+}
