@@ -155,7 +155,7 @@ export function checkBeam(
     ledger,
     strength,
     takedown.cases,
-    { source: philosophy.rules.source, what: 'checks of strength' },
+    { source: philosophy.rules.source, purpose: 'strength', what: 'checks of strength' },
     sheet,
   );
   return [...worst.values(), ...webs, ...deflections, ...offset, ...combined, ...supportChecks(ledger, sheet)];

@@ -120,7 +120,7 @@ export function checkColumn(
     ledger,
     strength,
     takedown.cases,
-    { source: philosophy.rules.source, what: 'checks of strength' },
+    { source: philosophy.rules.source, purpose: 'strength', what: 'checks of strength' },
     sheet,
   );
   return [...worst.values(), ...offset, ...combined, ...supportChecks(ledger, sheet)];

@@ -282,7 +282,7 @@ export function designFooting(context: Context, id: string, record = false): { d
           ledger,
           inService,
           cases,
-          { source: philosophy.rules.source, what: 'bearing and the size of the pad' },
+          { source: philosophy.rules.source, purpose: 'service', what: 'bearing and the size of the pad' },
           bearing,
         ),
       );
@@ -337,7 +337,13 @@ export function designFooting(context: Context, id: string, record = false): { d
         strengthSheet,
       );
       const { source } = concretePhilosophy.rules;
-      const without = uncombinedChecks(ledger, forStrength, cases, { source, what: 'the checks of its concrete' }, strengthSheet);
+      const without = uncombinedChecks(
+        ledger,
+        forStrength,
+        cases,
+        { source, purpose: 'strength', what: 'the checks of its concrete' },
+        strengthSheet,
+      );
       // what is missing in both is told once
       const missing = checks.some(({ name }) => name === COMBINATION) ? [] : without;
       return { ...size, thickness, checks: [...checks, ...pad.checks, ...missing], bars: pad.bars };

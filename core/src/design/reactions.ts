@@ -30,7 +30,7 @@ export interface ReactionSchedule {
   /** Null: the ground. */
   readonly level: string | null;
   readonly title: string;
-  /** What the extremes are for: strength, service, and where the family has it the quasi-permanent value, of which ground settles. */
+  /** What the extremes are for: strength, service, and where the family has it the quasi-permanent value, under which ground settles. */
   readonly purposes: readonly string[];
   readonly rows: readonly ScheduledReaction[];
   /** Sum of the rows by case: for a level the same as at the plumb, for the ground the same as the balance without pads. */

@@ -61,8 +61,8 @@ export function Reactions({ views }: { views: ReactNode }) {
                 <th colSpan={cases.length} className="num">
                   unfactored, by case
                 </th>
-                {purposes.map((purpose) => (
-                  <th key={purpose} colSpan={2} className="num">
+                {purposes.map((purpose, i) => (
+                  <th key={purpose} colSpan={whichOf(i).length} className="num whitespace-normal">
                     {purpose}
                   </th>
                 ))}
@@ -73,12 +73,12 @@ export function Reactions({ views }: { views: ReactNode }) {
                 <th className="num">x [{unitLabel('position', units)}]</th>
                 <th className="num">y [{unitLabel('position', units)}]</th>
                 {cases.map((loadCase) => (
-                  <th key={loadCase.id} className="num">
+                  <th key={loadCase.id} className="num whitespace-normal">
                     {loadCase.name}
                   </th>
                 ))}
-                {purposes.flatMap((purpose) =>
-                  ['most', 'least'].map((which) => (
+                {purposes.flatMap((purpose, i) =>
+                  whichOf(i).map((which) => (
                     <th key={`${purpose} ${which}`} className="num">
                       {which}
                     </th>
@@ -95,7 +95,7 @@ export function Reactions({ views }: { views: ReactNode }) {
                   {force(schedule?.sum[loadCase.id] ?? 0)}
                 </td>
               ))}
-              <td colSpan={2 * purposes.length} />
+              <td colSpan={purposes.flatMap((_, i) => whichOf(i)).length} />
             </tr>
           }
           row={(index, measure) => {
@@ -109,7 +109,7 @@ export function Reactions({ views }: { views: ReactNode }) {
                 className="cursor-pointer"
                 onClick={() => select(row.member)}
               >
-                <td className="font-semibold">
+                <td className="font-semibold whitespace-nowrap">
                   <button type="button" onClick={() => select(row.member)}>
                     {row.mark}
                   </button>
@@ -122,10 +122,9 @@ export function Reactions({ views }: { views: ReactNode }) {
                     {force(row.byCase[loadCase.id] ?? 0)}
                   </td>
                 ))}
-                {row.extremes.flatMap((found, i) => [
-                  <Extreme key={`most ${i}`} of={found?.most} force={force} strong />,
-                  <Extreme key={`least ${i}`} of={found?.least} force={force} />,
-                ])}
+                {row.extremes.flatMap((found, i) =>
+                  whichOf(i).map((which) => <Extreme key={`${which} ${i}`} of={found?.[which]} force={force} strong={which === 'most'} />),
+                )}
               </tr>
             );
           }}
@@ -146,6 +145,9 @@ export function Reactions({ views }: { views: ReactNode }) {
     </div>
   );
 }
+
+/** What is shown of the extremes of each purpose: of the third, the quasi-permanent value, what the ground settles under. */
+const whichOf = (purpose: number): readonly ('most' | 'least')[] => (purpose < 2 ? ['most', 'least'] : ['most']);
 
 /** A value and, on the mouse, the combination that gives it; red where it lifts. */
 function Extreme({
