@@ -1,4 +1,4 @@
-import { BeamSystem, type BeamSolution, type Effect } from '../beam';
+import { BeamSystem, type BeamLoad, type BeamSolution, type Effect } from '../beam';
 import { planLength, type Beam } from '../building';
 import type { Combination, LoadCases } from '../load';
 import { spansBetween, withValues, type Arrival } from '../takedown';
@@ -89,12 +89,21 @@ export class BeamModel {
 
   /** What the beam does under a combination with all that it has, or under one of its loadings. */
   solve(combination: Combination, present?: readonly boolean[]): BeamSolution {
-    return this.system.solve(
-      this.parts.flatMap(({ loadCase, loads, isPermanent }, i) => {
-        const factor = combination.factors[loadCase.id] ?? 0;
-        return factor === 0 || (present && !present[i] && !isPermanent) ? [] : beamLoads(loads, factor, this.length);
-      }),
-    );
+    return this.system.solve(this.loadsUnder({ combination, present }));
+  }
+
+  /** The factored loads under a loading. */
+  loadsUnder({
+    combination,
+    present,
+  }: {
+    readonly combination: Combination;
+    readonly present?: readonly boolean[] | undefined;
+  }): BeamLoad[] {
+    return this.parts.flatMap(({ loadCase, loads, isPermanent }, i) => {
+      const factor = combination.factors[loadCase.id] ?? 0;
+      return factor === 0 || (present && !present[i] && !isPermanent) ? [] : beamLoads(loads, factor, this.length);
+    });
   }
 
   /** Every part by itself, unfactored. */

@@ -4,7 +4,8 @@ import { actingName } from '../load';
 import type { UnitSystem } from '../quantity';
 import { formatQuantity } from '../quantity';
 import type { Sheet } from '../sheet';
-import { isSimpleSpan, SimpleSpanSheet } from './simpleSpan';
+import { recordOrdinates } from './ordinates';
+import { isSimpleSpan, isWrittenOut, SimpleSpanSheet } from './simpleSpan';
 
 const SYMBOLS = { moment: 'M', shear: 'V', deflection: 'd' } as const;
 
@@ -78,6 +79,8 @@ export function recordEffects(
     return { effect, at, side: near(-1) <= near(1) ? (-1 as const) : (1 as const), title: `at ${formatQuantity(at, 'length', units)}` };
   });
   recordSums(model, loading, effects, EI, sheet.scope('Largest moment and shear'));
+  const simple = isSimpleSpan(model) && acting(model, loading).every(({ part }) => isWrittenOut(part, model.length));
+  if (!simple) recordOrdinates(model, loading, solution, units, sheet.scope('By statics from the factored loads'));
 }
 
 /** The deflection of a beam at a place under a loading, from its parts, recorded as d. The sheet must know EI. */

@@ -31,6 +31,9 @@ function simpleLoads({ loads }: LoadPart, length: number): readonly SimpleLoad[]
   return [...(w === 0 ? [] : [{ type: 'along', w } as const]), ...points];
 }
 
+/** Whether each load of a part has its formula on a simple span. */
+export const isWrittenOut = (part: LoadPart, length: number): boolean => simpleLoads(part, length) !== null;
+
 /** What a load does at a place, with the formula that says so. */
 interface Done {
   readonly formula: string;
