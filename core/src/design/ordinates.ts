@@ -61,7 +61,7 @@ interface Numbered {
 function recordLoad(load: Written, n: number, sheet: Sheet): Numbered {
   if (load.type === 'point') {
     sheet.given(`W_${n}`, load.force, 'force', 'factored load at a point');
-    sheet.given(`z_${n}`, load.at, 'length', `where W_${n} acts, from the start`);
+    sheet.given(`z_${n}`, load.at, 'length', 'where it acts, from the start');
     return { load, n, force: load.force, at: load.at };
   }
   const { from, to, start, end } = load;
@@ -143,7 +143,7 @@ function recordReactions(model: BeamModel, { reactions }: BeamSolution, loads: r
   });
   forces[which] = rest.value;
   if (rest.formula !== '')
-    sheet.step(`R_${which + 1}`, rest.formula, rest.inputs, rest.value, 'force', 'statics', 'reaction: the sum is nothing');
+    sheet.step(`R_${which + 1}`, rest.formula, rest.inputs, rest.value, 'force', 'statics', 'reaction, by vertical equilibrium');
   else sheet.given(`R_${which + 1}`, 0, 'force', 'reaction: no load');
   return forces;
 }

@@ -131,8 +131,8 @@ export function compareCases(a: LoadCase, b: LoadCase): number {
   return NATURES.indexOf(a.nature) - NATURES.indexOf(b.nature) || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
 }
 
-/** Natures of which several cases are alternatives: wind from the left and from the right never act together, and cannot cancel. */
-const ALTERNATIVES: ReadonlySet<Nature> = new Set(['wind', 'snow', 'seismic', 'accidental']);
+/** Natures of which several cases are alternatives: wind from the left and from the right, warming and cooling never act together, and cannot cancel. */
+const ALTERNATIVES: ReadonlySet<Nature> = new Set(['wind', 'snow', 'temperature', 'seismic', 'accidental']);
 export const areAlternatives = (nature: Nature): boolean => ALTERNATIVES.has(nature);
 
 /** What of variable load is there or not as a whole: all cases of an action that act together, or one of alternatives. */

@@ -22,7 +22,7 @@ export const layerSchema = z.strictObject({
 export const variableLoadSchema = z.strictObject({
   name: text(80, 1, 'a load needs a name').describe('what the load is'),
   load: quantity('areaLoad', 'load per area on plan', { min: 0, max: 1 }),
-  nature: z.enum(VARIABLE_NATURES).describe('imposed, roofImposed, snow, wind, seismic or accidental'),
+  nature: z.enum(VARIABLE_NATURES).describe('imposed, roofImposed, snow, wind, temperature, seismic or accidental'),
   use: z.enum(USES).optional().describe('use category of an imposed load, EN 1991-1-1 table 6.1'),
   ...caseFields,
 });

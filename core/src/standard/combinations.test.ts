@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { caseOf, uncombined, type Combination, type LoadCase, type Nature, type ServiceLevel } from '../load';
+import { findTool, runTool } from '../tool';
 import { STANDARDS } from '.';
 
-/** Columns of the tables below: permanent, imposed B and E, imposed on a roof, snow, wind, seismic, accidental. */
+/** Columns of the tables below: permanent, imposed B and E, imposed on a roof, snow, wind, seismic, accidental. Temperature has a table of its own. */
 const CASES: readonly LoadCase[] = [
   caseOf('permanent'),
   caseOf('imposed', 'B'),
@@ -143,6 +144,21 @@ describe('combinations of every limit state against tables written by hand', () 
     expect(rowsOf(rules('british', 'BS5950').strength(CASES))).toEqual(table(BRITISH.strength));
     expect(rowsOf(rules('british', 'BS5950').service(CASES))).toEqual(table(BRITISH.service));
   });
+  it('EN 1990, temperature: psi0 0.6, psi1 0.5, psi2 0, by hand', () => {
+    const cases = [caseOf('permanent'), caseOf('imposed', 'B'), caseOf('temperature')];
+    const of = (combinations: readonly Combination[]) =>
+      combinations.map(({ factors }) => cases.map(({ id }) => +(factors[id] ?? 0).toFixed(9)));
+    const { strength, service } = rules('european', '6.10');
+    expect(of(strength(cases)).slice(0, 2)).toEqual([
+      [1.35, 1.5, 0.9],
+      [1.35, 1.05, 1.5],
+    ]);
+    expect(of(service(cases, 'frequent'))).toEqual([
+      [1, 0.5, 0],
+      [1, 0.3, 0.5],
+    ]);
+    expect(of(service(cases, 'quasiPermanent'))).toEqual([[1, 0.3, 0]]);
+  });
   it('an event alone: a combination that is named after what is not there is not made', () => {
     const names = (natures: readonly Nature[]) =>
       rules('european', '6.10')
@@ -162,6 +178,47 @@ describe('what no combination has', () => {
     expect(left('european', '6.10ab')).toEqual([]);
     expect(left('american', 'LRFD')).toEqual([]);
     expect(left('american', 'ASD')).toEqual(['accidental']);
+    const warm = [...CASES, caseOf('temperature')];
+    expect(uncombined(warm, rules('american', 'LRFD').strength(warm)).map(({ nature }) => nature)).toEqual(['temperature']);
+    expect(uncombined(warm, rules('european', '6.10').strength(warm))).toEqual([]);
     expect(left('british', 'BS5950')).toEqual(['seismic', 'accidental']);
+  });
+});
+
+describe('combinations of actions that are typed', () => {
+  const run = (input: object) =>
+    runTool(findTool('european.combinations'), { philosophy: '6.10', cases: [{ nature: 'permanent' }], ...input });
+  const wind = (more: object = {}) => ({
+    name: 'Wind',
+    nature: 'wind',
+    relation: 'alternatives',
+    cases: [
+      { id: 'W', name: 'from the west' },
+      { id: 'E', name: 'from the east' },
+    ],
+    ...more,
+  });
+  it('have one factor for all cases of an action, and say which act one at a time', () => {
+    const { result } = run({
+      actions: [wind(), { name: 'Hoist', nature: 'imposed', use: 'E', direction: 'bothWays', cases: [{ id: 'h', name: 'load' }] }],
+    });
+    const { strength, cases } = result as unknown as {
+      strength: Combination[];
+      cases: { id: string; oneOf: string | null; unit: string; senses: number[] }[];
+    };
+    expect(strength.map(({ factors }) => factors)).toContainEqual({ permanent: 1.35, 'Hoist/h': 1.5, 'Wind/W': 0.75, 'Wind/E': 0.75 });
+    expect(cases.map(({ id, unit, oneOf, senses }) => [id, unit, oneOf, senses])).toEqual([
+      ['permanent', 'permanent', null, [1]],
+      ['Wind/W', 'Wind/W', 'wind', [1]],
+      ['Wind/E', 'Wind/E', 'wind', [1]],
+      ['Hoist/h', 'Hoist', 'Hoist', [1, -1]],
+    ]);
+  });
+  it('refuse what cannot be meant, at its field', () => {
+    expect(() => run({ actions: [wind(), wind()] })).toThrow('two actions are called "Wind"');
+    expect(() => run({ actions: [wind({ cases: [wind().cases[0], wind().cases[0]] })] })).toThrow('Wind has two cases "W"');
+    expect(() => run({ actions: [wind({ nature: 'imposed' })] })).toThrow('Use is missing');
+    expect(() => run({ actions: [wind({ use: 'B' })] })).toThrow('leave it out');
+    expect(() => run({ cases: [] })).toThrow('name at least one case, or an action');
   });
 });

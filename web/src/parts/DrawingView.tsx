@@ -10,6 +10,7 @@ const FILL: Record<Exclude<Fill, 'none'>, string> = {
   roofImposed: 'var(--n-roofImposed)',
   snow: 'var(--n-snow)',
   wind: 'var(--n-wind)',
+  temperature: 'var(--n-temperature)',
   seismic: 'var(--n-seismic)',
   accidental: 'var(--n-accidental)',
   paper: 'var(--panel)',

@@ -28,8 +28,8 @@ const SERVICE: readonly Pattern[] = [
 ];
 
 const SYMBOL: Partial<Record<Nature, string>> = { imposed: 'Qi', roofImposed: 'Qr', snow: 'S', wind: 'W' };
-/** Seismic and accidental actions have no combination here. */
-const isEvent = (nature: Nature) => nature === 'seismic' || nature === 'accidental';
+/** Temperature, seismic and accidental actions have no combination here. */
+const isLeftOut = (nature: Nature) => nature === 'temperature' || nature === 'seismic' || nature === 'accidental';
 
 const written = (factor: number) => +factor.toFixed(2);
 
@@ -49,7 +49,7 @@ function expand(
     if (
       pattern.permanent === 'favourable' &&
       !pattern.wind &&
-      !cases.some(({ nature }) => !isPermanent(nature) && nature !== 'wind' && !isEvent(nature))
+      !cases.some(({ nature }) => !isPermanent(nature) && nature !== 'wind' && !isLeftOut(nature))
     )
       continue;
     for (const roof of roofs) {

@@ -58,7 +58,7 @@ export const british: Standard = {
     'structural integrity (2.4.5)',
     'overall stability and sway',
     'fatigue',
-    'wind, snow, seismic and accidental loads are typed, not derived; seismic and accidental load has no combination: what it acts on is not verified',
+    'wind, snow, seismic and accidental loads are typed, not derived; temperature, seismic and accidental load has no combination: what it acts on is not verified',
     'a withdrawn standard: whether it may still be used is for the authority to say',
   ],
 };

@@ -29,16 +29,17 @@ const PSI_USE: Readonly<Record<Use, Psi>> = {
   F: { psi0: 0.7, psi1: 0.7, psi2: 0.6 },
   G: { psi0: 0.7, psi1: 0.5, psi2: 0.3 },
 };
-const PSI_NATURE: Readonly<Record<'roofImposed' | 'snow' | 'wind', Psi>> = {
+const PSI_NATURE: Readonly<Record<'roofImposed' | 'snow' | 'wind' | 'temperature', Psi>> = {
   roofImposed: { psi0: 0.7, psi1: 0, psi2: 0 },
   snow: { psi0: 0.5, psi1: 0.2, psi2: 0 },
   wind: { psi0: 0.5, psi1: 0.2, psi2: 0 },
+  temperature: { psi0: 0.6, psi1: 0.5, psi2: 0 },
 };
 
 /** Factors of a variable case; permanent load is not combined, and seismic and accidental actions have combinations of their own. */
 function psiOf({ nature, use }: LoadCase): Psi {
   if (nature === 'imposed') return PSI_USE[use ?? 'A'];
-  if (nature === 'roofImposed' || nature === 'snow' || nature === 'wind') return PSI_NATURE[nature];
+  if (nature === 'roofImposed' || nature === 'snow' || nature === 'wind' || nature === 'temperature') return PSI_NATURE[nature];
   throw new Error(`a ${nature} case has no psi`);
 }
 
@@ -49,6 +50,7 @@ const LABEL: Readonly<Record<Nature, string>> = {
   roofImposed: 'Q(roof)',
   snow: 'S',
   wind: 'W',
+  temperature: 'T',
   seismic: 'E',
   accidental: 'A',
 };

@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { BadInput } from '../../error';
-import { caseOf, NATURES, uncombined, USES, usedAs, type Combination } from '../../load';
+import { actionSchema, NATURES, groupOf, sensesOf, uncombined, unitOf, USES, type Combination } from '../../load';
 import { BARS, concrete, REINFORCEMENT, steelGrade } from '../../material';
 import { quantity, type UnitSystem } from '../../quantity';
 import { findSection } from '../../section';
 import { chartConditions, longestSpan, spanChart } from '../../design';
 import { philosophyOf, type BeamActions, type Standard } from '../../standard';
+import { casesTyped } from './typedCases';
 import { defineTool, type Tool } from '../tool';
 import { effectsMethod, requireLargest } from './effects';
 import { memberTools, noteAngle } from './familyMember';
@@ -78,13 +79,28 @@ export function familyTools(standard: Standard): Tool[] {
     input: z.strictObject({
       cases: z
         .array(z.strictObject({ nature: z.enum(NATURES), use: z.enum(USES).optional().describe('use of an imposed load') }))
-        .min(1, 'must name at least one case')
-        .max(100),
+        .max(100)
+        .default([])
+        .describe('cases that belong to no action: each nature, and each use, is an action of its own'),
+      actions: z.array(actionSchema).max(40).default([]).describe('actions with cases of their own, known by their names'),
       philosophy,
     }),
-    example: { cases: [{ nature: 'permanent' }, { nature: 'imposed', use: 'B' }, { nature: 'snow' }, { nature: 'wind' }] },
+    example: {
+      cases: [{ nature: 'permanent' }, { nature: 'imposed', use: 'B' }, { nature: 'snow' }],
+      actions: [
+        {
+          name: 'Wind',
+          nature: 'wind',
+          relation: 'alternatives',
+          cases: [
+            { id: 'W', name: 'from the west' },
+            { id: 'E', name: 'from the east' },
+          ],
+        },
+      ],
+    },
     run: (input) => {
-      const cases = input.cases.map(({ nature, use }, i) => caseOf(nature, usedAs(nature, use, `cases.${i}.use`)));
+      const cases = casesTyped(input);
       const { rules } = philosophyOf(standard, input.philosophy);
       // the cases are those that were asked for
       const told = (list: readonly Combination[]) => list.map(({ cases: _, ...combination }) => combination);
@@ -95,6 +111,8 @@ export function familyTools(standard: Standard): Tool[] {
           service: told(rules.service(cases)),
           ...Object.fromEntries(others.map((level) => [level, told(rules.service(cases, level))])),
           lifting: told(rules.lifting(cases)),
+          // of those of one group one unit acts at a time, in one of its senses
+          cases: cases.map((one) => ({ ...one, unit: unitOf(one), oneOf: groupOf(one) ?? null, senses: sensesOf(one) })),
           withoutStrength: uncombined(cases, strength).map(({ name }) => name),
         },
       };

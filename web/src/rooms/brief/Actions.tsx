@@ -40,8 +40,8 @@ export function Actions() {
       <h2 className="label">Actions</h2>
       <p className="mt-1 text-[13px] text-soft">
         Every nature of load, and every use of imposed load, is an action already. Add one where an action has several cases: wind from
-        either side, drifted snow, a machine that stands here or there. It leads or accompanies as one; of wind, snow, seismic and
-        accidental cases one acts at a time.
+        either side, drifted snow, a machine that stands here or there. It leads or accompanies as one; of wind, snow, temperature, seismic
+        and accidental cases one acts at a time.
       </p>
       {items.map((item) => (
         <ActionForm key={item.id} item={item} />
