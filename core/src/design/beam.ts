@@ -15,8 +15,7 @@ import { mergeWorst, withoutSection, type MemberDesign, type PhilosophyResult } 
 import type { Context } from './context';
 import { noteRefusal } from './refusal';
 import { isReadBy } from './unreadFields';
-import { eccentricChecks, supportChecks } from './offAxis';
-import { uncombinedChecks } from './uncombined';
+import { loadPathChecks } from './loadPath';
 import { recordEffects } from './effectsSheet';
 import { recordTakedown } from './takedownSheet';
 import { standingLoads, webChecks } from './standing';
@@ -149,16 +148,7 @@ export function checkBeam(
   const standing = standingLoads(context, model);
   const webs =
     standing.length === 0 && beam.seat === null ? [] : webChecks(standing, { section, grade, model, loadings }, context, philosophy, sheet);
-  const offset = eccentricChecks(building, ledger, 'torsion', sheet);
-  const { strength } = context.combinations(philosophy);
-  const combined = uncombinedChecks(
-    ledger,
-    strength,
-    takedown.cases,
-    { source: philosophy.rules.source, purpose: 'strength', what: 'checks of strength' },
-    sheet,
-  );
-  return [...worst.values(), ...webs, ...deflections, ...offset, ...combined, ...supportChecks(ledger, sheet)];
+  return [...worst.values(), ...webs, ...deflections, ...loadPathChecks(context, ledger, philosophy, 'torsion', sheet)];
 }
 
 /** The whole design of a beam: every philosophy that the project shows, and what it assumes. */

@@ -7,8 +7,7 @@ import type { Philosophy, Standard } from '../standard';
 import type { MemberLedger } from '../takedown';
 import { gradeFor, ownWeightAllowance } from './beam';
 import { type Context } from './context';
-import { eccentricChecks, supportChecks } from './offAxis';
-import { uncombinedChecks } from './uncombined';
+import { loadPathChecks } from './loadPath';
 import { noteRefusal } from './refusal';
 import { effectiveLength, effectiveLengthWords, sways, type BucklingAxis } from './effectiveLength';
 import { nominalMoments, sideBeams, type SideBeam } from './eccentricity';
@@ -114,16 +113,7 @@ export function checkColumn(
       standard.steelColumn({ ...input, axial, moments, combination: combination.name, basis: combination.basis }, philosophy, scope);
     }
   }
-  const offset = eccentricChecks(building, ledger, 'the moment of what stands on it', sheet);
-  const { strength } = context.combinations(philosophy);
-  const combined = uncombinedChecks(
-    ledger,
-    strength,
-    takedown.cases,
-    { source: philosophy.rules.source, purpose: 'strength', what: 'checks of strength' },
-    sheet,
-  );
-  return [...worst.values(), ...offset, ...combined, ...supportChecks(ledger, sheet)];
+  return [...worst.values(), ...loadPathChecks(context, ledger, philosophy, 'the moment of what stands on it', sheet)];
 }
 
 /** Which length buckles about each axis, and how its ends are held, on the sheet of a column. */
