@@ -45,7 +45,7 @@ export const european: Standard = {
   notCovered: [
     'vibration',
     'fire',
-    'robustness and accidental actions',
+    'robustness',
     'overall stability and sway',
     'fatigue',
     'wind, snow, seismic and accidental loads are typed, not derived',
