@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { By } from 'selenium-webdriver';
 import { defaultBrief, item, type Item } from '@plinth/core';
 import type { RunningServer } from '../server/src';
 import { importProject, startApp } from './app';
@@ -90,5 +91,24 @@ describe('an action with two cases', () => {
     await browser.click('[data-action="Wind on the mast"] button');
     await browser.waitForText('body', 'which is not in the project (it may be in use elsewhere: free it first)');
     await browser.see('[data-action="Wind on the mast"]');
+  });
+
+  it('of permanent load is there all at once: nothing is asked about it', async () => {
+    await browser.go(`${url}/brief`);
+    await browser.clickText('Add an action');
+    await browser.see('[data-action="Action 2"]');
+    await browser.type('Name of the action', 'Cladding');
+    await browser.choose('Nature of Cladding', 'permanent');
+    await browser.waitForText('[data-action="Cladding"]', 'all its cases at once, as they are typed');
+    await saved();
+    const actions = await browser.driver.findElements(By.css('[data-action="Cladding"] select'));
+    expect(actions).toHaveLength(1);
+  });
+
+  it('serviceability is looked at as the brief says', async () => {
+    await browser.choose('Looked at under', 'quasi-permanent');
+    await saved();
+    await browser.go(`${url}/members?item=B1`);
+    await browser.waitForText('body', 'deflection, quasi-permanent');
   });
 });

@@ -30,6 +30,15 @@ describe('what holds at every door', () => {
   ] as const)('refuses %s', (_, items, message) => {
     expect(() => readItems(plain(items))).toThrow(message);
   });
+  it('refuses a permanent action whose cases would be absent, or turned round', () => {
+    const dead = (more: object) =>
+      item('action', 'D', { name: 'Cladding', nature: 'permanent', cases: [{ id: '1', name: 'one' }], ...more });
+    expect(() => readItems(plain(building(dead({}))))).not.toThrow();
+    expect(() => readItems(plain(building(dead({ relation: 'alternatives' }))))).toThrow(
+      'Cladding is permanent: its cases act all at once',
+    );
+    expect(() => readItems(plain(building(dead({ direction: 'bothWays' }))))).toThrow('Cladding is permanent: it acts as it is given');
+  });
   it('refuses combination rules of another family, and knows those of each', () => {
     const brief = { ...defaultBrief('A shed', 'american'), combinationRule: '6.10' as const };
     expect(() => readItems(plain([item('brief', 'brief', brief)]))).toThrow('must be LRFD or ASD');

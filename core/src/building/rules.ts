@@ -1,5 +1,5 @@
 import { BadInput } from '../error';
-import { NATURE_LABEL, type LoadCaseReference } from '../load';
+import { actionFault, NATURE_LABEL, type LoadCaseReference } from '../load';
 import { itemName, referencesOf, type Body, type Item } from './item';
 import { overlappingOpenings, overlappingWallOpenings } from './overlap';
 import { RULES_OF_FAMILY, SERVICE_LEVELS_OF_FAMILY } from './schema/brief';
@@ -126,15 +126,10 @@ function requireOwnCase(
     );
 }
 
-/** Cases of an action are told apart by their keys; a use belongs to imposed actions only. */
-function requireOwnKeys({ body }: Extract<Item, { kind: 'action' }>): void {
-  const keys = new Set<string>();
-  for (const [i, { id }] of body.cases.entries()) {
-    if (keys.has(id)) throw new BadInput(`${body.name} has two cases "${id}"`, `cases.${i}.id`);
-    keys.add(id);
-  }
-  if (body.nature !== 'imposed' && body.use !== undefined)
-    throw new BadInput(`Use is read of imposed actions only, and ${body.name} is ${NATURE_LABEL[body.nature]}: leave it out`, 'use');
+/** An action that can be meant. */
+function requireOwnAction({ body }: Extract<Item, { kind: 'action' }>): void {
+  const fault = actionFault(body);
+  if (fault) throw new BadInput(fault.message, fault.field);
 }
 
 /**
@@ -168,7 +163,7 @@ export function requireBuildable(items: Items, touched?: ReadonlySet<string>): v
       for (const one of loadsOf(item))
         if (isTouched(item.id) || (one.load.action !== null && isTouched(one.load.action))) requireOwnCase(items, one);
     } else if (!isTouched(item.id)) continue;
-    else if (item.kind === 'action') requireOwnKeys(item);
+    else if (item.kind === 'action') requireOwnAction(item);
     else if (item.kind === 'beam' || item.kind === 'panel') requireNoSlip(item);
     else if (item.kind === 'brief') requireOwnRule(item);
     else if (item.kind === 'level') requireOwnElevation(items, item);

@@ -90,6 +90,40 @@ describe.each(FAMILIES)('wind from either side, %s', (family) => {
   });
 });
 
+describe.each(FAMILIES)('permanent load in cases of its own, %s', (family) => {
+  const own = item('action', 'cladding', {
+    name: 'Cladding',
+    nature: 'permanent',
+    cases: [
+      { id: 'north', name: 'north' },
+      { id: 'south', name: 'south' },
+    ],
+  });
+  const dead = (id: string, at: number, force: number, more: object = {}) =>
+    item('load', id, { label: id, on: 'B1', type: 'point', nature: 'permanent', at, force, ...more });
+  it('changes no check: pressing, lifting, near the supports', () => {
+    for (const [north, south] of [
+      [40_000, 25_000],
+      [40_000, -25_000],
+    ] as const) {
+      const base = bay({ family, footing: { width: 2500, length: 2500, thickness: 600 } });
+      const usual = usesOf([...base, dead('n', 1000, north), dead('s', 4500, south)]);
+      const apart = usesOf([
+        ...base,
+        own,
+        dead('n', 1000, north, { action: 'cladding', loadCase: 'north' }),
+        dead('s', 4500, south, { action: 'cladding', loadCase: 'south' }),
+      ]);
+      expect([...apart.keys()]).toEqual([...usual.keys()]);
+      for (const [key, use] of apart) if (Number.isFinite(use)) expect(use, key).toBeCloseTo(usual.get(key)!, 9);
+    }
+  });
+  it('stands by its name in the takedown, and in the balance', () => {
+    const { takedown } = computeProject([...bay({ family }), own, dead('n', 1000, 30_000, { action: 'cladding', loadCase: 'north' })]);
+    expect(takedown.balance.find(({ loadCase }) => loadCase.name === 'Cladding, north')!.applied.force).toBeCloseTo(30_000, 6);
+  });
+});
+
 describe.each(FAMILIES)('a variable action that is added, %s', (family) => {
   const base = bay({
     family,

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { text } from '../schema';
-import { NATURE_LABEL, NATURES, USES, VARIABLE_NATURES, type Nature, type Use } from './nature';
+import { isPermanent, NATURE_LABEL, NATURES, USES, type Nature, type Use } from './nature';
 
 /** Whether the cases of an action act all at once, or one of them at a time. */
 export const RELATIONS = ['together', 'alternatives'] as const;
@@ -13,7 +13,9 @@ export type Direction = (typeof DIRECTIONS)[number];
 /** An action of a project: it leads or accompanies as one, with one set of factors. */
 export const actionSchema = z.strictObject({
   name: text(60, 1, 'an action needs a name').describe('what acts'),
-  nature: z.enum(VARIABLE_NATURES).describe('nature, which decides how it is combined; permanent load adds up, and needs no action'),
+  nature: z
+    .enum(NATURES)
+    .describe('nature, which decides how it is combined; the cases of a permanent action act all at once, as they are given'),
   use: z.enum(USES).optional().describe('use of an imposed action'),
   relation: z
     .enum(RELATIONS)
@@ -29,6 +31,31 @@ export const actionSchema = z.strictObject({
     .describe('its load cases'),
 });
 export type ActionBody = z.output<typeof actionSchema>;
+
+/**
+ * What of an action cannot be meant, in words at its field; null when all can: cases are told apart by their keys, a use belongs to imposed actions only,
+ * permanent load is there all at once and in one sense.
+ */
+export function actionFault({
+  name,
+  nature,
+  use,
+  relation,
+  direction,
+  cases,
+}: ActionBody): { readonly field: string; readonly message: string } | null {
+  const keys = new Set<string>();
+  for (const [i, { id }] of cases.entries()) {
+    if (keys.has(id)) return { field: `cases.${i}.id`, message: `${name} has two cases "${id}"` };
+    keys.add(id);
+  }
+  if (nature !== 'imposed' && use !== undefined)
+    return { field: 'use', message: `Use is read of imposed actions only, and ${name} is ${NATURE_LABEL[nature]}: leave it out` };
+  if (!isPermanent(nature)) return null;
+  if (relation !== 'together') return { field: 'relation', message: `${name} is ${NATURE_LABEL[nature]}: its cases act all at once` };
+  if (direction !== 'asGiven') return { field: 'direction', message: `${name} is ${NATURE_LABEL[nature]}: it acts as it is given` };
+  return null;
+}
 
 /** A load case: loads of one case rise and fall together. It belongs to one action, and has its nature. */
 export interface LoadCase {

@@ -21,7 +21,8 @@ export function caseOptions(actions: Building['actions'], natures: readonly Natu
     label: NATURE_LABEL[nature],
     choice: { nature, use: nature === 'imposed' ? use : undefined, action: null, loadCase: '' },
   }));
-  const own = [...actions].flatMap(([action, body]) =>
+  const known = [...actions].filter(([, { nature }]) => natures.includes(nature));
+  const own = known.flatMap(([action, body]) =>
     body.cases.map((one) => ({
       value: caseValue({ nature: body.nature, action, loadCase: one.id }),
       label: body.cases.length === 1 ? `${body.name} (${NATURE_LABEL[body.nature]})` : `${body.name}, ${one.name}`,

@@ -1,5 +1,5 @@
 import { BadInput } from '../../error';
-import { caseOf, casesOfAction, usedAs, type ActionBody, type LoadCase, type Nature, type Use } from '../../load';
+import { actionFault, caseOf, casesOfAction, usedAs, type ActionBody, type LoadCase, type Nature, type Use } from '../../load';
 
 interface Typed {
   readonly cases: readonly { readonly nature: Nature; readonly use?: Use | undefined }[];
@@ -16,8 +16,8 @@ export function casesTyped({ cases, actions }: Typed): LoadCase[] {
     const use = usedAs(action.nature, action.use, `actions.${i}.use`);
     if (actions.findIndex(({ name }) => name === action.name) < i)
       throw new BadInput(`two actions are called "${action.name}"`, `actions.${i}.name`);
-    const twice = action.cases.findIndex(({ id }, n) => action.cases.findIndex((other) => other.id === id) < n);
-    if (twice >= 0) throw new BadInput(`${action.name} has two cases "${action.cases[twice]!.id}"`, `actions.${i}.cases.${twice}.id`);
+    const fault = actionFault(action);
+    if (fault) throw new BadInput(fault.message, `actions.${i}.${fault.field}`);
     return casesOfAction(action.name, { ...action, ...(use === undefined ? {} : { use }) });
   });
   const all = [...new Map([...usual, ...own].map((one) => [one.id, one])).values()];

@@ -1,4 +1,4 @@
-import { areAlternatives, NATURE_LABEL, USE_LABEL, USES, VARIABLE_NATURES, type Item, type Nature, type Use } from '@plinth/core';
+import { areAlternatives, isPermanent, NATURE_LABEL, NATURES, USE_LABEL, USES, type Item, type Nature, type Use } from '@plinth/core';
 import { SelectField, TextField } from '../../parts/fields';
 import { NatureMark } from '../../parts/NatureMark';
 import { useItems } from '../../project/context';
@@ -40,8 +40,8 @@ export function Actions() {
       <h2 className="label">Actions</h2>
       <p className="mt-1 text-[13px] text-soft">
         Every nature of load, and every use of imposed load, is an action already. Add one where an action has several cases: wind from
-        either side, drifted snow, a machine that stands here or there. It leads or accompanies as one; of wind, snow, temperature, seismic
-        and accidental cases one acts at a time.
+        either side, drifted snow, a machine that stands here or there, or permanent load that is to be read by itself. It leads or
+        accompanies as one; of wind, snow, temperature, seismic and accidental cases one acts at a time.
       </p>
       {items.map((item) => (
         <ActionForm key={item.id} item={item} />
@@ -72,11 +72,16 @@ function ActionForm({ item }: { item: ActionItem }) {
             value={body.nature}
             commit={(value) =>
               set(
-                { nature: value as ActionBody['nature'], use: value === 'imposed' ? (body.use ?? 'A') : undefined },
+                {
+                  nature: value as Nature,
+                  use: value === 'imposed' ? (body.use ?? 'A') : undefined,
+                  // permanent load is there all at once, in one sense
+                  ...(isPermanent(value as Nature) ? { relation: 'together', direction: 'asGiven' } : {}),
+                },
                 `now ${NATURE_LABEL[value as Nature]}`,
               )
             }
-            options={VARIABLE_NATURES.map((nature) => ({ value: nature, label: NATURE_LABEL[nature] }))}
+            options={NATURES.map((nature) => ({ value: nature, label: NATURE_LABEL[nature] }))}
           />
           {body.nature === 'imposed' ? (
             <SelectField
@@ -87,29 +92,35 @@ function ActionForm({ item }: { item: ActionItem }) {
               options={USES.map((use) => ({ value: use, label: `${use}: ${USE_LABEL[use]}` }))}
             />
           ) : null}
-          <SelectField
-            quiet
-            label={`Cases of ${body.name} act`}
-            value={body.relation}
-            commit={(relation) => set({ relation: relation as ActionBody['relation'] }, 'relation of its cases')}
-            options={[
-              { value: 'alternatives', label: 'one case at a time' },
-              {
-                value: 'together',
-                label: isAlternative ? `all cases together, one ${NATURE_LABEL[body.nature]} action at a time` : 'all cases together',
-              },
-            ]}
-          />
-          <SelectField
-            quiet
-            label={`Direction of ${body.name}`}
-            value={body.direction}
-            commit={(direction) => set({ direction: direction as ActionBody['direction'] }, 'direction')}
-            options={[
-              { value: 'asGiven', label: 'as its loads are typed' },
-              { value: 'bothWays', label: 'as typed, or all turned round' },
-            ]}
-          />
+          {isPermanent(body.nature) ? (
+            <span className="text-[13px] text-soft">all its cases at once, as they are typed</span>
+          ) : (
+            <>
+              <SelectField
+                quiet
+                label={`Cases of ${body.name} act`}
+                value={body.relation}
+                commit={(relation) => set({ relation: relation as ActionBody['relation'] }, 'relation of its cases')}
+                options={[
+                  { value: 'alternatives', label: 'one case at a time' },
+                  {
+                    value: 'together',
+                    label: isAlternative ? `all cases together, one ${NATURE_LABEL[body.nature]} action at a time` : 'all cases together',
+                  },
+                ]}
+              />
+              <SelectField
+                quiet
+                label={`Direction of ${body.name}`}
+                value={body.direction}
+                commit={(direction) => set({ direction: direction as ActionBody['direction'] }, 'direction')}
+                options={[
+                  { value: 'asGiven', label: 'as its loads are typed' },
+                  { value: 'bothWays', label: 'as typed, or all turned round' },
+                ]}
+              />
+            </>
+          )}
         </span>
         <button
           type="button"
