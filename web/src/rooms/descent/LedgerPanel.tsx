@@ -27,7 +27,7 @@ interface Column {
   readonly label: string;
 }
 
-/** Sums of permanent load, and of variable load by column. */
+/** Sums of permanent load that is of no action, and of all other load by column. */
 function split(
   byCase: ByCase,
   cases: LoadCases,
@@ -36,11 +36,11 @@ function split(
   const variable = new Map<string, Column & { readonly value: number }>();
   for (const id in byCase) {
     const { nature, action, name } = caseIn(cases, id);
-    if (isPermanent(nature)) {
+    const isUsual = action === id;
+    if (isUsual && isPermanent(nature)) {
       permanent += byCase[id]!;
       continue;
     }
-    const isUsual = action === id;
     const key = isUsual ? nature : id;
     const label = !isUsual ? name : nature === 'roofImposed' ? 'roof' : NATURE_LABEL[nature];
     variable.set(key, { nature, label, value: (variable.get(key)?.value ?? 0) + byCase[id]! });
@@ -48,7 +48,7 @@ function split(
   return { permanent, variable };
 }
 
-/** Columns of variable load that a set of values has, in the order of the ledger. */
+/** Columns beside that of permanent load that a set of values has, in the order of the ledger. */
 function columnsOf(list: readonly ByCase[], cases: LoadCases): [string, Column][] {
   const found = new Map<string, Column>();
   for (const byCase of list)
