@@ -44,6 +44,7 @@ export const LOADS: readonly Mutant[] = [
     now: 'commonArea(a, b) > LITTLE;',
     wrong: 'commonArea(a, b) > 1e12;',
     test: 'core/src/takedown/vanishing.test.ts',
+    named: 'panels that lie over each other',
   },
   {
     point: 'B8',

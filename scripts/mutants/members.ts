@@ -66,7 +66,7 @@ export const MEMBERS: readonly Mutant[] = [
     file: core('standard/european/steel/interaction.ts'),
     now: "return shape.outline === 'I' || shape.outline === 'box' || shape.outline === 'tube';",
     wrong: "return shape.outline === 'I' || shape.outline === 'channel' || shape.outline === 'box' || shape.outline === 'tube';",
-    test: 'core/src/standard',
+    test: 'core/src/standard/members.test.ts',
   },
   {
     point: 'C13',

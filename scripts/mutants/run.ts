@@ -6,7 +6,9 @@ import { Plain, ROOT } from '../system';
 import type { Mutant } from './mutant';
 
 /** A mutant whose tests do not end within this is one that they found, ms. */
-const PATIENCE = 240_000;
+const PATIENCE = 120_000;
+
+const PASSES = 'every test passes';
 
 const occurrences = (text: string, part: string) => text.split(part).length - 1;
 
@@ -40,7 +42,7 @@ interface Tried {
   readonly how: string;
 }
 
-function tests(copy: string, { test, named }: Mutant, environment: NodeJS.ProcessEnv): Promise<Tried> {
+function tests(copy: string, { test, named }: Pick<Mutant, 'test' | 'named'>, environment: NodeJS.ProcessEnv): Promise<Tried> {
   const args = ['run', test, '--bail', '1', '--reporter', 'dot', ...(named ? ['-t', named] : [])];
   return new Promise((resolve) => {
     const child = spawn(join(copy, 'node_modules', '.bin', 'vitest'), args, {
@@ -61,7 +63,7 @@ function tests(copy: string, { test, named }: Mutant, environment: NodeJS.Proces
       clearTimeout(timer);
       if (isLate) return resolve({ found: true, how: 'does not end' });
       const failed = /FAIL\s+(?:\|?\w+\|?\s+)?(.*)/.exec(output)?.[1]?.trim();
-      if (code === 0) return resolve({ found: false, how: 'every test passes' });
+      if (code === 0) return resolve({ found: false, how: PASSES });
       // a copy that cannot be read at all proves nothing
       if (!failed || !/Tests .*failed/.test(output)) return resolve({ found: false, how: output.trim().split('\n').slice(-12).join('\n') });
       resolve({ found: true, how: failed });
@@ -70,7 +72,8 @@ function tests(copy: string, { test, named }: Mutant, environment: NodeJS.Proces
 }
 
 /**
- * Puts one line after the other back to what was wrong, in a copy of the source, and runs the test that must then fail.
+ * Puts one line after the other back to what was wrong, in a copy of the source, and runs the test that must then fail. It must pass there before: a test
+ * that fails on the sound program finds nothing.
  * @param wanted parts of points or faults; none: all
  * @returns how many were found, and how many were not
  */
@@ -85,7 +88,19 @@ export async function findMutants(
   if (chosen.length === 0) throw new Plain(`There is none for "${wanted.join(' ')}".`);
   const copy = copyOfSource();
   const count = { passed: 0, failed: 0 };
+  const sound = new Map<string, string | null>();
   for (const mutant of chosen) {
+    const key = `${mutant.test} ${mutant.named ?? ''}`;
+    if (!sound.has(key)) {
+      const { found, how } = await tests(copy, mutant, environment);
+      sound.set(key, !found && how === PASSES ? null : how);
+    }
+    const fails = sound.get(key);
+    if (fails) {
+      count.failed += 1;
+      console.log(`NOT FOUND  ${mutant.point}  ${mutant.fault}\n       the sound program fails it too: ${fails}`);
+      continue;
+    }
     const file = join(copy, mutant.file);
     const whole = readFileSync(file, 'utf8');
     writeFileSync(

@@ -14,6 +14,9 @@ export interface Loading {
   readonly present: readonly boolean[];
 }
 
+/** A loading, or a combination of which all is present. */
+type PartlyPresent = Pick<Loading, 'combination'> & { readonly present?: readonly boolean[] | undefined };
+
 /** Effects for which the loadings of a combination are picked. */
 export type Picked = 'strength' | 'deflection';
 
@@ -93,16 +96,15 @@ export class BeamModel {
   }
 
   /** The factored loads under a loading. */
-  loadsUnder({
-    combination,
-    present,
-  }: {
-    readonly combination: Combination;
-    readonly present?: readonly boolean[] | undefined;
-  }): BeamLoad[] {
-    return this.parts.flatMap(({ loadCase, loads, isPermanent }, i) => {
-      const factor = combination.factors[loadCase.id] ?? 0;
-      return factor === 0 || (present && !present[i] && !isPermanent) ? [] : beamLoads(loads, factor, this.length);
+  loadsUnder(loading: PartlyPresent): BeamLoad[] {
+    return this.partsUnder(loading).flatMap(({ part: { loads }, factor }) => beamLoads(loads, factor, this.length));
+  }
+
+  /** The parts that act under a loading, each with its place among the parts and its factor. */
+  partsUnder({ combination, present }: PartlyPresent): { readonly part: LoadPart; readonly i: number; readonly factor: number }[] {
+    return this.parts.flatMap((part, i) => {
+      const factor = combination.factors[part.loadCase.id] ?? 0;
+      return factor === 0 || (present && !present[i] && !part.isPermanent) ? [] : [{ part, i, factor }];
     });
   }
 
@@ -117,17 +119,15 @@ export class BeamModel {
   }
 
   /** What lands on the beam under a loading: the arrivals with what is present of them. */
-  arrivalsUnder({ combination, present }: Loading): Arrival[] {
-    return this.parts.flatMap(({ loadCase: { id: caseId }, loads, isPermanent }, i) =>
-      (combination.factors[caseId] ?? 0) === 0 || (!present[i] && !isPermanent)
-        ? []
-        : loads.map(({ arrival, shape, value }) =>
-            withValues(
-              { id: arrival.id, label: arrival.label, source: arrival.source, shape } as Arrival,
-              { [caseId]: value },
-              { [caseId]: value },
-            ),
-          ),
+  arrivalsUnder(loading: Loading): Arrival[] {
+    return this.partsUnder(loading).flatMap(({ part: { loadCase, loads } }) =>
+      loads.map(({ arrival, shape, value }) =>
+        withValues(
+          { id: arrival.id, label: arrival.label, source: arrival.source, shape } as Arrival,
+          { [loadCase.id]: value },
+          { [loadCase.id]: value },
+        ),
+      ),
     );
   }
 

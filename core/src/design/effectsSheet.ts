@@ -10,12 +10,10 @@ import { isSimpleSpan, isWrittenOut, SimpleSpanSheet } from './simpleSpan';
 const SYMBOLS = { moment: 'M', shear: 'V', deflection: 'd' } as const;
 
 /** Loads of a beam that act in a loading, each with its factor. */
-function acting(model: BeamModel, { combination, present }: Loading) {
-  return model.parts.flatMap((part, i) => {
-    const factor = combination.factors[part.loadCase.id] ?? 0;
-    if (factor === 0 || (!part.isPermanent && !present[i])) return [];
+function acting(model: BeamModel, loading: Loading) {
+  return model.partsUnder(loading).map(({ part, i, factor }) => {
     const where = `${part.span !== null && model.spans.length > 1 ? ` on span ${part.span + 1}` : ''}${part.presses ? '' : ', what relieves'}`;
-    return [{ part, i, factor, title: `${actingName(part.loadCase, part.sense)}${where}` }];
+    return { part, i, factor, title: `${actingName(part.loadCase, part.sense)}${where}` };
   });
 }
 

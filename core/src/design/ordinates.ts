@@ -1,5 +1,5 @@
 import type { BeamModel, Loading } from '../analysis';
-import type { BeamLoad, BeamSolution, DistributedLoad, PointLoad } from '../beam';
+import type { BeamLoad, BeamSolution, DistributedLoad, PointLoad, Reaction } from '../beam';
 import { formatQuantity, type UnitSystem } from '../quantity';
 import type { Sheet } from '../sheet';
 
@@ -110,12 +110,18 @@ export function recordOrdinates(model: BeamModel, loading: Loading, solution: Be
   }
   const numbered = loads.map((load, i) => recordLoad(load, i + 1, sheet));
   const forces = recordReactions(model, solution, numbered, sheet);
-  for (const place of places) recordOrdinate(place, model, forces, numbered, sheet);
+  for (const place of places)
+    recordOrdinate(
+      place,
+      reactions.map(({ at }, i) => ({ at, force: forces[i]! })),
+      numbered,
+      sheet,
+    );
 }
 
 /** Reactions, N, in the order of the supports: `R_1` and so on at `s_1`. */
 function recordReactions(model: BeamModel, { reactions }: BeamSolution, loads: readonly Numbered[], sheet: Sheet): number[] {
-  const places = model.beam.supports.map(({ at }) => at);
+  const places = reactions.map(({ at }) => at);
   places.forEach((at, i) => sheet.given(`s_${i + 1}`, at, 'length', `support ${i + 1}, from the start`));
   const forces = reactions.map(({ force }) => force);
   const last = forces.length - 1;
@@ -149,10 +155,10 @@ function recordReactions(model: BeamModel, { reactions }: BeamSolution, loads: r
 }
 
 /** Inner supports that carry a moment, and where moment and shear are largest. */
-function placesOf({ beam, length }: BeamModel, solution: BeamSolution, units: UnitSystem): Ordinate[] {
+function placesOf({ length }: BeamModel, solution: BeamSolution, units: UnitSystem): Ordinate[] {
   const written = (at: number) => formatQuantity(at, 'length', units);
   const places: Ordinate[] = [];
-  beam.supports.forEach(({ at }, i) => {
+  solution.reactions.forEach(({ at }, i) => {
     if (at > 1 && at < length - 1)
       places.push({ effect: 'moment', symbol: `M_s${i + 1}`, at, side: 1, meaning: `moment over support ${i + 1}` });
   });
@@ -174,8 +180,7 @@ function placesOf({ beam, length }: BeamModel, solution: BeamSolution, units: Un
 
 function recordOrdinate(
   { effect, symbol, at: x, side, meaning }: Ordinate,
-  { beam }: BeamModel,
-  forces: readonly number[],
+  reactions: readonly Pick<Reaction, 'at' | 'force'>[],
   loads: readonly Numbered[],
   sheet: Sheet,
 ): void {
@@ -184,11 +189,11 @@ function recordOrdinate(
   sheet.given(name, x, 'length', `where it is looked at, from the start`);
   const isLeft = (at: number) => at < x - NEAR || (!isMoment && side > 0 && Math.abs(at - x) <= NEAR);
   const sum = new Sum();
-  beam.supports.forEach(({ at }, i) => {
+  reactions.forEach(({ at, force }, i) => {
     if (!isLeft(at)) return;
-    const R = { [`R_${i + 1}`]: forces[i]! };
-    if (isMoment) sum.add(`R_${i + 1} * (${name} - s_${i + 1})`, forces[i]! * (x - at), { ...R, [name]: x, [`s_${i + 1}`]: at });
-    else sum.add(`R_${i + 1}`, forces[i]!, R);
+    const R = { [`R_${i + 1}`]: force };
+    if (isMoment) sum.add(`R_${i + 1} * (${name} - s_${i + 1})`, force * (x - at), { ...R, [name]: x, [`s_${i + 1}`]: at });
+    else sum.add(`R_${i + 1}`, force, R);
   });
   for (const { load, n, force, at } of loads) {
     const whole = { [`W_${n}`]: force };
