@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { STANDARDS } from '../standard';
 import { defaultBrief, item, readItem, readItems, requireConsistent, RULES_OF_FAMILY, upgradeItem, type Item } from '.';
+import { SERVICE_LEVELS_OF_FAMILY } from './schema/brief';
 
 const at = { x: 0, y: 0 };
 const column = (body: object = {}) => item('column', 'C', { mark: 'C1', at, base: 'L0', top: 'L1', by: null, ownWeight: 0.3, ...body });
@@ -44,6 +45,8 @@ describe('what holds at every door', () => {
     expect(() => readItems(plain([item('brief', 'brief', brief)]))).toThrow('must be LRFD or ASD');
     for (const [family, rules] of Object.entries(RULES_OF_FAMILY))
       expect([...rules].sort()).toEqual(STANDARDS[family as keyof typeof STANDARDS].philosophies.map(({ id }) => id).sort());
+    for (const [family, levels] of Object.entries(SERVICE_LEVELS_OF_FAMILY))
+      for (const { rules } of STANDARDS[family as keyof typeof STANDARDS].philosophies) expect(rules.serviceLevels).toEqual(levels);
   });
   it('leaves alone what was stored before, until it or its levels are written again', () => {
     const items = mapOf(building(column({ base: 'L1', top: 'L0' })));

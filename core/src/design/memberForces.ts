@@ -1,5 +1,5 @@
 import { BadInput } from '../error';
-import { isPermanent, uncombined } from '../load';
+import { isPermanent } from '../load';
 import type { SteelGrade } from '../material';
 import type { Section } from '../section';
 import { type Check, type Sheet } from '../sheet';
@@ -243,10 +243,11 @@ export function forcedMember(
       'Variable load that takes from a force, or from an interaction of forces, is left out of it. Of several cases of wind, of snow or of earthquake one acts at a time.',
     );
   const strength = given === 'cases' ? philosophy.rules.strength(casesOf(sets)) : [];
-  if (given === 'cases') {
-    const at = sets.findIndex((set) => uncombined([caseOfSet(set)], strength).length > 0);
-    if (at >= 0) throw new BadInput(whyUncombined([caseOfSet(sets[at]!)], strength, philosophy.rules.source)!, `sets.${at}.nature`);
-  }
+  if (given === 'cases')
+    for (const [i, set] of sets.entries()) {
+      const why = whyUncombined([caseOfSet(set)], strength, philosophy.rules.source);
+      if (why !== null) throw new BadInput(why, `sets.${i}.nature`);
+    }
   const all =
     given === 'sets'
       ? asGiven(sets)

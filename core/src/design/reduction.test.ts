@@ -114,6 +114,16 @@ describe('reduction of imposed load in design', () => {
     const b = 0.925 * 1.35 * (320 + own) + 1.5 * (168 + 40);
     expect(Math.max(...checks.map((check) => check.demand! / 1e3))).toBeCloseTo(Math.max(a, b), 3);
   });
+  it('is not used beside an accident, where the main variable action is reduced by psi1: by hand', () => {
+    const hit = item('load', 'hit', { label: 'hit', on: 'C0-0', type: 'point', nature: 'accidental', force: 900_000 });
+    const { members, takedown } = computeProject([...tower(4), hit]);
+    const checks = members.get('C0-0')!.results[0]!.checks.filter((check) => check.kind === 'force' && check.demand !== null);
+    const dead = takedown.members.get('C0-0')!.sum['permanent']! / 1e3;
+    // 240 of offices and 40 of the roof's use, all of it at 0.5; not 168 + 40
+    const worst = checks.reduce((a, b) => (b.demand! > a.demand! ? b : a));
+    expect(worst.combination).toContain('6.11b');
+    expect(worst.demand! / 1e3).toBeCloseTo(dead + 900 + 0.5 * 280, 3);
+  });
   it('is the same where the floor load comes in two cases of an action that act together', () => {
     for (const rule of [{}, { combinationRule: '6.10ab' }, { family: 'american', combinationRule: 'LRFD' }]) {
       const plain = tower(4, rule);

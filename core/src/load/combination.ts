@@ -22,7 +22,7 @@ export interface Combination {
    */
   readonly permanent?: 'unfavourable' | 'favourable';
   readonly purpose: 'strength' | 'service' | 'lifting';
-  /** Cases that it reduces as accompanying ones. */
+  /** Cases that it reduces by a psi, as accompanying ones, or as the main one beside an accident. */
   readonly accompanying?: readonly string[];
 }
 

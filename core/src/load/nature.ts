@@ -1,17 +1,10 @@
 import { BadInput } from '../error';
 
+/** Natures of variable, seismic and accidental load: what the variable load of a build-up may be of. */
+export const VARIABLE_NATURES = ['imposed', 'roofImposed', 'snow', 'wind', 'temperature', 'seismic', 'accidental'] as const;
+
 /** Load natures: what a load is made of, which decides how it may be combined. */
-export const NATURES = [
-  'permanent',
-  'superimposed',
-  'imposed',
-  'roofImposed',
-  'snow',
-  'wind',
-  'temperature',
-  'seismic',
-  'accidental',
-] as const;
+export const NATURES = ['permanent', 'superimposed', ...VARIABLE_NATURES] as const;
 export type Nature = (typeof NATURES)[number];
 
 export const NATURE_LABEL: Record<Nature, string> = {
@@ -29,17 +22,6 @@ export const NATURE_LABEL: Record<Nature, string> = {
 export function isPermanent(nature: Nature): boolean {
   return nature === 'permanent' || nature === 'superimposed';
 }
-
-/** Natures of variable and accidental load: what an action, or the variable load of a build-up, may be of. */
-export const VARIABLE_NATURES = [
-  'imposed',
-  'roofImposed',
-  'snow',
-  'wind',
-  'temperature',
-  'seismic',
-  'accidental',
-] as const satisfies readonly Nature[];
 
 /** Use categories of imposed load, named as in EN 1991-1-1 table 6.1; other families map their own occupancies onto these. */
 export const USES = ['A', 'B', 'C', 'D', 'E', 'F', 'G'] as const;

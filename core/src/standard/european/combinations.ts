@@ -79,6 +79,8 @@ interface Pattern {
   readonly permanent: number;
   readonly permanentIs?: Combination['permanent'];
   readonly favourablePermanent?: number;
+  /** Factor of a variable action that no psi reduces; left out: 1. */
+  readonly full?: number;
   /** Factor of what leads; left out: nothing leads. */
   readonly leading?: (psi: Psi) => number;
   /** Factor of what accompanies. */
@@ -102,7 +104,7 @@ function leadersOf(set: readonly LoadCase[]): LoadCase[][] {
 /** Each variable action leads in turn, the others of its set accompany it; nothing where an event is wanted and none is there. */
 function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
   const result: Combination[] = [];
-  const { leading: leads, others, event } = pattern;
+  const { leading: leads, others, event, full = 1 } = pattern;
   if (event && !cases.some(({ nature }) => nature === event)) return result;
   const byId = casesById(cases);
   const seen = new Set<string>();
@@ -132,7 +134,7 @@ function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
         favourablePermanent: pattern.favourablePermanent,
         ...(pattern.permanentIs ? { permanent: pattern.permanentIs } : {}),
         purpose: pattern.purpose,
-        accompanying: set.filter((c) => !leading.includes(c) && psiOf(c).psi0 < 1).map((c) => c.id),
+        accompanying: set.filter((c) => (factors[c.id] ?? 0) < full).map((c) => c.id),
       });
     }
   }
@@ -140,6 +142,7 @@ function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
 }
 
 const factored = (factor: number) => ({
+  full: factor,
   leading: () => factor,
   others: ({ psi0 }: Psi) => factor * psi0,
 });
