@@ -2,17 +2,10 @@ import { BeamSystem, type BeamLoad, type BeamSolution, type Effect } from '../be
 import { planLength, type Beam } from '../building';
 import type { Combination, LoadCases } from '../load';
 import { spansBetween, withValues, type Arrival } from '../takedown';
-import { loadingName } from './loadingName';
+import { distinctFor, namedLoadings, type Loading } from './loading';
 import { pickParts } from './pick';
 import { beamLoads, partsOf, type LoadPart } from './parts';
 import { valuesAt, probesOf, type Probe } from './probes';
-
-/** One combination with the parts of its variable load that are present, numbered as the parts of the beam. */
-export interface Loading {
-  /** The combination, with what is absent in its name. */
-  readonly combination: Combination;
-  readonly present: readonly boolean[];
-}
 
 /** A loading, or a combination of which all is present. */
 type PartlyPresent = Pick<Loading, 'combination'> & { readonly present?: readonly boolean[] | undefined };
@@ -133,12 +126,7 @@ export class BeamModel {
 
   /** The combinations that differ in what this beam feels: of those that give it the same loads only the first stays. */
   distinct(combinations: readonly Combination[]): Combination[] {
-    const cases = [...new Set(this.parts.map(({ loadCase }) => loadCase.id))];
-    const seen = new Set<string>();
-    return combinations.filter(({ factors, permanent }) => {
-      const key = `${permanent} ${cases.map((id) => factors[id] ?? 0).join()}`;
-      return seen.has(key) ? false : Boolean(seen.add(key));
-    });
+    return distinctFor([...new Set(this.parts.map(({ loadCase }) => loadCase.id))], combinations);
   }
 
   /**
@@ -171,14 +159,7 @@ export class BeamModel {
         if (present) found.set(present.map(Number).join(''), present);
       }
     }
-    const names = new Set<string>();
-    return [...found.values()].map((present) => {
-      let name = loadingName(combination.name, this.parts, factors, present, this.spans.length);
-      for (let n = 2; names.has(name); n += 1)
-        name = `${loadingName(combination.name, this.parts, factors, present, this.spans.length)} (${n})`;
-      names.add(name);
-      return { combination: name === combination.name ? combination : { ...combination, name }, present };
-    });
+    return namedLoadings(combination, this.parts, factors, found.values(), this.spans.length);
   }
 
   /** Every loading of combinations under which something is largest; of a beam without any load the first combination. */

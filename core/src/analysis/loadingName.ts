@@ -1,6 +1,9 @@
 import { actingName, spansInWords } from '../load';
 import type { LoadPart } from './parts';
 
+/** What the name of a loading tells of a part. */
+export type NamedPart = Pick<LoadPart, 'loadCase' | 'sense' | 'unit' | 'oneOf' | 'isPermanent' | 'span' | 'presses'>;
+
 /** What is there or not of cases that act together, or of one of alternatives. */
 interface Unit {
   readonly label: string;
@@ -15,7 +18,7 @@ interface Unit {
 /** A combination with what of its variable load is absent, in words. */
 export function loadingName(
   combination: string,
-  parts: readonly LoadPart[],
+  parts: readonly NamedPart[],
   factors: readonly number[],
   present: readonly boolean[],
   spans: number,

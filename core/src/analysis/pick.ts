@@ -58,3 +58,16 @@ export function pickParts(
       isPermanent || (oneOf === undefined ? values[i]! >= -nothing : best.get(oneOf) === unitAt(i) && values[i]! >= -nothing),
   );
 }
+
+/**
+ * Growths of the moments beside the axial force for which the parts of an interaction are picked: its factors lie between, and where the axial force is small
+ * it counts half or not at all.
+ */
+export const MOMENT_GROWTHS: readonly (readonly [major: number, minor: number])[] = [
+  [1, 1],
+  [0.6, 0.6],
+  [1.6, 1.6],
+  [5, 5],
+  [0.5, 1.2],
+  [1.2, 0.5],
+];

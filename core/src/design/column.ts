@@ -1,6 +1,7 @@
+import { ColumnModel, type ColumnForces, type ColumnWeights } from '../analysis';
 import type { Building, Column } from '../building';
 import { PlinthError } from '../error';
-import { combine, combinePressing, combineRelieving, type Combination } from '../load';
+import type { Combination } from '../load';
 import { findSection, isSection, type Section } from '../section';
 import { governing, Sheet, worstVerdict, type Assumption, type Check } from '../sheet';
 import type { Philosophy, Standard } from '../standard';
@@ -10,10 +11,10 @@ import { type Context } from './context';
 import { loadPathChecks } from './loadPath';
 import { noteRefusal } from './refusal';
 import { effectiveLength, effectiveLengthWords, sways, type BucklingAxis } from './effectiveLength';
-import { nominalMoments, sideBeams, type SideBeam } from './eccentricity';
-import { reducedSums, reductionAssumption, reductionOf, type MemberReduction } from './reduction';
+import { sideBeams } from './eccentricity';
+import { reductionAssumption, reductionOf, type MemberReduction } from './reduction';
 import { mergeWorst, withoutSection, type MemberDesign } from './result';
-import { recordAxial } from './axialSheet';
+import { recordColumnForces } from './columnForces';
 import { recordTakedown } from './takedownSheet';
 
 const CONCENTRIC_ANGLE: Assumption = {
@@ -35,8 +36,8 @@ export function columnAssumptions(column: Column, standard: Standard, hasSideBea
       : {
           type: 'assumption',
           key: 'nominal-moments',
-          text: `Beams that end at the column bear ${Math.round(standard.nominalEccentricity.beyondFace)} mm off its face; lengths above and below share the moment evenly.`,
-          reason: `Simple construction: connections without fixity, no sway. ${standard.nominalEccentricity.source}.`,
+          text: `Beams that end at the column bear ${Math.round(standard.nominalEccentricity.beyondFace)} mm off its face; lengths above and below share the moment evenly; a case of imposed load is on all floors or on none.`,
+          reason: `Simple construction: connections without fixity, no sway, no pattern of loaded floors. ${standard.nominalEccentricity.source}.`,
         };
   return [
     ...(hasSideBeams || column.beamsBear === 'central' ? [bearing] : []),
@@ -71,49 +72,45 @@ export function checkColumn(
   const input = {
     section,
     grade,
-    basis: philosophy.basis,
     lengthY: effectiveLength(column, 'Y', height, standard.id).length,
     lengthZ: effectiveLength(column, 'Z', height, standard.id).length,
     lengthT: height,
   };
-  const worst = new Map<string, Check>();
-  // pressed as hard as can be; and, where load can lift it, as little as can be
   const beams = sideBeams(building, takedown, standard, ledger.id, section);
-  const prepared = context.combinations(philosophy).strength.flatMap((combination) => {
-    const { sum, adverse } = reducedSums(ledger, reduction, combination);
-    const [most, least] = [combinePressing(sum, adverse, combination), combineRelieving(ledger.sum, ledger.adverse, combination)];
-    // what counts permanent load as favourable presses less than what does not
-    const pressing = combination.permanent === 'favourable' ? [] : [most];
-    const axials = least < 0 ? [...pressing, least] : pressing;
-    if (axials.length === 0) return [];
-    const moments = nominalMoments(beams, ledger, combination);
-    return axials.map((axial) => ({
-      combination,
-      axial,
-      moments,
-      record: (scope: Sheet) =>
-        axial === least && least < 0
-          ? recordAxial(ledger, combination, 'relieving', building.brief.units, scope)
-          : recordAxial({ sum, adverse }, combination, 'pressing', building.brief.units, scope),
-    }));
-  });
-  for (const { combination, axial, moments } of prepared)
-    mergeWorst(
-      worst,
-      standard.steelColumn({ ...input, axial, moments, combination: combination.name, basis: combination.basis }, philosophy),
-    );
+  const model = new ColumnModel(ledger, beams, building.cases, reduction);
+  const check = (forces: ColumnForces, { name, basis }: Pick<Combination, 'name' | 'basis'>, inner?: Sheet) =>
+    standard.steelColumn({ ...input, ...forces, combination: name, basis }, philosophy, inner);
+  const loadings = model.everyLoading(context.combinations(philosophy).strength, () =>
+    weightsOf((forces) => check(forces, { name: '', basis: philosophy.basis })),
+  );
+  const worst = new Map<string, Check>();
+  for (const loading of loadings) mergeWorst(worst, check(model.forces(loading), loading.combination));
   if (sheet) {
     recordEffectiveLengths(column, height, standard, sheet.scope('Effective lengths'));
-    const names = new Set([...worst.values()].map((check) => check.combination));
-    const printed = prepared.filter(({ combination }) => names.has(combination.name));
-    for (const { combination, axial, moments, record } of printed.length ? printed : prepared.slice(0, 1)) {
+    const names = new Set([...worst.values()].map(({ combination }) => combination));
+    const printed = loadings.filter(({ combination: { name } }) => names.has(name));
+    for (const loading of printed.length > 0 ? printed : loadings.slice(0, 1)) {
+      const { combination } = loading;
       const scope = sheet.scope(`${combination.name} (${combination.clause})`);
-      record(scope);
-      recordSideBeams(beams, ledger, combination, scope);
-      standard.steelColumn({ ...input, axial, moments, combination: combination.name, basis: combination.basis }, philosophy, scope);
+      recordColumnForces(model, loading, beams, building.brief.units, scope);
+      check(model.forces(loading), combination, scope);
     }
   }
   return [...worst.values(), ...loadPathChecks(context, ledger, philosophy, 'the moment of what stands on it', sheet)];
+}
+
+/** A force and a moment small beside any section's, N and Nmm: checks in which nothing else acts are linear in them. */
+const UNIT = { force: 1e3, moment: 1e6 };
+
+/** How much of a column each force uses by itself. What is not proved weighs nothing. */
+function weightsOf(check: (forces: ColumnForces) => readonly Check[]): ColumnWeights {
+  const used = (forces: ColumnForces, size: number) => Math.max(0, ...check(forces).map(({ utilisation }) => utilisation ?? 0)) / size;
+  return {
+    pressed: used({ axial: UNIT.force }, UNIT.force),
+    drawn: used({ axial: -UNIT.force }, UNIT.force),
+    major: used({ axial: 0, moments: { major: UNIT.moment, minor: 0 } }, UNIT.moment),
+    minor: used({ axial: 0, moments: { major: 0, minor: UNIT.moment } }, UNIT.moment),
+  };
 }
 
 /** Which length buckles about each axis, and how its ends are held, on the sheet of a column. */
@@ -141,27 +138,6 @@ function recordEffectiveLengths(column: Column, height: number, standard: Standa
       `effective length, buckling about the ${axis === 'Y' ? 'major' : 'minor'} axis`,
     );
   }
-}
-
-/** How the beams at a column's sides bend it, on its sheet. */
-function recordSideBeams(beams: readonly SideBeam[], ledger: MemberLedger, combination: Combination, sheet: Sheet): void {
-  if (beams.length === 0) return;
-  const scope = sheet.scope('Nominal moments of the beams');
-  beams.forEach(({ arrival, mark, axis, side, eccentricity, share }, i) => {
-    const n = i + 1;
-    const reaction = combine(ledger.arrivals[arrival]!.byCase, combination);
-    scope.given(`R_${n}`, reaction, 'force', `${mark}, bending about the ${axis} axis, ${side > 0 ? 'one side' : 'the other side'}`);
-    scope.given(`e_${n}`, eccentricity, 'sectionLength', 'off the column’s axis');
-    const moment = side * share * eccentricity * reaction;
-    scope.step(
-      `M_${n}`,
-      `${side < 0 ? '-' : ''}${share} * e_${n} * R_${n}`,
-      { [`e_${n}`]: eccentricity, [`R_${n}`]: reaction },
-      moment,
-      'moment',
-      'simple construction',
-    );
-  });
 }
 
 export function designColumn(context: Context, id: string): MemberDesign {

@@ -1,4 +1,4 @@
-import { pickParts, type Pickable } from '../analysis';
+import { MOMENT_GROWTHS, pickParts, type Pickable } from '../analysis';
 import { areAlternatives, caseOf, isPermanent, type Combination, type LoadCase } from '../load';
 import type { Sheet } from '../sheet';
 import { middleOf, type ForceSet, type Forces, type NamedForces } from './forces';
@@ -26,16 +26,6 @@ export interface Weights {
   readonly major: number;
   readonly minor: number;
 }
-
-/** Growths of the moments beside the axial force for which sets are picked: interaction factors lie between, and where the axial force is small it does not count. */
-const GROWTHS: readonly (readonly [major: number, minor: number])[] = [
-  [1, 1],
-  [0.6, 0.6],
-  [1.6, 1.6],
-  [5, 5],
-  [0.5, 1.2],
-  [1.2, 0.5],
-];
 
 /** One set, or one set turned round. */
 interface Part extends Pickable {
@@ -78,7 +68,7 @@ function functionals({ axial, major, minor }: Weights): number[][] {
   const list = COMPONENTS.map((_, i) => row([i, 1]));
   const at = (places: readonly number[], weight: number) => places.map((place) => [place, weight / places.length] as const);
   const signs = [1, -1];
-  for (const [gy, gz] of GROWTHS)
+  for (const [gy, gz] of MOMENT_GROWTHS)
     for (const y of MAJOR)
       for (const z of minor === 0 ? MINOR.slice(0, 1) : MINOR)
         for (const a of signs)

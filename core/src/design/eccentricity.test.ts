@@ -68,6 +68,39 @@ describe('columns in simple construction', () => {
     expect(check(central)).toBeUndefined();
     expect(central.assumptions.map(({ key }) => key)).toContain('concentric');
   });
+  it('another use on the other side: without it the moment is larger, and governs with the axial force that goes with it', () => {
+    const other = [
+      item('buildUp', 'hall', {
+        name: 'Hall',
+        layers: [{ name: 'deck', load: '0.1 kN/m2' }],
+        variable: [{ name: 'hall', load: '4 kN/m2', nature: 'imposed', use: 'C' }],
+      }),
+      item('beam', 'B0', {
+        mark: 'B0',
+        level: 'L1',
+        from: { x: -6000, y: 0 },
+        to: { x: 0, y: 0 },
+        section: 'UB 406x178x54',
+        ownWeight: 0.4,
+        supports: [
+          { at: 0, by: 'F1', holdsDown: false },
+          { at: 6000, by: 'C1', holdsDown: false },
+        ],
+        strips: [{ buildUp: 'hall', from: 0, to: 6000, widthStart: 3000, widthEnd: 3000 }],
+        restraint: 'floor',
+      }),
+    ];
+    const design = column(bay({ extra: other, brief: { imposedReduction: 'none' } }));
+    const found = check(design)!;
+    expect(found.combination).toContain('without imposed, C');
+    // by (6.10b), 3 m and 3 m of the beams: reactions of the office side and of the bare hall side, kN; own weight of 3 m of column
+    const [office, bare] = [3 * w, 3 * 0.925 * 1.35 * (0.1 * 3 + 0.541 * 0.980665)];
+    const axial = office + bare + 0.925 * 1.35 * 3 * 0.3;
+    const struts = design.results[0]!.checks.filter(({ mode, kind }) => mode === 'instability' && kind === 'force');
+    const least = Math.min(...struts.map(({ capacity }) => capacity!));
+    const moment = (office - bare) * 1e3 * 103.25;
+    expect(found.demand!).toBeCloseTo((axial * 1e3) / least + (1.5 * moment) / (Wplz * 355), 3);
+  });
   it('American: 3 in off the face, and H1', () => {
     const design = column(bay({ family: 'american' }));
     expect(check(design, 'Bending and axial force')!.clause).toBe('AISC 360-16 H1.1');

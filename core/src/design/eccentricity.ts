@@ -1,27 +1,18 @@
+import type { OffAxisBearing } from '../analysis';
 import type { Building, Column } from '../building';
-import { combine, type Combination } from '../load';
 import type { Section } from '../section';
 import type { Standard } from '../standard';
 import type { MemberLedger, Takedown } from '../takedown';
 
 /** A beam that ends at a column's side: where it bears, and which way it bends the column. */
-export interface SideBeam {
-  readonly arrival: number;
+export interface SideBeam extends OffAxisBearing {
   readonly mark: string;
-  /** The level at which it bears. */
-  readonly level: string;
-  readonly axis: 'major' | 'minor';
   /** +1 or -1: towards which face. */
   readonly side: number;
   /** From the column's axis, mm. */
   readonly eccentricity: number;
   /** Part of the moment that this length of the column takes; the rest goes into the length above or below. */
   readonly share: number;
-}
-
-export interface NominalMoments {
-  readonly major: number;
-  readonly minor: number;
 }
 
 /** A beam's support that lies nearer to its end than this ends there, mm. */
@@ -54,14 +45,18 @@ export function sideBeams(building: Building, takedown: Takedown, standard: Stan
     const alongDepth = -ux * sin + uy * cos;
     const acrossDepth = ux * cos + uy * sin;
     const intoFlange = Math.abs(alongDepth) >= Math.abs(acrossDepth);
+    const side = Math.sign(intoFlange ? alongDepth : acrossDepth);
+    const eccentricity = faceDistance(section, intoFlange) + standard.nominalEccentricity.beyondFace;
+    const share = shareBelow(building, column, id, beam.level);
     found.push({
       arrival: index,
       mark: beam.mark,
       level: beam.level,
       axis: intoFlange ? 'major' : 'minor',
-      side: Math.sign(intoFlange ? alongDepth : acrossDepth),
-      eccentricity: faceDistance(section, intoFlange) + standard.nominalEccentricity.beyondFace,
-      share: shareBelow(building, column, id, beam.level),
+      side,
+      eccentricity,
+      share,
+      arm: side * share * eccentricity,
     });
   });
   return found;
@@ -107,20 +102,4 @@ export function columnSurroundings(building: Building, ledger: MemberLedger, col
   const around: unknown[] = [standsOn(building, column, ledger.id, column.top)];
   for (const { source } of ledger.arrivals) if (source.type === 'member') around.push(building.beams.get(source.member));
   return around;
-}
-
-/** The moments that beams at a column's sides bring under a combination, the largest of any level, Nmm; undefined where there are none. */
-export function nominalMoments(beams: readonly SideBeam[], ledger: MemberLedger, combination: Combination): NominalMoments | undefined {
-  if (beams.length === 0) return undefined;
-  const levels = new Map<string, { major: number; minor: number }>();
-  for (const { arrival, level, axis, side, eccentricity, share } of beams) {
-    const at = levels.get(level) ?? { major: 0, minor: 0 };
-    at[axis] += side * share * eccentricity * combine(ledger.arrivals[arrival]!.byCase, combination);
-    levels.set(level, at);
-  }
-  const largest = (axis: 'major' | 'minor') =>
-    [...levels.values()].map((at) => at[axis]).reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a), 0);
-  // rounding of two equal reactions is no moment
-  const clean = (moment: number) => (Math.abs(moment) < 1 ? 0 : moment);
-  return { major: clean(largest('major')), minor: clean(largest('minor')) };
 }

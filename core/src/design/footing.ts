@@ -273,7 +273,7 @@ export function designFooting(context: Context, id: string, record = false): { d
       if (!size) return null;
       const checks: Check[] = [];
       const bearing = inner?.scope(`Bearing on the soil, ${service.combination.name} (${service.combination.clause})`);
-      recordAxial(reducedSums(ledger, reduction, service.combination), service.combination, 'pressing', brief.units, bearing);
+      recordAxial(reducedSums(ledger, reduction, service.combination), service.combination, brief.units, bearing);
       const pressure = bearingPressure(service.force, size.width, size.length, thickness, ground, bearing);
       bearing?.given('q_a', ground.allowable, 'bearing', `allowable bearing, ${ground.basis}`, brief.bearingSource || 'brief');
       const { cases } = takedown;
@@ -320,7 +320,7 @@ export function designFooting(context: Context, id: string, record = false): { d
         return { ...size, thickness, checks, bars: null };
       }
       const strengthSheet = inner?.scope(`Strength, ${strength.combination.name} (${strength.combination.clause})`);
-      recordAxial(reducedSums(ledger, reduction, strength.combination), strength.combination, 'pressing', brief.units, strengthSheet);
+      recordAxial(reducedSums(ledger, reduction, strength.combination), strength.combination, brief.units, strengthSheet);
       const pad = standard.padStrength(
         {
           ...size,
