@@ -1,5 +1,5 @@
 import { BeamSystem, type BeamLoad, type BeamSolution, type Effect } from '../beam';
-import { planLength, type Beam } from '../building';
+import { planLength, stretchesOf, type Beam } from '../building';
 import type { Combination, LoadCases } from '../load';
 import { spansBetween, withValues, type Arrival } from '../takedown';
 import { distinctFor, namedLoadings, type Loading } from './loading';
@@ -78,8 +78,9 @@ export class BeamModel {
     this.system = new BeamSystem({
       length: this.length,
       EI,
-      supports: beam.supports.map(({ at }) => ({ at: Math.min(at, this.length) })),
+      supports: beam.supports.map(({ at, fixed }) => ({ at: Math.min(at, this.length), fixed })),
       hinges: beam.hinges,
+      stretches: stretchesOf(beam),
     });
   }
 
@@ -111,6 +112,11 @@ export class BeamModel {
     return this.alone.map((solution) => solution.at(effect, at, side));
   }
 
+  /** The moment that each part puts into what holds the beam against turning at a support, unfactored, Nmm: clockwise positive, looking with the start at the left. */
+  fixingMoments(at: number): number[] {
+    return this.alone.map((solution) => -(solution.reactions.find((reaction) => Math.abs(reaction.at - at) < 1e-6)?.moment ?? 0));
+  }
+
   /** What lands on the beam under a loading: the arrivals with what is present of them. */
   arrivalsUnder(loading: Loading): Arrival[] {
     return this.partsUnder(loading).flatMap(({ part: { loadCase, loads } }) =>
@@ -136,8 +142,8 @@ export class BeamModel {
   loadings(combination: Combination, picked: Picked = 'strength'): Loading[] {
     const factors = this.parts.map(({ loadCase }) => combination.factors[loadCase.id] ?? 0);
     const all = this.parts.map(() => true);
-    // one span and all of it pressing: everything adds to everything
-    if (this.spans.length === 1 && !this.hasAlternatives && this.onlyPresses(factors))
+    // one span that turns freely and all of it pressing: everything adds to everything
+    if (this.spans.length === 1 && !this.isHeld && !this.hasAlternatives && this.onlyPresses(factors))
       return combination.permanent === 'favourable' ? [] : [{ combination, present: all }];
     const found = new Map<string, boolean[]>();
     const effects = this.effects(picked);
@@ -174,6 +180,11 @@ export class BeamModel {
     return this.parts.some(
       ({ oneOf, unit }) => oneOf !== undefined && this.parts.some((other) => other.oneOf === oneOf && other.unit !== unit),
     );
+  }
+
+  /** Whether some support holds it against turning. */
+  get isHeld(): boolean {
+    return this.beam.supports.some(({ fixed }) => fixed);
   }
 
   private onlyPresses(factors: readonly number[]): boolean {

@@ -1,19 +1,24 @@
-import { overhang, overhanging } from './elementLoads';
+import { loadsWithin, overhang, overhanging } from './elementLoads';
 import type { BeamLoad } from './load';
 import type { Piece } from './model';
 import { evaluate } from './polynomial';
+import type { EvenPart } from './stretches';
 
-interface Start {
-  readonly from: number;
-  readonly to: number;
+/** Shear, moment, slope and deflection at a place. */
+interface State {
   readonly V: number;
   readonly M: number;
   readonly slope: number;
   readonly v: number;
 }
 
+interface Start extends State {
+  readonly from: number;
+  readonly to: number;
+}
+
 /** Integrates from the left end of a stretch to its right, a piece between any two breaks of load. */
-export function march(pieces: Piece[], loads: readonly BeamLoad[], EI: number, start: Start): { slope: number; v: number } {
+export function march(pieces: Piece[], loads: readonly BeamLoad[], EI: number, start: Start): State {
   const L = start.to - start.from;
   const breaks = new Set<number>([0, L]);
   for (const load of loads) {
@@ -53,32 +58,40 @@ export function march(pieces: Piece[], loads: readonly BeamLoad[], EI: number, s
     slope = evaluate(piece.slope, length);
     v = evaluate(piece.deflection, length);
   }
-  return { slope, v };
+  return { V, M, slope, v };
 }
 
-/** An overhang starts at its free tip, where shear and moment are nothing; its slope and how far it is down are known at the support. */
+/** Integrates through parts of a beam one after the other. @param loads where they lie on the beam */
+function marchThrough(pieces: Piece[], loads: readonly BeamLoad[], parts: readonly EvenPart[], start: State): State {
+  let state = start;
+  parts.forEach(({ from, to, EI }, i) => {
+    state = march(pieces, loadsWithin(loads, from, to, i === parts.length - 1).loads, EI, { ...state, from, to });
+  });
+  return state;
+}
+
+/**
+ * An overhang starts at its free tip, where shear and moment are nothing; its slope and how far it is down are known at the support.
+ * @param parts of it, each of one stiffness, from left to right
+ */
 export function marchOverhang(
   pieces: Piece[],
   all: readonly BeamLoad[],
-  EI: number,
-  at: number,
+  parts: readonly EvenPart[],
   { slope, v }: { readonly slope: number; readonly v: number },
-  length: number,
   side: -1 | 1,
 ): void {
-  const [from, to] = side < 0 ? [0, at] : [at, length];
-  const within = (x: number) => Math.min(to, Math.max(from, x)) - from;
-  const loads = overhanging(all, at, side).map((load): BeamLoad =>
-    load.type === 'distributed' ? { ...load, from: within(load.from), to: within(load.to) } : { ...load, at: within(load.at) },
-  );
+  const [from, to] = [parts[0]!.from, parts.at(-1)!.to];
+  const at = side < 0 ? to : from;
+  const loads = overhanging(all, at, side);
   if (side > 0) {
     const tip = overhang(all, at, 1);
-    march(pieces, loads, EI, { from, to, V: tip.force, M: -tip.hogging, slope, v });
+    marchThrough(pieces, loads, parts, { V: tip.force, M: -tip.hogging, slope, v });
     return;
   }
   // from the left tip with no slope and no sag; then turned and lowered to meet the support
   const trial: Piece[] = [];
-  const end = march(trial, loads, EI, { from, to, V: 0, M: 0, slope: 0, v: 0 });
+  const end = marchThrough(trial, loads, parts, { V: 0, M: 0, slope: 0, v: 0 });
   const turn = slope - end.slope;
   const sink = v - end.v - turn * (to - from);
   for (const piece of trial) {

@@ -40,6 +40,19 @@ describe('lateral-torsional buckling by finite elements', () => {
     const spread = lateralBucklingFactor({ ...strip, moment: (x) => -((L - x) ** 2) / L ** 2 });
     expect(Math.abs((spread * L) / 1e12 / (12.85 / 2) - 1)).toBeLessThan(0.025);
   });
+  it('held sideways, twisted and turned but free to warp, a narrow strip does the same; an I less than built in, the same from either end', () => {
+    const L = 5000;
+    const strip = { length: L, EIz: 1e12, GIt: 1e12, EIw: 1e9, held: [0], slopeHeld: [0] };
+    const tip = lateralBucklingFactor({ ...strip, moment: (x) => -(L - x) / L });
+    expect(Math.abs((tip * L) / 1e12 / 4.013 - 1)).toBeLessThan(0.02);
+    const cantilever = (more: Partial<LateralMember>) =>
+      lateralBucklingFactor({ length: 3000, ...rigid, moment: (x) => -(3000 - x), held: [0], ...more });
+    const warps = cantilever({ slopeHeld: [0] });
+    expect(warps).toBeLessThan(cantilever({ builtIn: { start: true, end: false } }));
+    const turned = cantilever({ held: [3000], slopeHeld: [3000], moment: (x) => -x });
+    expect(turned / warps).toBeCloseTo(1, 6);
+    expect(() => cantilever({})).toThrow('turning over');
+  });
   it('a restraint at the middle of a uniform moment: the half length buckles', () => {
     expect((factor(8000, () => 1, { held: [0, 4000, 8000] }) * uniform(8000)) / uniform(4000)).toBeCloseTo(1, 4);
   });

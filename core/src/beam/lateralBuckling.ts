@@ -13,6 +13,8 @@ export interface LateralMember {
   readonly held: readonly number[];
   /** Ends that are built in: neither turned sideways nor warped. */
   readonly builtIn?: { readonly start: boolean; readonly end: boolean };
+  /** Of the held places those where it is not turned sideways either; it may warp there, mm. */
+  readonly slopeHeld?: readonly number[] | undefined;
   /** Asymmetry of the outline above and below, mm: see `zj` of a section; left out: none. */
   readonly zj?: number;
   /** Height of transverse load above the shear centre, mm; it moves with the section. */
@@ -168,8 +170,9 @@ export function lateralBucklingFactor(member: LateralMember): number {
   at.forEach((x, node) => {
     const isHeld = member.held.some((place) => Math.abs(place - x) < 1e-6);
     const isBuiltIn = (node === 0 && member.builtIn?.start) || (node === at.length - 1 && member.builtIn?.end);
+    const turnsNot = (member.slopeHeld ?? []).some((place) => Math.abs(place - x) < 1e-6);
     for (let dof = 0; dof < PER_NODE; dof += 1) {
-      const isFixed = isBuiltIn || (isHeld && dof % 2 === 0);
+      const isFixed = isBuiltIn || (isHeld && (dof % 2 === 0 || (dof === 1 && turnsNot)));
       free[node * PER_NODE + dof] = isFixed ? -1 : next;
       if (!isFixed) next += 1;
     }

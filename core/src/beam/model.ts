@@ -10,15 +10,26 @@ export interface BeamSupport {
   readonly settlement?: number | undefined;
 }
 
-/** A straight beam of one flexural stiffness. */
+/** A part of a beam that is stiffer, or less stiff, than the rest. */
+export interface BeamStretch {
+  /** mm from the left end. */
+  readonly from: number;
+  readonly to: number;
+  /** Its EI as a multiple of that of the beam. */
+  readonly factor: number;
+}
+
+/** A straight beam. */
 export interface LineBeam {
   /** mm */
   readonly length: number;
-  /** E times I, Nmm2 */
+  /** E times I, Nmm2, where no stretch has another. */
   readonly EI: number;
   readonly supports: readonly BeamSupport[];
   /** Positions of internal hinges, mm. */
-  readonly hinges?: readonly number[];
+  readonly hinges?: readonly number[] | undefined;
+  /** Stretches of another stiffness, which do not overlap. */
+  readonly stretches?: readonly BeamStretch[] | undefined;
 }
 
 export interface Reaction {

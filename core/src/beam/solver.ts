@@ -2,8 +2,9 @@ import { BadInput, Unstable } from '../error';
 import { fixedEndForces, loadsWithin, near, overhang, requireOnBeam, type ElementLoads } from './elementLoads';
 import { march, marchOverhang } from './integrate';
 import type { BeamLoad } from './load';
-import type { BeamSupport, LineBeam, Piece, Reaction } from './model';
+import type { BeamStretch, BeamSupport, LineBeam, Piece, Reaction } from './model';
 import { BeamSolution } from './solution';
+import { evenParts, factorAt, requireStretches } from './stretches';
 
 /** Supports nearer to each other than this stand in one place, mm. */
 const MINIMUM_SPACING = 1;
@@ -47,6 +48,9 @@ export class BeamSystem {
   private readonly lu: Float64Array;
   private readonly pivots: Int32Array;
   private readonly size: number;
+  private readonly stretches: readonly BeamStretch[] | undefined;
+  /** E times I of each element, Nmm2. */
+  private readonly EI: readonly number[];
 
   /** @throws BadInput for a zero span or supports off the beam; Unstable for a mechanism */
   constructor(readonly beam: LineBeam) {
@@ -72,7 +76,17 @@ export class BeamSystem {
       if (!(hinge > 0 && hinge < length)) throw new BadInput(`a hinge at ${+(hinge / 1000).toFixed(3)} m lies off the beam`, 'hinges');
       if (hinge < first.at || hinge > last.at) throw new Unstable('a hinge in an overhang lets the end fall: the beam is a mechanism');
     }
-    const places = [...new Set([...supports.map((s) => s.at), ...hinges])].sort((a, b) => a - b);
+    requireStretches(beam);
+    // where the stiffness changes a node stands too, unless one stands there already
+    const held = [...supports.map((s) => s.at), ...hinges];
+    const changes: number[] = [];
+    const snap = (at: number) => {
+      const near = [...held, ...changes, 0, length].find((other) => Math.abs(other - at) < MINIMUM_SPACING);
+      if (near === undefined) changes.push(at);
+      return near ?? at;
+    };
+    this.stretches = beam.stretches?.map((stretch) => ({ ...stretch, from: snap(stretch.from), to: snap(stretch.to) }));
+    const places = [...new Set([...held, ...changes.filter((at) => at > first.at && at < last.at)])].sort((a, b) => a - b);
     let dof = 0;
     this.nodes = places.map((at) => {
       const support = supports.find((s) => s.at === at);
@@ -85,6 +99,7 @@ export class BeamSystem {
       return { at, supported: Boolean(support), fixed, spring, rotationSpring, settlement, v, left, right };
     });
     this.size = dof;
+    this.EI = this.nodes.slice(1).map(({ at }, k) => EI * factorAt({ stretches: this.stretches }, (this.nodes[k]!.at + at) / 2));
     this.lu = new Float64Array(dof * dof);
     this.pivots = new Int32Array(dof);
     this.assemble();
@@ -104,7 +119,7 @@ export class BeamSystem {
   private elementStiffness(k: number): number[] {
     const L = this.nodes[k + 1]!.at - this.nodes[k]!.at;
     const s = 1 / this.scale;
-    const c = this.beam.EI / L ** 3;
+    const c = this.EI[k]! / L ** 3;
     const [p, q, r] = [6 * L * s, 4 * L * L * s * s, 2 * L * L * s * s];
     // unknowns: v (down), slope (falling to the right), at both ends
     return [12, p, -12, p, p, q, -p, r, -12, -p, 12, -p, p, r, -p, q].map((entry) => entry * c);
@@ -245,11 +260,13 @@ export class BeamSystem {
       momentLeft[k + 1] = M1;
       force[k]! += V0;
       force[k + 1]! += span.total - V0;
-      march(pieces, span.loads, this.beam.EI, { from: a.at, to: b.at, V: V0, M: M0, slope: q[1]! / this.scale, v: q[0]! });
+      march(pieces, span.loads, this.EI[k]!, { from: a.at, to: b.at, V: V0, M: M0, slope: q[1]! / this.scale, v: q[0]! });
     }
     const ends = (node: Node, side: 'left' | 'right') => ({ slope: displacement(node[side]) / this.scale, v: down(node) });
-    if (first.at > 0) marchOverhang(pieces, loads, this.beam.EI, first.at, ends(first, 'right'), this.beam.length, -1);
-    if (last.at < this.beam.length) marchOverhang(pieces, loads, this.beam.EI, last.at, ends(last, 'left'), this.beam.length, 1);
+    const parts = (from: number, to: number) => evenParts({ stretches: this.stretches, EI: this.beam.EI }, from, to);
+    const { length } = this.beam;
+    if (first.at > 0) marchOverhang(pieces, loads, parts(0, first.at), ends(first, 'right'), -1);
+    if (last.at < length) marchOverhang(pieces, loads, parts(last.at, length), ends(last, 'left'), 1);
     pieces.sort((p, r) => p.from - r.from);
     const reactions: Reaction[] = [];
     nodes.forEach((node, i) => {

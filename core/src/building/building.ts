@@ -32,6 +32,13 @@ export interface Building {
   readonly elevation: (level: string) => number;
 }
 
+/** The stretches of a beam of another stiffness, as far as they lie on it: one that was shortened keeps what is left of them. */
+export function stretchesOf(beam: Pick<Beam, 'from' | 'to' | 'stretches'>): Beam['stretches'] {
+  if (beam.stretches.length === 0) return beam.stretches;
+  const length = planLength(beam);
+  return beam.stretches.flatMap((stretch) => (stretch.from < length ? [{ ...stretch, to: Math.min(stretch.to, length) }] : []));
+}
+
 export function planLength(line: { from: PlanPoint; to: PlanPoint }): number {
   const [dx, dy] = [line.to.x - line.from.x, line.to.y - line.from.y];
   return Math.sqrt(dx * dx + dy * dy);

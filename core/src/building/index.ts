@@ -9,6 +9,7 @@ export {
   levelOf,
   markOf,
   planLength,
+  stretchesOf,
   pointAlong,
   project,
   spreadHeight,

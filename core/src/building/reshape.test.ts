@@ -6,6 +6,7 @@ import {
   crossingAt,
   defaultBrief,
   item,
+  itemSchema,
   joinLines,
   joinPanels,
   measure,
@@ -93,6 +94,35 @@ describe('lines', () => {
       ['right', [0, 3000]],
     ]);
     expect(() => splitLine(b, 6000, [], fresh())).toThrow('lies on no part of it');
+  });
+  it('are items that the project takes: openings of a wall and stretches of a beam are cut with them', () => {
+    const wall = item('wall', 'W', {
+      mark: 'W',
+      from: { x: 0, y: 0 },
+      to: { x: 6000, y: 0 },
+      base: 'L0',
+      top: 'L1',
+      weight: 0.004,
+      by: null,
+      openings: [{ from: 1000, to: 3000, sill: 0, head: 2100 }],
+    }) as Extract<Item, { kind: 'wall' }>;
+    const stiffer = beam({ stretches: [{ from: 1000, to: 4000, factor: 2 }] });
+    for (const [whole, pieces] of [
+      [wall, [[[1000, 2000]], [[0, 1000]]]],
+      [stiffer, [[[1000, 2000]], [[0, 2000]]]],
+    ] as const) {
+      const { put } = splitLine(whole, 2000, [], fresh());
+      for (const piece of put) expect(itemSchema.safeParse(piece).error?.issues ?? []).toEqual([]);
+      const cut = put.map((piece) => (piece.kind === 'wall' ? piece.body.openings : (piece as Beam).body.stretches));
+      expect(cut.map((list) => list.map(({ from, to }) => [from, to]))).toEqual(pieces);
+    }
+    const { put } = splitLine(stiffer, 2000, [], fresh());
+    const [left, right] = put as [Beam, Beam];
+    const whole = joinLines(left, right, 200, []).put[0] as Beam;
+    expect(whole.body.stretches).toEqual([
+      { from: 1000, to: 2000, factor: 2 },
+      { from: 2000, to: 4000, factor: 2 },
+    ]);
   });
   it('split and joined again are as they were, whichever way round', () => {
     fc.assert(

@@ -101,7 +101,8 @@ function memberPieces(item: Exclude<LineItem, { kind: 'gridline' }>, at: number,
             restraintPoints: before(body.restraintPoints),
             topPoints: before(body.topPoints),
             bottomPoints: before(body.bottomPoints),
-            strips: stretches(body.strips, 0, at).map((strip) => cutWidths(strip, body.strips)),
+            stretches: stretches(body.stretches, 0, at),
+            strips: stripsBetween(body.strips, 0, at),
             measured: [],
           },
         },
@@ -117,7 +118,8 @@ function memberPieces(item: Exclude<LineItem, { kind: 'gridline' }>, at: number,
             restraintPoints: after(body.restraintPoints),
             topPoints: after(body.topPoints),
             bottomPoints: after(body.bottomPoints),
-            strips: stretches(body.strips, at, Infinity).map((strip) => cutWidths(strip, body.strips)),
+            stretches: stretches(body.stretches, at, Infinity),
+            strips: stripsBetween(body.strips, at, Infinity),
             measured: [],
           },
         },
@@ -126,25 +128,29 @@ function memberPieces(item: Exclude<LineItem, { kind: 'gridline' }>, at: number,
   }
 }
 
-/** What lies between two places, measured from the first; its whole stretch is remembered so that widths can be cut. */
-function stretches<T extends { readonly from: number; readonly to: number }>(
-  list: readonly T[],
-  start: number,
-  end: number,
-): (T & { readonly index: number; readonly offset: number })[] {
-  return list.flatMap((entry, index) => {
+/** What lies between two places, measured from the first. */
+function stretches<T extends { readonly from: number; readonly to: number }>(list: readonly T[], start: number, end: number): T[] {
+  return list.flatMap((entry) => {
     const [from, to] = [Math.max(entry.from, start), Math.min(entry.to, end)];
-    return to - from < 1e-6 ? [] : [{ ...entry, index, offset: start, from: from - start, to: to - start }];
+    return to - from < 1e-6 ? [] : [{ ...entry, from: from - start, to: to - start }];
   });
 }
 
 type Strip = Extract<Item, { kind: 'beam' }>['body']['strips'][number];
 
-/** A piece of a strip with the widths that the whole has there. */
-function cutWidths({ index, offset, ...piece }: Strip & { index: number; offset: number }, whole: readonly Strip[]): Strip {
-  const { from, to, widthStart, widthEnd } = whole[index]!;
-  const width = (place: number) => widthStart + ((widthEnd - widthStart) * (place + offset - from)) / (to - from);
-  return { ...piece, widthStart: width(piece.from), widthEnd: width(piece.to), exactStart: null, exactEnd: null };
+/** The pieces of strips between two places, with the widths that the whole has there. */
+function stripsBetween(strips: readonly Strip[], start: number, end: number): Strip[] {
+  return strips.flatMap((whole) => {
+    const width = (place: number) =>
+      whole.widthStart + ((whole.widthEnd - whole.widthStart) * (place + start - whole.from)) / (whole.to - whole.from);
+    return stretches([whole], start, end).map((piece) => ({
+      ...piece,
+      widthStart: width(piece.from),
+      widthEnd: width(piece.to),
+      exactStart: null,
+      exactEnd: null,
+    }));
+  });
 }
 
 function splitLoad(load: LoadItem, at: number, on: string, fresh: Fresh): Item[] {
@@ -207,6 +213,7 @@ export function joinLines(a: LineItem, b: LineItem, reach: number, loads: readon
         restraintPoints: bothPlaces(a.body.restraintPoints, b.body.restraintPoints),
         topPoints: bothPlaces(a.body.topPoints, b.body.topPoints),
         bottomPoints: bothPlaces(a.body.bottomPoints, b.body.bottomPoints),
+        stretches: [...a.body.stretches.map(moved), ...b.body.stretches.map(stretch)],
         strips: [...a.body.strips.map(moved), ...strips],
         measured: [],
       },

@@ -1,3 +1,4 @@
+import { requireStretches } from '../beam';
 import { BadInput } from '../error';
 import { actionFault, NATURE_LABEL, type LoadCaseReference } from '../load';
 import { itemName, referencesOf, type Body, type Item } from './item';
@@ -79,8 +80,19 @@ function requireOwnElevation(items: Items, level: Extract<Item, { kind: 'level' 
       throw new BadInput(`${level.body.name}: ${other.body.name} lies at the same elevation already`, 'elevation');
 }
 
+/** Stretches of another stiffness run along the beam, each by itself. */
+function requireOwnStretches(item: Extract<Item, { kind: 'beam' }>): void {
+  try {
+    requireStretches({ stretches: item.body.stretches, length: Infinity });
+  } catch (error) {
+    if (error instanceof BadInput) throw new BadInput(`${itemName(item)}: ${error.message}`, error.field);
+    throw error;
+  }
+}
+
 /** Geometry that can only be a slip. */
 function requireNoSlip(item: Item): void {
+  if (item.kind === 'beam') requireOwnStretches(item);
   if (item.kind === 'beam')
     item.body.strips.forEach(({ from, to }, i) => {
       if (!(to > from)) throw new BadInput(`${itemName(item)}: strip ${i + 1} must end beyond its start`, `strips.${i}.to`);

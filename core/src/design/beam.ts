@@ -92,6 +92,19 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
     );
   if (beam.role === 'truss')
     assume('truss-as-beam', 'The truss is taken down as a simple beam.', 'Its chords, branches and joints are not checked here.');
+  for (const { at, fixed } of beam.supports)
+    if (fixed)
+      assume(
+        `fixed-${Math.round(at)}`,
+        `Its connection at ${+(at / 1000).toFixed(2)} m from its start holds it fully against turning${beam.supports.length === 1 ? ', sideways too; it may warp there' : ''}.`,
+        'The connection, and what it is fixed to, have to take the moment; neither is designed for it here.',
+      );
+  if (beam.stretches.length > 0)
+    assume(
+      'stretches',
+      `Stretches of it have another stiffness than ${beam.section ?? 'its section'}: forces and deflections follow.`,
+      'Its checks, and its own weight, are those of the section all along: what a stretch adds or lacks in strength is not looked at.',
+    );
   if (ledger.leaves.length > 2)
     assume(
       'continuity',

@@ -10,6 +10,8 @@ export type Flange = 'top' | 'bottom';
 interface HeldPlaces {
   /** Both flanges: its supports, and the points named as restraints of both. */
   readonly both: readonly number[];
+  /** Of its supports the only one that a cantilever has: held against turning sideways too, free to warp. */
+  readonly turnsNot: readonly number[];
   /** Beside them only the one flange. */
   readonly only: Readonly<Record<Flange, readonly number[]>>;
 }
@@ -17,7 +19,9 @@ interface HeldPlaces {
 function heldPlaces(beam: Beam, length: number): HeldPlaces {
   const on = (places: readonly number[]) => places.filter((at) => at <= length + 1e-6);
   const points = beam.restraint === 'points';
+  const [first, ...others] = beam.supports;
   return {
+    turnsNot: first?.fixed && others.length === 0 ? [first.at] : [],
     both: sorted([...beam.supports.map((support) => support.at), ...(points ? on(beam.restraintPoints) : [])]),
     only: { top: points ? on(beam.topPoints) : [], bottom: beam.restraint === 'supports' ? [] : on(beam.bottomPoints) },
   };
@@ -157,6 +161,7 @@ function wholeBeam(beam: Beam, length: number, held: HeldPlaces, solution: BeamS
       EIw: E * Iw,
       moment: (x) => solution.at('moment', x),
       held: held.both,
+      slopeHeld: held.turnsNot,
       heldLines: [...held.only.top.map((at) => ({ at, above })), ...held.only.bottom.map((at) => ({ at, above: below }))],
       zj,
       loadHeight: beam.loadHeight === 'top' ? above : 0,

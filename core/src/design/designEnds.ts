@@ -2,6 +2,7 @@ import type { Building } from '../building';
 import type { Check } from '../sheet';
 import type { LooseEnd } from '../takedown';
 import type { FootingDesign } from './footing';
+import { FIXING } from './fixedEnds';
 import { ECCENTRIC } from './offAxis';
 import { UNKNOWN_SECTION, type MemberDesign } from './result';
 
@@ -36,8 +37,18 @@ export function memberEnd({ id, mark, section, reason, results }: MemberDesign):
   };
 }
 
-/** What stands beside the axis of a member by more than the construction tolerance. */
+/** What stands beside the axis of a member by more than the construction tolerance, or is fixed to it: what brings a moment that nothing is designed for. */
 function eccentricEnd(id: string, mark: string, checks: readonly Check[]): LooseEnd | null {
+  const fixing = checks.find(({ name }) => name === FIXING);
+  if (fixing)
+    return {
+      key: `fixed:${id}`,
+      item: id,
+      title: `${mark} takes the moment of a beam that is fixed to it`,
+      why: `${fixing.reason ?? ''}. Until it is, ${mark} is not verified.`,
+      remedy: 'Let the beam turn freely there, or design for the moment outside this program and say so.',
+      byCase: {},
+    };
   const row = checks.find(({ name }) => name === ECCENTRIC);
   if (!row) return null;
   return {

@@ -8,6 +8,7 @@ import type { PadStrength } from '../standard';
 import type { MemberLedger } from '../takedown';
 import { recordAxial } from './axialSheet';
 import type { Context } from './context';
+import { FIXING, fixedEndChecks } from './fixedEnds';
 import { ECCENTRIC, eccentricChecks } from './offAxis';
 import { COMBINATION, uncombinedChecks } from './uncombined';
 import { reducedSums, reductionAssumption, reductionOf, type MemberReduction } from './reduction';
@@ -197,7 +198,7 @@ export function sizeByBearing(
 }
 
 /** Rows that are not verified whatever the thickness. */
-const PENDING: ReadonlySet<string> = new Set(['Bearing', ECCENTRIC, COMBINATION]);
+const PENDING: ReadonlySet<string> = new Set(['Bearing', ECCENTRIC, FIXING, COMBINATION]);
 
 interface Trial {
   readonly width: number;
@@ -286,7 +287,10 @@ export function designFooting(context: Context, id: string, record = false): { d
           bearing,
         ),
       );
-      const eccentric = eccentricChecks(building, ledger, 'a pad with moment', bearing);
+      const eccentric = [
+        ...eccentricChecks(building, ledger, 'a pad with moment', bearing),
+        ...fixedEndChecks(context, ledger, philosophy, bearing),
+      ];
       // the mean pressure says nothing of the edge: it is no figure for an eccentric pad
       if (eccentric.length > 0)
         checks.push(

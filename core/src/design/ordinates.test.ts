@@ -24,6 +24,7 @@ function written(
   supports: readonly number[],
   loads: readonly (readonly [ArrivalShape, number, string?])[],
   hinges: number[] = [],
+  fixed: readonly number[] = [],
 ) {
   const beam = item('beam', 'B', {
     mark: 'B',
@@ -31,7 +32,7 @@ function written(
     from: { x: 0, y: 0 },
     to: { x: length, y: 0 },
     ownWeight: 0,
-    supports: supports.map((at) => ({ at, by: null })),
+    supports: supports.map((at) => ({ at, by: null, fixed: fixed.includes(at) })),
     hinges,
   }).body as Beam;
   const arrivals = loads.map(([shape, value, loadCase = 'permanent'], i): Arrival => ({
@@ -78,15 +79,46 @@ describe('moments and shears by statics from the factored loads', () => {
     expect(values.get('R_1')! / 1e3).toBeCloseTo((-1.5 * 9 * 2) / 6, 9);
     expect(values.get('M_s2')! / 1e6).toBeCloseTo(-1.5 * 9 * 2, 9);
   });
+  it('a cantilever, built in at either end: w L2 / 2 and w L, the moment that holds it by equilibrium', () => {
+    const w = 1.35 * 10;
+    for (const at of [0, 3000]) {
+      const { sheet, values } = written(3000, [at], [[spread(0, 3000, 10, 10), 1]], [], [at]);
+      expect(values.get('M_x')! / 1e6).toBeCloseTo((-w * 9) / 2, 9);
+      expect(Math.abs(values.get('V_x')!) / 1e3).toBeCloseTo(w * 3, 9);
+      expect(values.get('R_1')! / 1e3).toBeCloseTo(w * 3, 9);
+      expect(values.get('J_1')! / 1e6).toBeCloseTo(((at === 0 ? 1 : -1) * w * 9) / 2, 9);
+      expect(audit(sheet.entries, evaluate)).toEqual([]);
+    }
+  });
+  it('built in at one end, propped at the other: w L2 / 8 and 3/8 w L, by hand', () => {
+    const { sheet, values } = written(4000, [0, 4000], [[spread(0, 4000, 10, 10), 1]], [], [0]);
+    expect(values.get('M_x')! / 1e6).toBeCloseTo((-1.35 * 10 * 16) / 8, 9);
+    expect(values.get('R_2')! / 1e3).toBeCloseTo(0.375 * 1.35 * 10 * 4, 9);
+    expect(audit(sheet.entries, evaluate)).toEqual([]);
+  });
   it('of any beam they are those of its solution, on a sheet that re-evaluates', () => {
     const metres = (min: number, max: number) => fc.integer({ min: min * 10, max: max * 10 }).map((v) => v * 100);
     const beams = fc
-      .tuple(metres(3, 5), metres(3, 5), metres(0, 2), metres(0, 2), fc.boolean(), fc.boolean(), fc.boolean())
-      .map(([one, two, before, after, isTwo, isHinged, isTurned]) => {
+      .tuple(
+        metres(3, 5),
+        metres(3, 5),
+        metres(0, 2),
+        metres(0, 2),
+        fc.boolean(),
+        fc.boolean(),
+        fc.boolean(),
+        fc.array(fc.boolean(), { minLength: 3, maxLength: 3 }),
+      )
+      .map(([one, two, before, after, isTwo, isHinged, isTurned, held]) => {
         const inOrder = isTwo ? [before, before + one, before + one + two] : [before, before + one];
         // supports stand in the order in which somebody named them
         const supports = isTurned ? [...inOrder].reverse() : inOrder;
-        return { length: inOrder.at(-1)! + after, supports, hinges: isTwo && isHinged ? [before + one + 800] : [] };
+        return {
+          length: inOrder.at(-1)! + after,
+          supports,
+          hinges: isTwo && isHinged ? [before + one + 800] : [],
+          fixed: inOrder.filter((_, i) => held[i]),
+        };
       });
     const load = fc.tuple(
       fc.integer({ min: 0, max: 100 }),
@@ -97,14 +129,14 @@ describe('moments and shears by statics from the factored loads', () => {
       fc.constantFrom('permanent', 'snow'),
     );
     fc.assert(
-      fc.property(beams, fc.array(load, { minLength: 1, maxLength: 5 }), ({ length, supports, hinges }, list) => {
+      fc.property(beams, fc.array(load, { minLength: 1, maxLength: 5 }), ({ length, supports, hinges, fixed }, list) => {
         const loads = list.map(([a, b, start, end, isPoint, loadCase]) => {
           const [from, to] = [(Math.min(a, b) / 100) * length, (Math.max(a, b) / 100) * length];
           return isPoint || to - from < 50
             ? ([{ type: 'point', at: from } as const, (start + 1) * 1000, loadCase] as const)
             : ([spread(from, to, start + 1, end), 1, loadCase] as const);
         });
-        const { sheet, solution, values } = written(length, supports, loads, hinges);
+        const { sheet, solution, values } = written(length, supports, loads, hinges, fixed);
         expect(audit(sheet.entries, evaluate)).toEqual([]);
         const largest = (effect: 'moment' | 'shear') => {
           const { max, min } = solution.extremes(effect);
@@ -119,7 +151,10 @@ describe('moments and shears by statics from the factored loads', () => {
         }
         supports.forEach((at, i) => {
           const value = values.get(`M_s${i + 1}`);
-          if (value !== undefined) expect(Math.abs(value - solution.at('moment', at))).toBeLessThan(1e-6 * largest('moment') + 1);
+          if (value !== undefined)
+            expect(Math.min(...([-1, 1] as const).map((side) => Math.abs(value - solution.at('moment', at, side))))).toBeLessThan(
+              1e-6 * largest('moment') + 1,
+            );
         });
         solution.reactions.forEach(({ force }, i) => expect(values.get(`R_${i + 1}`)!).toBeCloseTo(force, 2));
       }),

@@ -100,32 +100,27 @@ export function recordOrdinates(model: BeamModel, loading: Loading, solution: Be
   const loads = gathered(model.loadsUnder(loading));
   const places = placesOf(model, solution, units);
   if (places.length === 0) return;
-  const reactions = solution.reactions;
-  const turns = reactions.some(({ moment }) => Math.abs(moment) > NEAR);
-  if (loads.length > WRITTEN || turns || !loads.every(hasResultant)) {
+  if (loads.length > WRITTEN || !loads.every(hasResultant)) {
     sheet.note(`${loads.length} different loads: moments and shears are given from the solution of the beam.`);
     for (const { effect, symbol, at, side, meaning } of places)
       sheet.given(symbol, solution.at(effect, at, side), effect === 'moment' ? 'moment' : 'force', meaning, 'beam solution');
     return;
   }
   const numbered = loads.map((load, i) => recordLoad(load, i + 1, sheet));
-  const forces = recordReactions(model, solution, numbered, sheet);
-  for (const place of places)
-    recordOrdinate(
-      place,
-      reactions.map(({ at }, i) => ({ at, force: forces[i]! })),
-      numbered,
-      sheet,
-    );
+  const held = recordReactions(model, solution, numbered, sheet);
+  for (const place of places) recordOrdinate(place, held, numbered, sheet);
 }
 
-/** Reactions, N, in the order of the supports: `R_1` and so on at `s_1`. */
-function recordReactions(model: BeamModel, { reactions }: BeamSolution, loads: readonly Numbered[], sheet: Sheet): number[] {
+/**
+ * Reactions, N, in the order of the supports: `R_1` and so on at `s_1`; of supports that hold the beam against turning the moment as well, `J_1`, positive
+ * where it bends the beam so that it hogs to the right of it.
+ */
+function recordReactions(model: BeamModel, { reactions }: BeamSolution, loads: readonly Numbered[], sheet: Sheet): Reaction[] {
   const places = reactions.map(({ at }) => at);
   places.forEach((at, i) => sheet.given(`s_${i + 1}`, at, 'length', `support ${i + 1}, from the start`));
   const forces = reactions.map(({ force }) => force);
   const last = forces.length - 1;
-  const byLever = last === 1 && model.beam.hinges.length === 0;
+  const byLever = last === 1 && model.beam.hinges.length === 0 && !model.isHeld;
   if (byLever) {
     const [s1, s2] = places as [number, number];
     const about = new Sum();
@@ -151,7 +146,21 @@ function recordReactions(model: BeamModel, { reactions }: BeamSolution, loads: r
   if (rest.formula !== '')
     sheet.step(`R_${which + 1}`, rest.formula, rest.inputs, rest.value, 'force', 'statics', 'reaction, by vertical equilibrium');
   else sheet.given(`R_${which + 1}`, 0, 'force', 'reaction: no load');
-  return forces;
+  const isCantilever = last === 0;
+  return reactions.map(({ at, moment }, i) => {
+    const held = { at, force: forces[i]!, moment };
+    if (Math.abs(moment) <= NEAR) return { ...held, moment: 0 };
+    const meaning = `moment that holds the beam at support ${i + 1}`;
+    if (!isCantilever) sheet.given(`J_${i + 1}`, moment, 'moment', meaning, 'beam solution');
+    else {
+      const about = new Sum();
+      for (const { n, force, at: z } of loads)
+        about.add(`W_${n} * (z_${n} - s_1)`, force * (z - at), { [`W_${n}`]: force, [`z_${n}`]: z, s_1: at });
+      sheet.step('J_1', about.formula, about.inputs, about.value, 'moment', 'statics', `${meaning}, by equilibrium`);
+      return { ...held, moment: about.value };
+    }
+    return held;
+  });
 }
 
 /** Inner supports that carry a moment, and where moment and shear are largest. */
@@ -159,8 +168,11 @@ function placesOf({ length }: BeamModel, solution: BeamSolution, units: UnitSyst
   const written = (at: number) => formatQuantity(at, 'length', units);
   const places: Ordinate[] = [];
   solution.reactions.forEach(({ at }, i) => {
-    if (at > 1 && at < length - 1)
-      places.push({ effect: 'moment', symbol: `M_s${i + 1}`, at, side: 1, meaning: `moment over support ${i + 1}` });
+    if (!(at > 1 && at < length - 1)) return;
+    // where the support is held against turning the moment is another on either side
+    const [left, right] = [solution.at('moment', at, -1), solution.at('moment', at, 1)];
+    const side = Math.abs(left) > Math.abs(right) * (1 + 1e-9) ? (-1 as const) : (1 as const);
+    places.push({ effect: 'moment', symbol: `M_s${i + 1}`, at, side, meaning: `moment over support ${i + 1}` });
   });
   for (const effect of ['moment', 'shear'] as const) {
     const { max, min } = solution.extremes(effect);
@@ -171,7 +183,7 @@ function placesOf({ length }: BeamModel, solution: BeamSolution, units: UnitSyst
       effect,
       symbol: effect === 'moment' ? 'M_x' : 'V_x',
       at,
-      side: near(-1) <= near(1) ? -1 : 1,
+      side: at > NEAR && near(-1) <= near(1) ? -1 : 1,
       meaning: `largest ${effect}, at ${written(at)}`,
     });
   }
@@ -180,7 +192,7 @@ function placesOf({ length }: BeamModel, solution: BeamSolution, units: UnitSyst
 
 function recordOrdinate(
   { effect, symbol, at: x, side, meaning }: Ordinate,
-  reactions: readonly Pick<Reaction, 'at' | 'force'>[],
+  reactions: readonly Reaction[],
   loads: readonly Numbered[],
   sheet: Sheet,
 ): void {
@@ -189,7 +201,9 @@ function recordOrdinate(
   sheet.given(name, x, 'length', `where it is looked at, from the start`);
   const isLeft = (at: number) => at < x - NEAR || (!isMoment && side > 0 && Math.abs(at - x) <= NEAR);
   const sum = new Sum();
-  reactions.forEach(({ at, force }, i) => {
+  reactions.forEach(({ at, force, moment }, i) => {
+    if (isMoment && moment !== 0 && (isLeft(at) || (side > 0 && Math.abs(at - x) <= NEAR)))
+      sum.add(`J_${i + 1}`, moment, { [`J_${i + 1}`]: moment }, -1);
     if (!isLeft(at)) return;
     const R = { [`R_${i + 1}`]: force };
     if (isMoment) sum.add(`R_${i + 1} * (${name} - s_${i + 1})`, force * (x - at), { ...R, [name]: x, [`s_${i + 1}`]: at });

@@ -1,7 +1,7 @@
 import type { BeamSolution, Effect } from '../beam';
 import { evaluatePolynomial } from '../beam';
 import { formatQuantity, type Kind, type UnitSystem } from '../quantity';
-import { Pencil, type Drawing } from './drawing';
+import { Pencil, sideOf, type Drawing } from './drawing';
 
 const KIND: Record<Effect, Kind> = { moment: 'moment', shear: 'force', deflection: 'sectionLength' };
 const TITLE: Record<Effect, string> = { moment: 'moment', shear: 'shear', deflection: 'deflection' };
@@ -9,7 +9,7 @@ const TITLE: Record<Effect, string> = { moment: 'moment', shear: 'shear', deflec
 export interface BeamDiagramInput {
   readonly mark: string;
   readonly solution: BeamSolution;
-  readonly supports: readonly number[];
+  readonly supports: readonly { readonly at: number; readonly fixed: boolean }[];
   readonly effect: Effect;
   readonly combination: string;
   readonly units: UnitSystem;
@@ -52,7 +52,9 @@ export function beamDiagram({ mark, solution, supports, effect, combination, uni
     'ink',
     { width: 2 },
   );
-  for (const at of supports) pencil.support(X(at), axis + 1);
+  for (const { at, fixed } of supports)
+    if (fixed) pencil.built(X(at), axis - 9, axis + 9, sideOf(at, solution.length));
+    else pencil.support(X(at), axis + 1);
   const peaks = Math.abs(max.value) >= Math.abs(min.value) ? [max, min] : [min, max];
   const significant = peaks.filter((peak) => Math.abs(peak.value) > 0.02 * Math.abs(peaks[0]!.value) && peak.value !== 0);
   for (const peak of significant) {

@@ -1,8 +1,8 @@
-import type { Beam } from '../building';
+import { stretchesOf, type Beam } from '../building';
 import { caseIn, NATURES, type Combination, type Nature } from '../load';
 import { formatQuantity, type UnitSystem } from '../quantity';
 import type { Arrival } from '../takedown';
-import { Pencil, type Drawing } from './drawing';
+import { Pencil, sideOf, type Drawing } from './drawing';
 
 export interface BeamElevationInput {
   readonly beam: Beam;
@@ -35,11 +35,17 @@ export function beamElevation(input: BeamElevationInput): Drawing {
   const [top, bottom] = [axis - DEEP / 2, axis + DEEP / 2];
   spreadLoads(pencil, input, X, top - 8);
   pencil.rectangle(left, top, right - left, DEEP, 'steel', { pen: 'ink', width: 1 });
+  for (const { from, to, factor } of stretchesOf(beam)) {
+    const depth = DEEP + (factor >= 1 ? 5 : -4);
+    pencil.rectangle(X(from), axis - depth / 2, X(to) - X(from), depth, 'steel', { pen: 'ink', width: 1 });
+    pencil.text((X(from) + X(to)) / 2, bottom + 12, `${+factor.toFixed(2)} EI`, { size: 9, anchor: 'middle', pen: 'soft' });
+  }
   forces(pencil, input, X, top - 8);
   for (const at of beam.hinges) pencil.circle(X(at), axis, 3.2, 'paper', 'ink');
   restraints(pencil, beam, length, X, top, bottom);
-  beam.supports.forEach(({ at }, i) => {
-    pencil.support(X(at), bottom + 1);
+  beam.supports.forEach(({ at, fixed }, i) => {
+    if (fixed) pencil.built(X(at), top - 6, bottom + 8, sideOf(at, length));
+    else pencil.support(X(at), bottom + 1);
     const anchor = X(at) < left + 30 ? 'start' : X(at) > right - 30 ? 'end' : 'middle';
     const carrier = carriers[i];
     if (carrier)

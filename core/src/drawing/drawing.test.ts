@@ -123,7 +123,16 @@ describe('diagrams on the beam', () => {
     { type: 'distributed', from: 0, to: 6000, start: 10, end: 10 },
   ]);
   const named = (effect: 'moment' | 'shear' | 'deflection', combination: string) =>
-    beamDiagram({ mark: 'B1', solution, supports: [0, 6000], effect, combination, units: 'SI', width: 500, height: 120 });
+    beamDiagram({
+      mark: 'B1',
+      solution,
+      supports: [0, 6000].map((at) => ({ at, fixed: false })),
+      effect,
+      combination,
+      units: 'SI',
+      width: 500,
+      height: 120,
+    });
   const draw = (effect: 'moment' | 'shear' | 'deflection') => named(effect, 'c');
   it('write a long name of a combination over several lines, all of it within the drawing', () => {
     const name = '6.10b: 1.249 G + 1.05 Q(C) + 1.5 Q(E) + 0.75 S + 1.5 W, with Wind on the loft, from the east, imposed, C on spans 1, 3';

@@ -207,4 +207,29 @@ export class Pencil {
       { pen: 'ink', width: 1 },
     );
   }
+
+  /** What holds a member against turning at x: a line across it from y1 to y2 with hatching, to one side at an end and to both between. */
+  built(x: number, y1: number, y2: number, side: 'left' | 'right' | 'both'): void {
+    this.line(
+      [
+        [x, y1],
+        [x, y2],
+      ],
+      'ink',
+      { width: 2 },
+    );
+    for (const way of side === 'both' ? [-1, 1] : [side === 'left' ? -1 : 1])
+      for (let y = y1 + 1; y < y2 - 2; y += 5)
+        this.line(
+          [
+            [x, y],
+            [x + way * 5, y + 4],
+          ],
+          'ink',
+          { width: 0.8 },
+        );
+  }
 }
+
+/** To which side of a fixed support a member of such a length does not go on. */
+export const sideOf = (at: number, length: number): 'left' | 'right' | 'both' => (at < 1 ? 'left' : at > length - 1 ? 'right' : 'both');

@@ -72,7 +72,7 @@ export function memberDiagrams(
       return beamDiagram({
         mark: beam.mark,
         solution: solved.get(under)!,
-        supports: beam.supports.map((support) => support.at),
+        supports: beam.supports,
         effect,
         combination: under.combination.name,
         units: building.brief.units,

@@ -5,6 +5,7 @@ import { Pencil, type Drawing } from './drawing';
 import { drawLoads, drawMeasurements, drawNotes, type PlanSheet } from './planExtras';
 import { dashOf, drawRemoved, statusLegend, type Status } from './planStatus';
 import { Places, textWidth } from './places';
+import { drawSupports } from './planSupports';
 import { fitView, toScreen, type PlanView } from './planView';
 
 export interface PlanInput {
@@ -241,8 +242,7 @@ class Plan implements PlanSheet {
         dash,
         item: id,
       });
-      for (const support of beam.supports)
-        this.pencil.circle(...this.place(pointAlong(beam, support.at)), 2.4, support.by ? 'paper' : 'accent', pen, id);
+      drawSupports(this.pencil, (point) => this.place(point), beam, pen, id);
     }
   }
 

@@ -1,4 +1,4 @@
-import { planLength, pointAlong, project, type Beam, type PlanPoint } from '../building';
+import { planLength, pointAlong, project, stretchesOf, type Beam, type PlanPoint } from '../building';
 import { PlinthError } from '../error';
 import { BookKeeper, resultantOf, type BalanceBook } from './balance';
 import { reactionByParts, reactionOf, sumOf, type Carried } from './carried';
@@ -257,7 +257,7 @@ class Calculation {
     const { node } = this;
     let found: ReturnType<Calculation['atSupports']>;
     try {
-      found = this.atSupports(body.hinges, supports);
+      found = this.atSupports(body, supports);
     } catch (error) {
       if (!(error instanceof PlinthError)) throw error;
       this.loseAll();
@@ -268,12 +268,13 @@ class Calculation {
           '',
           `${node.mark}: ${error.message}`,
           'It cannot be calculated, and its load lands nowhere.',
-          'Give it the supports that it has.',
+          'Give it the supports that it has, or say which of them is fixed.',
           this.carried.byCase,
         );
       return [];
     }
     const { parts, isLever, shares: shareOf } = found;
+    if (supports.some(({ fixed }) => fixed)) this.bookFixingMoments(body, supports, shareOf);
     let isUsual = isLever;
     for (let j = 0; j < supports.length; j += 1) {
       const support = supports[j]!;
@@ -293,6 +294,16 @@ class Calculation {
     );
   }
 
+  /** What fixed ends take as a moment: each load acts in one place, and its reactions, which are as large, in others. */
+  private bookFixingMoments(body: Beam, supports: readonly Bearer[], shareOf: readonly (readonly number[])[]): void {
+    const places = supports.map(({ at }) => pointAlong(body, at));
+    this.arrivals.forEach(({ shape, carried }, i) => {
+      const whole = resultantOf(body, shape);
+      const sum = (of: (place: PlanPoint) => number) => places.reduce((total, place, j) => total + shareOf[j]![i]! * of(place), 0);
+      this.book.put('offsets', carried, 0, whole.x - sum(({ x }) => x), whole.y - sum(({ y }) => y));
+    });
+  }
+
   private reactionOnSpans(shares: readonly number[], parts: Parts, j: number): Carried {
     const allPress = this.arrivals.every(
       ({ carried }, i) => carried.allPresses && shares[i]! >= 0 && parts[i]!.every((row) => row[j]! >= 0),
@@ -309,11 +320,12 @@ class Calculation {
    * @throws PlinthError when the beam cannot stand
    */
   private atSupports(
-    hinges: readonly number[],
+    body: Beam,
     supports: readonly Bearer[],
   ): { readonly shares: readonly (readonly number[])[]; readonly parts: Parts | null; readonly isLever: boolean } {
     const { node, arrivals } = this;
     const { length } = node;
+    const { hinges } = body;
     const lever = hinges.length === 0 ? leverOf(supports, length) : null;
     if (lever?.wholeSpan) {
       for (let i = 0; i < arrivals.length; i += 1) {
@@ -323,14 +335,15 @@ class Calculation {
       }
       return { shares: BOTH, parts: null, isLever: true };
     }
+    const stretches = stretchesOf(body);
     const spans = spansBetween(
       supports.map((support) => support.at),
       length,
     );
     const solved = (shares: readonly (readonly number[])[], parts: Parts | null) => ({ shares, parts, isLever: false });
-    if (spans.length <= 1) return solved(byColumn(unitReactions(supports, hinges, length, arrivals), supports.length), null);
+    if (spans.length <= 1) return solved(byColumn(unitReactions(supports, { hinges, stretches }, length, arrivals), supports.length), null);
     const pieces = arrivals.map((arrival) => piecesOn(spans, arrival.shape));
-    const rows = unitReactions(supports, hinges, length, pieces.flat());
+    const rows = unitReactions(supports, { hinges, stretches }, length, pieces.flat());
     let n = 0;
     const parts = pieces.map((list) => list.map(() => rows[n++]!));
     return solved(

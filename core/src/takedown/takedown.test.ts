@@ -23,14 +23,22 @@ const floor = item('buildUp', 'floor', {
 const footing = (id: string, x: number, y: number) => item('footing', id, { mark: id, at: { x, y }, level: 'L0' });
 const column = (id: string, x: number, y: number, by: string | null, base = 'L0', top = 'L1') =>
   item('column', id, { mark: id, at: { x, y }, base, top, by, ownWeight: 0.5 });
-const beam = (id: string, x1: number, y1: number, x2: number, y2: number, supports: [number, string | null][], more: object = {}) =>
+const beam = (
+  id: string,
+  x1: number,
+  y1: number,
+  x2: number,
+  y2: number,
+  supports: [number, string | null, boolean?][],
+  more: object = {},
+) =>
   item('beam', id, {
     mark: id,
     level: 'L1',
     from: { x: x1, y: y1 },
     to: { x: x2, y: y2 },
     ownWeight: 0.4,
-    supports: supports.map(([at, by]) => ({ at, by })),
+    supports: supports.map(([at, by, fixed = false]) => ({ at, by, fixed })),
     ...more,
   });
 /** Pads that a beam rests on directly lie at its level. */
@@ -614,8 +622,9 @@ const randomItems = fc
         0,
         bays * 5000,
         0,
-        Array.from({ length: bays + 1 }, (_, i) => [i * 5000, r() < 0.95 ? `C${i}` : null] as [number, string | null]),
+        Array.from({ length: bays + 1 }, (_, i) => [i * 5000, r() < 0.95 ? `C${i}` : null, r() < 0.2] as [number, string | null, boolean]),
         {
+          stretches: r() < 0.3 ? [{ from: r() * 2000, to: 2000 + r() * 3000, factor: 0.5 + 3 * r() }] : [],
           strips: [
             { buildUp: 'floor', from: r() * 1000, to: bays * 5000 + (r() < 0.2 ? 500 : 0), widthStart: r() * 4000, widthEnd: r() * 4000 },
           ],
@@ -635,10 +644,12 @@ const randomItems = fc
           r() * 250,
           x + r() * 200,
           y + overhang,
-          [
-            [0, before],
-            [Math.max(1.5, y - 200), `Q${i}`],
-          ],
+          r() < 0.15
+            ? [[0, before, true]]
+            : [
+                [0, before, r() < 0.15],
+                [Math.max(1.5, y - 200), `Q${i}`, r() < 0.15],
+              ],
           { strips: [{ buildUp: 'floor', from: 0, to: y, widthStart: r() * 3000, widthEnd: r() * 3000 }] },
         ),
       );
@@ -675,6 +686,80 @@ const randomItems = fc
     );
     return items;
   });
+
+describe('fixed ends', () => {
+  const balcony = (more: object = {}) => [
+    footing('F1', 0, 0),
+    column('C1', 0, 0, 'F1'),
+    beam('B1', 0, 0, 1500, 0, [[0, 'C1', true]], more),
+    item('load', 'tip', { label: 'rail', on: 'B1', type: 'point', nature: 'imposed', use: 'A', at: 1500, force: 3000 }),
+  ];
+  it('a cantilever hands all of its load to what it is fixed to, and the balance closes with its moment', () => {
+    const t = run(balcony());
+    expect(titles(t)).toEqual([]);
+    // 0.4 kN/m x 1.5 m and 0.5 kN/m x 3 m of column; 3 kN
+    expect(t.members.get('F1')!.sum).toEqual({ permanent: expect.closeTo(0.6e3 + 1.5e3, 6), 'imposed-A': expect.closeTo(3000, 6) });
+    expectClosed(t);
+    // the moment of 3 kN at 1.5 m stands among what changes its line of action
+    const line = t.balance.find(({ loadCase }) => loadCase.id === 'imposed-A')!;
+    expect(Math.max(Math.abs(line.offsets.aboutX), Math.abs(line.offsets.aboutY)) / 1e6).toBeCloseTo(4.5, 6);
+  });
+  it('not fixed, the same beam is a mechanism, and the loose end says what is missing', () => {
+    const t = run(balcony({ supports: [{ at: 0, by: 'C1' }] }));
+    expect(t.looseEnds.some(({ key, remedy }) => key.startsWith('unstable') && remedy.includes('fixed'))).toBe(true);
+  });
+  it('fixed at one end, a middle load gives 11/16 to it and 5/16 to the other', () => {
+    const t = run([
+      footing('F1', 0, 0),
+      footing('F2', 8000, 0),
+      beam(
+        'B1',
+        0,
+        0,
+        8000,
+        0,
+        [
+          [0, 'F1', true],
+          [8000, 'F2'],
+        ],
+        { ownWeight: 0 },
+      ),
+      item('load', 'P', { label: 'plant', on: 'B1', type: 'point', nature: 'imposed', use: 'E', at: 4000, force: 16_000 }),
+    ]);
+    expect(t.members.get('F1')!.sum['imposed-E']).toBeCloseTo(11_000, 6);
+    expect(t.members.get('F2')!.sum['imposed-E']).toBeCloseTo(5000, 6);
+    expectClosed(t);
+  });
+  it('a stretch that is stiffer draws load to it: over the middle of two spans, by the force method', () => {
+    // two spans of 4 m under 10 kN/m, the middle 4 m k times as stiff: middle reaction = d0 / f of the simple span of 8 m
+    const [L, k, w] = [8000, 4, 10];
+    const t = run([
+      footing('F1', 0, 0),
+      footing('F2', 4000, 0),
+      footing('F3', L, 0),
+      beam(
+        'B1',
+        0,
+        0,
+        L,
+        0,
+        [
+          [0, 'F1'],
+          [4000, 'F2'],
+          [L, 'F3'],
+        ],
+        { ownWeight: 0, stretches: [{ from: 2000, to: 6000, factor: k }] },
+      ),
+      item('load', 'w', { label: 'wall', on: 'B1', type: 'line', nature: 'permanent', from: 0, to: L, intensity: w }),
+    ]);
+    // int of M m / EI over half a span; M = w x (L - x) / 2, m = x / 2
+    const d = (a: number, b: number) => (w / 4) * ((L * (b ** 3 - a ** 3)) / 3 - (b ** 4 - a ** 4) / 4);
+    const f = (a: number, b: number) => (b ** 3 - a ** 3) / 12;
+    const middle = (d(0, 2000) + d(2000, 4000) / k) / (f(0, 2000) + f(2000, 4000) / k);
+    expect(t.members.get('F2')!.sum.permanent).toBeCloseTo(middle, 4);
+    expectClosed(t);
+  });
+});
 
 describe('any building', () => {
   it('closes in force and in moment about both plan axes, case by case, to 1e-9 of the applied load', () => {

@@ -19,6 +19,16 @@ const beamSupportSchema = z.strictObject({
   at: quantity('length', 'from the start of the beam', { min: 0 }),
   by: reference.describe('the member that it rests on, or hangs from'),
   holdsDown: z.boolean().default(false).describe('true when the connection can hold the beam down'),
+  fixed: z
+    .boolean()
+    .default(false)
+    .describe('true when the connection holds the beam against turning: the moment goes into what it rests on'),
+});
+
+const stretchSchema = z.strictObject({
+  from: quantity('length', 'start, from the start of the beam', { min: 0 }),
+  to: quantity('length', 'end, from the start of the beam', { min: 0 }),
+  factor: z.number().min(0.05).max(100).describe('its stiffness EI as a multiple of that of the section'),
 });
 
 export const beamSchema = z.strictObject({
@@ -34,11 +44,18 @@ export const beamSchema = z.strictObject({
   supports: z
     .array(beamSupportSchema)
     .max(60)
-    .describe('where it rests, and on what; when supports are found, only what is held down is read here'),
+    .describe('where it rests, and on what; when supports are found, only what is held down or fixed is read here'),
   hinges: z
     .array(quantity('length', 'from the start of the beam', { min: 0 }))
     .max(40)
     .default([]),
+  stretches: z
+    .array(stretchSchema)
+    .max(20)
+    .default([])
+    .describe(
+      'stretches that are stiffer, or less stiff, than the section: plates, notches; forces and deflections follow, its checks are of the section',
+    ),
   strips: z.array(stripSchema).max(200).default([]).describe('tributary strips of floor or roof'),
   restraint: z
     .enum(['supports', 'floor', 'points'])

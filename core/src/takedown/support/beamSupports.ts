@@ -68,18 +68,19 @@ export function findBeamSupports(
     const { id, body } = beams[i]!;
     supports.set(
       id,
-      candidates.map(({ at, by, rule }) => ({ by, at, holdsDown: isHeldDown(body, by, at, reach), rule })),
+      candidates.map(({ at, by, rule }) => ({ by, at, ...heldAs(body, by, at, reach), rule })),
     );
   }
   return { supports, doubts };
 }
 
-/** A found support is held down when the person said so of this support. */
-function isHeldDown(beam: Beam, by: string, at: number, reach: number): boolean {
-  return (
-    beam.supports.length > 0 &&
-    beam.supports.some((support) => support.by === by && support.holdsDown && Math.abs(support.at - at) <= 2 * reach)
-  );
+const LOOSE = { holdsDown: false, fixed: false } as const;
+
+/** A found support is held down, or fixed, when the person said so of this support. */
+function heldAs(beam: Beam, by: string, at: number, reach: number): Pick<Bearer, 'holdsDown' | 'fixed'> {
+  if (beam.supports.length === 0) return LOOSE;
+  const said = beam.supports.filter((support) => support.by === by && Math.abs(support.at - at) <= 2 * reach);
+  return { holdsDown: said.some(({ holdsDown }) => holdsDown), fixed: said.some(({ fixed }) => fixed) };
 }
 
 interface Post {

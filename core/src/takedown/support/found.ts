@@ -5,6 +5,8 @@ export interface Bearer {
   /** mm from the member's start; 0 for posts. */
   readonly at: number;
   readonly holdsDown: boolean;
+  /** It holds a beam against turning. */
+  readonly fixed: boolean;
   /** How it came to be: the rule that found it, with "{}" for the mark of what takes the load, or that it was named. */
   readonly rule: string;
 }

@@ -170,7 +170,8 @@ const loadSchema = z.discriminatedUnion('type', [
 export const beamLine = defineTool({
   id: 'beam.line',
   title: 'Line beam',
-  summary: 'Exact reactions and extremes of moment, shear and deflection of a beam of any number of spans, with cantilevers and hinges.',
+  summary:
+    'Exact reactions and extremes of moment, shear and deflection of a beam of any number of spans, with cantilevers, hinges and stretches of other stiffness.',
   input: z.strictObject({
     length: quantity('length', 'length of the beam', { above: 0 }),
     EI: quantity('stiffness', 'flexural stiffness', { above: 0 }),
@@ -187,6 +188,17 @@ export const beamLine = defineTool({
       .min(1, 'a beam needs a support')
       .max(100),
     hinges: z.array(quantity('length', 'from the left end')).max(100).default([]),
+    stretches: z
+      .array(
+        z.strictObject({
+          from: quantity('length', 'start, from the left end'),
+          to: quantity('length', 'end, from the left end'),
+          factor: z.number().min(0.001).max(1000).describe('its EI as a multiple of that of the beam'),
+        }),
+      )
+      .max(50)
+      .default([])
+      .describe('stretches of another stiffness'),
     loads: z.array(loadSchema).max(500).default([]),
   }),
   kinds: { force: 'force', moment: 'moment', at: 'length', shear: 'force', deflection: 'sectionLength' },

@@ -77,6 +77,7 @@ export function makeItem(
           ownWeight: 0.5,
           supports: [],
           hinges: [],
+          stretches: [],
           strips: [],
           restraint: 'supports',
           restraintPoints: [],

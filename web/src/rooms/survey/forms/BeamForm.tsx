@@ -1,56 +1,23 @@
-import {
-  findSection,
-  formatQuantity,
-  isReadBy,
-  isSection,
-  markOf,
-  planLength,
-  roundedUp,
-  ruleInWords,
-  STANDARDS,
-  type Beam,
-} from '@plinth/core';
+import { findSection, formatQuantity, isReadBy, isSection, planLength, roundedUp, STANDARDS, type Beam } from '@plinth/core';
 import { CheckField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../../parts/fields';
 import { PlacesField } from '../../../parts/PlacesField';
 import { PanelHead } from '../../../parts/SidePanel';
 import { useItems, useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
 import { SectionField } from '../../members/SectionField';
-import { supportOptions } from '../place';
+import { BeamContinuity } from './BeamContinuity';
+import { BeamSupports } from './BeamSupports';
 import { STATUS, type Of, ReductionField } from './common';
 
 export function BeamForm({ item }: { item: Of<'beam'> }) {
-  const { building, computed, units } = useProject();
+  const { building, units } = useProject();
   const { patch, quietly } = useEdit();
   const buildUps = useItems('buildUp').map(({ id, body }) => ({ value: id, label: body.name }));
   const { body } = item;
   const length = planLength(body);
-  const supports = supportOptions(building, item.id, ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting']);
   const set = (change: Partial<Beam>, what: string) => patch(item, change, `${body.mark}: ${what}`);
-  const support = (i: number, change: Partial<Beam['supports'][number]>) =>
-    set({ supports: body.supports.map((old, j) => (j === i ? { ...old, ...change } : old)) }, 'support changed');
   const strip = (i: number, change: Partial<Beam['strips'][number]>) =>
     set({ strips: body.strips.map((old, j) => (j === i ? { ...old, ...change } : old)) }, 'strip changed');
-  const found = (computed.takedown.bearers.get(item.id) ?? []).filter((bearer) => 'at' in bearer);
-  /** Names what was found, from where it can be changed. */
-  const nameThem = () =>
-    quietly(
-      set(
-        { supportsFound: false, supports: found.map(({ at, by, holdsDown }) => ({ at, by, holdsDown })) },
-        'supports named as they were found',
-      ),
-    );
-  const holdDown = (at: number, by: string | null, holdsDown: boolean) =>
-    set(
-      {
-        supports: found.map((bearer) => ({
-          at: bearer.at,
-          by: bearer.by,
-          holdsDown: bearer.at === at && bearer.by === by ? holdsDown : bearer.holdsDown,
-        })),
-      },
-      holdsDown ? 'held down' : 'not held down',
-    );
   return (
     <div className="space-y-3">
       <PanelHead mark={body.mark} what={`${body.role}, ${formatQuantity(length, 'length', units)}`}>
@@ -87,61 +54,7 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
         commit={(ownWeight) => set({ ownWeight }, 'own weight allowance')}
       />
 
-      <section aria-label="Supports">
-        <h3 className="label">Rests on</h3>
-        {body.supportsFound ? (
-          <>
-            {found.map(({ at, by, rule, holdsDown }) => (
-              <div key={`${at}-${by}`} className="mt-1 border-l-2 border-rule pl-2">
-                <span className="font-semibold">{by === null ? 'nothing' : markOf(building, by)}</span> at{' '}
-                {formatQuantity(at, 'length', units)}
-                <span className="block text-[12px] text-soft">found: {ruleInWords({ rule }, by === null ? '' : markOf(building, by))}</span>
-                <CheckField label="holds down" value={holdsDown} commit={(value) => holdDown(at, by, value)} />
-              </div>
-            ))}
-            {found.length < 2 ? (
-              <p className="text-[13px] text-oxide">
-                {found.length === 0 ? 'Nothing' : 'Only one support'} was found within{' '}
-                {formatQuantity(building.brief.reach, 'length', units)}: draw what carries it, or name it.
-              </p>
-            ) : null}
-            <button type="button" className="btn-line mt-1" onClick={nameThem}>
-              Name them myself
-            </button>
-          </>
-        ) : (
-          <>
-            {body.supports.map((entry, i) => (
-              <div key={i} className="mt-1 grid grid-cols-[5rem_1fr_auto] items-end gap-2">
-                <QuantityField label="at" kind="length" value={entry.at} commit={(at) => support(i, { at })} />
-                <SelectField label="member" value={entry.by ?? ''} commit={(by) => support(i, { by: by || null })} options={supports} />
-                <button
-                  type="button"
-                  className="text-[12px] text-soft hover:text-oxide"
-                  onClick={() => quietly(set({ supports: body.supports.filter((_, j) => j !== i) }, 'support taken away'))}
-                >
-                  Take away
-                </button>
-                <div className="col-span-3">
-                  <CheckField label="holds down" value={entry.holdsDown} commit={(holdsDown) => support(i, { holdsDown })} />
-                </div>
-              </div>
-            ))}
-            <div className="mt-1 flex gap-4">
-              <button
-                type="button"
-                className="btn-line"
-                onClick={() => quietly(set({ supports: [...body.supports, { at: length, by: null, holdsDown: false }] }, 'support added'))}
-              >
-                Add a support
-              </button>
-              <button type="button" className="btn-line" onClick={() => quietly(set({ supportsFound: true }, 'supports are found'))}>
-                Find them from the plan
-              </button>
-            </div>
-          </>
-        )}
-      </section>
+      <BeamSupports item={item} />
 
       <section aria-label="Strips">
         <h3 className="label">Carries strips of</h3>
@@ -284,7 +197,7 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
             commit={(precamber) => set({ precamber }, 'precamber')}
           />
         </div>
-        <HingesField item={item} />
+        <BeamContinuity item={item} />
         <ReductionField item={item} />
       </section>
       <TextField label="Note" value={body.note} commit={(text) => set({ note: text }, 'note')} />
@@ -382,20 +295,5 @@ function RoundUp({ strip, commit }: { strip: Beam['strips'][number]; commit: (ch
       round up to {say(start)}
       {end === start ? '' : ` and ${say(end)}`}, the exact width on record
     </button>
-  );
-}
-
-/** Where the beam is released in bending: at an inner support the spans beside it become simple. */
-function HingesField({ item }: { item: Of<'beam'> }) {
-  const { patch } = useEdit();
-  const { body } = item;
-  const set = (hinges: number[]) => patch(item, { hinges }, `${body.mark}: hinges`);
-  return (
-    <div className="mt-2">
-      <PlacesField label="Hinges at" value={body.hinges} most={planLength(body)} commit={set} />
-      {body.hinges.length === 0 ? (
-        <p className="text-[12px] text-soft">Its ends turn freely; it runs through over inner supports.</p>
-      ) : null}
-    </div>
   );
 }

@@ -1,0 +1,72 @@
+import { describe, expect, it } from 'vitest';
+import { item, type Family } from '../building';
+import { audit } from '../sheet';
+import { evaluate } from '../sheet/evaluate.test.data';
+import { bay } from './bay.test.data';
+import { computeProject, ProjectEngine, sheetFor } from '.';
+import { FIXING } from './fixedEnds';
+
+/** The column of a bay with a balcony beam of 1.5 m that is fixed to it, or not. */
+const balcony = (fixed: boolean, family?: Family) =>
+  bay({
+    ...(family ? { family } : {}),
+    extra: [
+      item('beam', 'K1', {
+        mark: 'K1',
+        level: 'L1',
+        from: { x: 0, y: 0 },
+        to: { x: -1500, y: 0 },
+        section: family === 'american' ? 'W8X31' : 'UC 152x152x30',
+        ownWeight: 0.3,
+        supports: [{ at: 0, by: 'C1', fixed }],
+      }),
+      item('load', 'rail', { label: 'rail', on: 'K1', type: 'point', nature: 'imposed', use: 'A', at: 1500, force: 4000 }),
+    ],
+  });
+
+describe('a beam that is fixed to a column', () => {
+  // own weight 30 kg/m; 6.10b unfavourable: 0.925 x 1.35 and 1.5
+  const moment = 1.5 * 4 * 1.5 + (0.925 * 1.35 * 0.03 * 9.80665 * 1.5 ** 2) / 2;
+
+  it('is designed for the moment that holds it, as an overhang, on a sheet that re-evaluates', () => {
+    const project = computeProject(balcony(true));
+    const { checks } = project.members.get('K1')!.results[0]!;
+    const bending = checks.find(({ name }) => name === 'Bending')!;
+    expect(bending.demand! / 1e6).toBeCloseTo(moment, 1);
+    expect(checks.find(({ name }) => name.startsWith('Deflection, total'))!.reason).toContain('overhang');
+    expect(project.members.get('K1')!.assumptions.map(({ key }) => key)).toContain('fixed-0');
+    const sheet = sheetFor(project, 'K1')!;
+    expect(audit(sheet.entries, evaluate)).toEqual([]);
+    expect(JSON.stringify(sheet.entries)).toContain('"symbol":"J_1"');
+  });
+  it('what it is fixed to is not verified, and says how large the moment is', () => {
+    for (const family of ['european', 'american', 'british'] as const) {
+      const project = computeProject(balcony(true, family));
+      const row = project.members.get('C1')!.results[0]!.checks.find(({ name }) => name === FIXING)!;
+      expect(row.verdict).toBe('unproven');
+      expect(row.reason).toContain('K1 is fixed to it and brings');
+      if (family === 'european') expect(row.reason).toContain(`${moment.toFixed(2).slice(0, 4)}`);
+      expect(project.members.get('C1')!.verdict).toBe('unproven');
+      expect(project.looseEnds.some(({ key }) => key === 'fixed:C1')).toBe(true);
+      // the pad under it gets the force alone
+      expect(project.footings.get('F1')!.checks.some(({ name }) => name === FIXING)).toBe(false);
+    }
+  });
+  it('an edit of how it is held is seen by what carries it', () => {
+    const engine = new ProjectEngine();
+    const rows = (fixed: boolean) =>
+      engine
+        .run(balcony(fixed))
+        .members.get('C1')!
+        .results[0]!.checks.filter(({ name }) => name === FIXING).length;
+    expect([rows(true), rows(false), rows(true)]).toEqual([1, 0, 1]);
+  });
+  it('supports that are found take how they are held from those that were said to be', () => {
+    const items = balcony(true).map((entry) =>
+      entry.id === 'K1' && entry.kind === 'beam' ? { ...entry, body: { ...entry.body, supportsFound: true } } : entry,
+    );
+    const project = computeProject(items);
+    expect(project.building.beams.get('K1')!.supports).toMatchObject([{ by: 'C1', fixed: true }]);
+    expect(project.members.get('K1')!.reason).toBeNull();
+  });
+});

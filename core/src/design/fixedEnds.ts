@@ -1,0 +1,52 @@
+import { BeamModel, largestOf, type Largest } from '../analysis';
+import type { Combination } from '../load';
+import { formatQuantity } from '../quantity';
+import { unproven, type Check, type Sheet } from '../sheet';
+import type { Philosophy } from '../standard';
+import type { MemberLedger } from '../takedown';
+import type { Context } from './context';
+
+export const FIXING = 'Moment of a fixed beam';
+
+/** A beam that is fixed to a member, and the largest moment that it brings of either sign. */
+interface FixedBeam {
+  readonly mark: string;
+  /** Nmm; null: nothing acts on it. */
+  readonly moment: Largest | null;
+}
+
+/** The beams that are fixed to a member. */
+function fixedBeams(
+  { building, takedown }: Context,
+  ledger: Pick<MemberLedger, 'arrivals'>,
+  combinations: readonly Combination[],
+): FixedBeam[] {
+  const seen = new Set<string>();
+  return ledger.arrivals.flatMap(({ source }) => {
+    if (source.type !== 'member') return [];
+    const { member, leave } = source;
+    const beam = building.beams.get(member);
+    const support = beam?.supports[leave];
+    const key = `${member}.${leave}`;
+    if (!beam || !support?.fixed || seen.has(key)) return [];
+    seen.add(key);
+    // without springs the stiffness itself is of no account
+    const model = new BeamModel(beam, takedown.members.get(member)!.arrivals, 1e13, building.cases);
+    return [{ mark: beam.mark, moment: largestOf(model.parts, model.fixingMoments(Math.min(support.at, model.length)), combinations) }];
+  });
+}
+
+/** A row that says what is missing on a member for each beam that is fixed to it: it takes their moments, and is not designed for them. */
+export function fixedEndChecks(context: Context, ledger: Pick<MemberLedger, 'arrivals'>, philosophy: Philosophy, sheet?: Sheet): Check[] {
+  const found = fixedBeams(context, ledger, context.combinations(philosophy).strength);
+  if (found.length === 0) return [];
+  const { units } = context.building.brief;
+  const named = found
+    .map(({ mark, moment }) =>
+      moment
+        ? `${mark} is fixed to it and brings ${formatQuantity(Math.abs(moment.value), 'moment', units)} (${moment.combination})`
+        : `${mark} is fixed to it`,
+    )
+    .join('; ');
+  return [unproven(FIXING, 'statics', 'ductile', `${named}: that moment is not designed for yet`, sheet)];
+}

@@ -1,0 +1,103 @@
+import { formatQuantity, markOf, planLength, ruleInWords, type Beam } from '@plinth/core';
+import { CheckField, QuantityField, SelectField } from '../../../parts/fields';
+import { useProject } from '../../../project/context';
+import { useEdit } from '../../../project/useEdit';
+import { supportOptions } from '../place';
+import type { Of } from './common';
+
+type Support = Beam['supports'][number];
+type Held = Pick<Support, 'holdsDown' | 'fixed'>;
+
+/** What a change of how a beam is held is called in the history. */
+const heldWords = ({ holdsDown, fixed }: Partial<Held>) =>
+  fixed !== undefined ? (fixed ? 'fixed' : 'turns freely') : holdsDown ? 'held down' : 'not held down';
+
+/** What a beam rests on, as found or as named, and how its connections hold it. */
+export function BeamSupports({ item }: { item: Of<'beam'> }) {
+  const { building, computed, units } = useProject();
+  const { patch, quietly } = useEdit();
+  const { body } = item;
+  const length = planLength(body);
+  const options = supportOptions(building, item.id, ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting']);
+  const set = (change: Partial<Beam>, what: string) => patch(item, change, `${body.mark}: ${what}`);
+  const found = (computed.takedown.bearers.get(item.id) ?? []).flatMap((bearer) => ('at' in bearer ? [bearer] : []));
+  const asNamed = found.map(({ at, by, holdsDown, fixed }): Support => ({ at, by, holdsDown, fixed }));
+  const hold = (at: number, by: string | null, change: Partial<Held>) =>
+    set({ supports: asNamed.map((one) => (one.at === at && one.by === by ? { ...one, ...change } : one)) }, heldWords(change));
+  const change = (i: number, change: Partial<Support>, what = 'support changed') =>
+    set({ supports: body.supports.map((old, j) => (j === i ? { ...old, ...change } : old)) }, what);
+  const tooFew = found.length < 2 && !found.some(({ fixed }) => fixed);
+  return (
+    <section aria-label="Supports">
+      <h3 className="label">Rests on</h3>
+      {body.supportsFound ? (
+        <>
+          {found.map(({ at, by, rule, holdsDown, fixed }) => (
+            <div key={`${at}-${by}`} className="mt-1 border-l-2 border-rule pl-2">
+              <span className="font-semibold">{by === null ? 'nothing' : markOf(building, by)}</span> at{' '}
+              {formatQuantity(at, 'length', units)}
+              <span className="block text-[12px] text-soft">found: {ruleInWords({ rule }, by === null ? '' : markOf(building, by))}</span>
+              <HoldFields held={{ holdsDown, fixed }} commit={(held) => hold(at, by, held)} />
+            </div>
+          ))}
+          {tooFew ? (
+            <p className="text-[13px] text-oxide">
+              {found.length === 0 ? 'Nothing' : 'Only one support'} was found within {formatQuantity(building.brief.reach, 'length', units)}
+              : draw what carries it, or name it
+              {found.length === 1 ? '; a cantilever is fixed to its one support' : ''}.
+            </p>
+          ) : null}
+          <button
+            type="button"
+            className="btn-line mt-1"
+            onClick={() => quietly(set({ supportsFound: false, supports: asNamed }, 'supports named as they were found'))}
+          >
+            Name them myself
+          </button>
+        </>
+      ) : (
+        <>
+          {body.supports.map((entry, i) => (
+            <div key={i} className="mt-1 grid grid-cols-[5rem_1fr_auto] items-end gap-2">
+              <QuantityField label="at" kind="length" value={entry.at} commit={(at) => change(i, { at })} />
+              <SelectField label="member" value={entry.by ?? ''} commit={(by) => change(i, { by: by || null })} options={options} />
+              <button
+                type="button"
+                className="text-[12px] text-soft hover:text-oxide"
+                onClick={() => quietly(set({ supports: body.supports.filter((_, j) => j !== i) }, 'support taken away'))}
+              >
+                Take away
+              </button>
+              <div className="col-span-3">
+                <HoldFields held={entry} commit={(held) => change(i, held, heldWords(held))} />
+              </div>
+            </div>
+          ))}
+          <div className="mt-1 flex gap-4">
+            <button
+              type="button"
+              className="btn-line"
+              onClick={() =>
+                quietly(set({ supports: [...body.supports, { at: length, by: null, holdsDown: false, fixed: false }] }, 'support added'))
+              }
+            >
+              Add a support
+            </button>
+            <button type="button" className="btn-line" onClick={() => quietly(set({ supportsFound: true }, 'supports are found'))}>
+              Find them from the plan
+            </button>
+          </div>
+        </>
+      )}
+    </section>
+  );
+}
+
+function HoldFields({ held, commit }: { held: Held; commit: (change: Partial<Held>) => Promise<void> }) {
+  return (
+    <div className="flex gap-4">
+      <CheckField label="holds down" value={held.holdsDown} commit={(holdsDown) => commit({ holdsDown })} />
+      <CheckField label="fixed against turning" value={held.fixed} commit={(fixed) => commit({ fixed })} />
+    </div>
+  );
+}
