@@ -88,7 +88,7 @@ export function recordColumnForces(
     const moment = arm * total;
     scope.step(
       `M_${n}`,
-      `${side < 0 ? '-' : ''}${share} * e_${n} * R_${n}`,
+      `${side < 0 ? '-' : ''}${share === 1 ? '' : `${share} * `}e_${n} * R_${n}`,
       { [`e_${n}`]: eccentricity, [`R_${n}`]: total },
       moment,
       'moment',

@@ -1,8 +1,9 @@
-import { Assembler, type Item } from '../building';
+import { Assembler, itemName, type Item } from '../building';
 import { findSection } from '../section';
 import { philosophyOf, STANDARDS } from '../standard';
-import { TakedownEngine, withFoundSupports } from '../takedown';
+import { TakedownEngine, withFoundSupports, type LooseEnd } from '../takedown';
 import { contextOf } from './context';
+import { iterate, type Feedback } from './feedback';
 import { lightest, trySections } from './sizing';
 
 /** One member that was looked at while all are sized. */
@@ -24,11 +25,25 @@ export interface SizedMember {
 export interface SizedBuilding {
   readonly members: readonly SizedMember[];
   readonly passes: number;
-  /** False when the weights had not settled when it stopped trying. */
-  readonly settled: boolean;
+  /** What had not settled when it stopped trying. */
+  readonly looseEnds: readonly LooseEnd[];
 }
 
 const MOST_PASSES = 8;
+
+/** Items with the sections chosen so far, and of each member that was looked at what came of it. */
+interface Sizes {
+  readonly items: readonly Item[];
+  readonly chosen: ReadonlyMap<string, SizedMember>;
+}
+
+/** A heavier section loads what is beneath it. */
+const OWN_WEIGHT: Feedback<Sizes> = {
+  id: 'own-weight',
+  title: 'The own weight of the sections',
+  read: ({ chosen }) => new Map([...chosen].map(([id, { section }]) => [id, section === null ? 0 : findSection(section).mass])),
+  tolerance: 0,
+};
 
 /**
  * Sizes every beam and column that has no section, from the top down, each trial with its own weight, and again until nothing changes:
@@ -48,13 +63,11 @@ export function* sizeUnsized(items: readonly Item[]): Generator<SizingStep, Size
         : [],
     ),
   );
-  const chosen = new Map<string, SizedMember>();
-  let current = items;
-  let pass = 0;
-  let settled = open.size === 0;
-  while (!settled && pass < MOST_PASSES) {
-    pass += 1;
-    settled = true;
+  if (open.size === 0) return { members: [], passes: 0, looseEnds: [] };
+
+  function* pass(sizes: Sizes, number: number): Generator<SizingStep, Sizes, void> {
+    let current = sizes.items;
+    const chosen = new Map(sizes.chosen);
     let done = 0;
     const order = engine.run(assembler.assemble(current)).order.filter((id) => open.has(id));
     for (const id of order) {
@@ -62,21 +75,24 @@ export function* sizeUnsized(items: readonly Item[]): Generator<SizingStep, Size
       const takedown = engine.run(drawn);
       const building = withFoundSupports(drawn, takedown);
       const { mark } = takedown.members.get(id)!;
-      yield { done, total: order.length, pass, mark };
+      yield { done, total: order.length, pass: number, mark };
       done += 1;
       const best = lightest(trySections(contextOf(building, takedown), id));
       const before = chosen.get(id)?.section ?? null;
       if (!best) {
         // what was found in an earlier pass no longer carries
-        if (before !== null || !chosen.has(id)) chosen.set(id, { id, mark, section: null });
-        if (before !== null) settled = false;
+        chosen.set(id, { id, mark, section: null });
         continue;
       }
       if (before !== null && findSection(before).mass >= best.mass) continue;
       chosen.set(id, { id, mark, section: best.designation });
       current = current.map((item) => (item.id === id ? ({ ...item, body: { ...item.body, section: best.designation } } as Item) : item));
-      settled = false;
     }
+    return { items: current, chosen };
   }
-  return { members: [...chosen.values()], passes: pass, settled };
+
+  const start: Sizes = { items, chosen: new Map() };
+  const markIn = new Map(items.map((item) => [item.id, itemName(item)]));
+  const { state, passes, looseEnds } = yield* iterate(start, [OWN_WEIGHT], pass, MOST_PASSES, (id) => markIn.get(id) ?? id);
+  return { members: [...state.chosen.values()], passes, looseEnds };
 }

@@ -17,14 +17,14 @@ export function drawSupports(
       pencil.circle(x, y, 2.4, carrier ? 'paper' : 'accent', pen, item);
       continue;
     }
-    const [dx, dy] = [(-(by - ay) / drawn) * 5, ((bx - ax) / drawn) * 5];
+    const [dx, dy] = [(-(by - ay) / drawn) * 9, ((bx - ax) / drawn) * 9];
     pencil.line(
       [
         [x - dx, y - dy],
         [x + dx, y + dy],
       ],
       pen,
-      { width: 4, item },
+      { width: 3, item },
     );
   }
 }

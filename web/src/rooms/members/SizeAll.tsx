@@ -29,7 +29,7 @@ export function SizeAll() {
       const none = sized.members.filter(({ section }) => section === null).map(({ mark }) => mark);
       if (changed.length > 0) await put(changed, `${changed.length} members sized with their own weight, ${sized.passes} passes`);
       if (none.length > 0) toast.error(`No shape of the usual families carries: ${none.join(', ')}.`);
-      if (!sized.settled) toast.error('The weights had not settled: look at the sizes again.');
+      for (const { title, why, remedy } of sized.looseEnds) toast.error(`${title}. ${why} ${remedy}`);
     } finally {
       setStep(null);
     }

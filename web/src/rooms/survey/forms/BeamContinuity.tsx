@@ -6,6 +6,13 @@ import type { Of } from './common';
 
 type Stretch = Beam['stretches'][number];
 
+/** Lengths of a beam that no stretch takes, shorter ones than 20 mm left out. */
+function gaps(taken: readonly Stretch[], length: number): { readonly from: number; readonly to: number }[] {
+  const sorted = [...taken].sort((a, b) => a.from - b.from);
+  const starts = [0, ...sorted.map(({ to }) => to)];
+  return starts.map((from, i) => ({ from, to: sorted[i]?.from ?? length })).filter(({ from, to }) => to - from >= 20);
+}
+
 /** Where the beam is released in bending, and where it is stiffer, or less stiff, than its section. */
 export function BeamContinuity({ item }: { item: Of<'beam'> }) {
   const { patch, quietly } = useEdit();
@@ -14,18 +21,14 @@ export function BeamContinuity({ item }: { item: Of<'beam'> }) {
   const hinges = (places: number[]) => patch(item, { hinges: places }, `${body.mark}: hinges`);
   const stretches = (list: Stretch[]) => patch(item, { stretches: list }, `${body.mark}: stretches of other stiffness`);
   const change = (i: number, one: Partial<Stretch>) => stretches(body.stretches.map((old, j) => (j === i ? { ...old, ...one } : old)));
-  // after the last one, half of what is left
-  const next = (): Stretch => {
-    const from = Math.max(0, ...body.stretches.map(({ to }) => to));
-    return { from, to: from + (length - from) / 2, factor: 2 };
-  };
-  const isFull = next().to - next().from < 10;
+  const free = gaps(body.stretches, length)[0];
   return (
     <section aria-label="Continuity" className="mt-2">
       <PlacesField label="Hinges at" value={body.hinges} most={length} commit={hinges} />
       {body.hinges.length === 0 && !body.supports.some(({ fixed }) => fixed) ? (
         <p className="text-[12px] text-soft">Its ends turn freely; it runs through over inner supports.</p>
       ) : null}
+      {body.stretches.length > 0 ? <h4 className="mt-2 text-[12px] text-soft">Stretches of other stiffness</h4> : null}
       {body.stretches.map((stretch, i) => (
         <div key={i} className="mt-2 grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2 border-l-2 border-rule pl-2">
           <QuantityField label="from" kind="length" value={stretch.from} commit={(from) => change(i, { from })} />
@@ -40,11 +43,16 @@ export function BeamContinuity({ item }: { item: Of<'beam'> }) {
           </button>
         </div>
       ))}
-      {isFull ? null : (
-        <button type="button" className="btn-line mt-1" onClick={() => quietly(stretches([...body.stretches, next()]))}>
+      {free ? (
+        <button
+          type="button"
+          className="btn-line mt-1"
+          // the first half of what is free, for its ends to be typed over
+          onClick={() => quietly(stretches([...body.stretches, { from: free.from, to: (free.from + free.to) / 2, factor: 2 }]))}
+        >
           Add a stretch of other stiffness
         </button>
-      )}
+      ) : null}
     </section>
   );
 }

@@ -1,0 +1,87 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { defaultBrief, item, type Item } from '@plinth/core';
+import type { RunningServer } from '../server/src';
+import { importProject, startApp } from './app';
+import { saved as savedIn } from './board';
+import { Browser } from './browser';
+
+/** A balcony beam drawn out from a column: nothing holds it until somebody says that it is fixed there. */
+describe('a beam that is fixed at its end', () => {
+  let app: RunningServer;
+  let browser: Browser;
+  let url: string;
+  beforeAll(async () => {
+    app = await startApp(false);
+    browser = await Browser.open();
+    const items: Item[] = [
+      item('brief', 'brief', defaultBrief('Heron balcony', 'european')),
+      item('level', 'floor', { name: 'Floor', elevation: 3000 }),
+      item('level', 'ground', { name: 'Ground', elevation: 0 }),
+      item('footing', 'F1', { mark: 'F1', at: { x: 0, y: 0 }, level: 'ground' }),
+      item('column', 'C1', {
+        mark: 'C1',
+        at: { x: 0, y: 0 },
+        base: 'ground',
+        top: 'floor',
+        by: 'F1',
+        section: 'UC 152x152x30',
+        ownWeight: 0.3,
+      }),
+      item('beam', 'K1', {
+        mark: 'K1',
+        level: 'floor',
+        from: { x: 0, y: 0 },
+        to: { x: 2000, y: 0 },
+        section: 'UB 203x133x25',
+        ownWeight: 0.3,
+        supportsFound: true,
+        supports: [],
+      }),
+      item('load', 'rail', { label: 'rail', on: 'K1', type: 'point', nature: 'imposed', use: 'A', at: 2000, force: 4000 }),
+    ];
+    const id = await importProject(app, 'Heron balcony', items);
+    url = `${app.url}/projects/${id}`;
+  });
+  afterAll(async () => {
+    await browser?.close();
+    await app?.close();
+  });
+  const saved = () => savedIn(browser);
+
+  it('turns freely at first: it is a mechanism, and the form says what a cantilever needs', async () => {
+    await browser.go(`${url}/survey?level=floor&item=K1`);
+    await browser.waitForText('[aria-label="Supports"]', 'a cantilever is fixed to its one support');
+    await browser.waitForText('footer', 'imposed, A 4.00 ≠ 0');
+  });
+
+  it('fixed, it stands and is designed; the column that takes its moment is not verified and says how much', async () => {
+    await (await browser.field('fixed against turning')).click();
+    await saved();
+    await browser.waitForText('[aria-label="Supports"]', /^(?!.*Only one support)/s);
+    await browser.go(`${url}/members?item=K1&level=floor`);
+    // 1.5 x 4 kN x 2 m and its own weight
+    await browser.waitForText('main', /12\.6\d* kNm at 0/);
+    await browser.go(`${url}/members?item=C1&level=floor`);
+    await browser.waitForText('main', 'K1 is fixed to it and brings 12.6');
+  });
+
+  it('a stretch of other stiffness is written, and one over another is refused at its field', async () => {
+    await browser.go(`${url}/survey?level=floor&item=K1`);
+    await browser.clickText('Add a stretch of other stiffness');
+    await browser.waitForText('[aria-label="Continuity"]', 'Take away');
+    await browser.type('times EI', '3');
+    await saved();
+    await browser.clickText('Add a stretch of other stiffness');
+    await browser.until(
+      () => browser.driver.executeScript<number>(`return document.querySelectorAll('[aria-label="Continuity"] .grid').length`),
+      (rows) => rows === 2,
+      'no second stretch',
+    );
+    await saved();
+    await browser.type('to [m]', '1.2');
+    await browser.waitForText('[aria-label="Continuity"]', 'lies over another');
+    await browser.go(`${url}/members?item=K1&level=floor`);
+    await browser.waitForText('main', '3 EI');
+    expect(await browser.complaints()).toEqual([]);
+  });
+});
