@@ -2,6 +2,7 @@ import { BeamSystem, type BeamLoad, type BeamSolution, type Effect } from '../be
 import { planLength, stretchesOf, type Beam } from '../building';
 import type { Combination, LoadCases } from '../load';
 import { spansBetween, withValues, type Arrival } from '../takedown';
+import { extremeSets, NO_FORCES, type EndForces, type EndSet } from './endForces';
 import { distinctFor, namedLoadings, type Loading } from './loading';
 import { pickParts } from './pick';
 import { beamLoads, partsOf, type LoadPart } from './parts';
@@ -112,9 +113,14 @@ export class BeamModel {
     return this.alone.map((solution) => solution.at(effect, at, side));
   }
 
-  /** The moment that each part puts into what holds the beam against turning at a support, unfactored, Nmm: clockwise positive, looking with the start at the left. */
-  fixingMoments(at: number): number[] {
-    return this.alone.map((solution) => -(solution.reactions.find((reaction) => Math.abs(reaction.at - at) < 1e-6)?.moment ?? 0));
+  /** What each part hands to a support by itself, unfactored, in the order of the parts. @param support its number among the beam's supports */
+  endForcesAlone(support: number): EndForces[] {
+    return this.alone.map(({ reactions }) => ({ ...NO_FORCES, Vz: reactions[support]!.force, My: -reactions[support]!.moment }));
+  }
+
+  /** Sets of forces that act at once at a support, under which one of them is largest in either sense. */
+  endSets(support: number, combinations: readonly Combination[]): EndSet[] {
+    return extremeSets(this.parts, this.endForcesAlone(support), this.distinct(combinations), this.spans.length);
   }
 
   /** What lands on the beam under a loading: the arrivals with what is present of them. */

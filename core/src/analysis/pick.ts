@@ -1,4 +1,4 @@
-import type { Combination, LoadCase } from '../load';
+import type { Combination } from '../load';
 
 /** What can be there or not, as far as the choice of it goes. */
 export interface Pickable {
@@ -57,42 +57,6 @@ export function pickParts(
     ({ isPermanent, oneOf }, i) =>
       isPermanent || (oneOf === undefined ? values[i]! >= -nothing : best.get(oneOf) === unitAt(i) && values[i]! >= -nothing),
   );
-}
-
-/** The largest of an effect over combinations, of either sign. */
-export interface Largest {
-  readonly value: number;
-  /** Name of the combination. */
-  readonly combination: string;
-}
-
-/**
- * The largest of an effect, of either sign, over combinations: of variable parts those that add to it.
- * @param values what each part does by itself, unfactored
- * @returns null where nothing has an effect
- */
-export function largestOf(
-  parts: readonly (Pickable & { readonly loadCase: LoadCase })[],
-  values: readonly number[],
-  combinations: readonly Combination[],
-): Largest | null {
-  let found: Largest | null = null;
-  for (const combination of combinations) {
-    const factored = parts.map(({ loadCase }, i) => (combination.factors[loadCase.id] ?? 0) * values[i]!);
-    const nothing = 1e-9 * factored.reduce((sum, value) => sum + Math.abs(value), 0);
-    for (const sense of [1, -1]) {
-      const present = pickParts(
-        parts,
-        factored.map((value) => sense * value),
-        combination.permanent,
-        nothing,
-      );
-      if (!present) continue;
-      const value = factored.reduce((sum, one, i) => sum + (present[i] ? one : 0), 0);
-      if (!found || Math.abs(value) > Math.abs(found.value)) found = { value, combination: combination.name };
-    }
-  }
-  return found;
 }
 
 /**

@@ -16,6 +16,7 @@ import type { Context } from './context';
 import { noteRefusal } from './refusal';
 import { isReadBy } from './unreadFields';
 import { loadPathChecks } from './loadPath';
+import { recordSupportForces } from './supportForces';
 import { recordEffects } from './effectsSheet';
 import { recordTakedown } from './takedownSheet';
 import { standingLoads, webChecks } from './standing';
@@ -158,6 +159,7 @@ export function checkBeam(
     beam.role === 'truss'
       ? []
       : deflectionChecks(model, deflection, takedown.cases, building.brief, ledger.transfer, EI, sheet?.scope('Deflection'));
+  if (sheet) recordSupportForces(context, ledger.id, context.combinations(philosophy).strength, sheet.scope('Forces at its supports'));
   const standing = standingLoads(context, model);
   const webs =
     standing.length === 0 && beam.seat === null ? [] : webChecks(standing, { section, grade, model, loadings }, context, philosophy, sheet);

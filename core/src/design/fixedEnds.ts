@@ -1,4 +1,4 @@
-import { BeamModel, largestOf, type Largest } from '../analysis';
+import { BeamModel, type EndSet } from '../analysis';
 import type { Combination } from '../load';
 import { formatQuantity } from '../quantity';
 import { unproven, type Check, type Sheet } from '../sheet';
@@ -11,8 +11,8 @@ export const FIXING = 'Moment of a fixed beam';
 /** A beam that is fixed to a member, and the largest moment that it brings of either sign. */
 interface FixedBeam {
   readonly mark: string;
-  /** Nmm; null: nothing acts on it. */
-  readonly moment: Largest | null;
+  /** The set of forces with it; null: nothing acts on it. */
+  readonly worst: EndSet | null;
 }
 
 /** The beams that are fixed to a member. */
@@ -32,7 +32,9 @@ function fixedBeams(
     seen.add(key);
     // without springs the stiffness itself is of no account
     const model = new BeamModel(beam, takedown.members.get(member)!.arrivals, 1e13, building.cases);
-    return [{ mark: beam.mark, moment: largestOf(model.parts, model.fixingMoments(Math.min(support.at, model.length)), combinations) }];
+    const sets = model.endSets(leave, combinations);
+    const worst = sets.reduce<EndSet | null>((a, b) => (a && Math.abs(a.forces.My) >= Math.abs(b.forces.My) ? a : b), null);
+    return [{ mark: beam.mark, worst }];
   });
 }
 
@@ -42,9 +44,9 @@ export function fixedEndChecks(context: Context, ledger: Pick<MemberLedger, 'arr
   if (found.length === 0) return [];
   const { units } = context.building.brief;
   const named = found
-    .map(({ mark, moment }) =>
-      moment
-        ? `${mark} is fixed to it and brings ${formatQuantity(Math.abs(moment.value), 'moment', units)} (${moment.combination})`
+    .map(({ mark, worst }) =>
+      worst
+        ? `${mark} is fixed to it and brings ${formatQuantity(Math.abs(worst.forces.My), 'moment', units)} (${worst.loading.combination.name})`
         : `${mark} is fixed to it`,
     )
     .join('; ');

@@ -29,6 +29,7 @@ export { RULE_OF_THUMB, ruleOfThumbPad } from './ruleOfThumb';
 export { dismissalKey, type JudgedLooseEnd, type MemberDesign, type PhilosophyResult, type RecordedAssumption } from './result';
 export { groupMember, rationalise, type GroupMember, type SizeSet } from './rationalise';
 export { lightestOf, type Sized, type SizingTask } from './lightestOf';
+export { supportForces, type SupportForces } from './supportForces';
 export { senseOf, senseOfColumn, type Sense } from './senseCheck';
 export { chartChecks, chartConditions, longestSpan, spanChart, type ChartCell, type ChartRow, type SpanChartInput } from './spanChart';
 export { TYPED_BEAM, typedBeam, typedBeamItems, typedBeamSheet, type TypedBeam, type TypedLoad } from './typedBeam';

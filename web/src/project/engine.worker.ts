@@ -24,6 +24,8 @@ import {
   type Entry,
   type GroupMember,
   type Item,
+  supportForces,
+  type SupportForces,
   type MemberDiagrams,
   type PackedLedgers,
   type ProjectResult,
@@ -284,6 +286,12 @@ const engine = {
   causes(id: string, leave: number | null): Cause[] {
     const { building, takedown } = held();
     return why(building, takedown, id, leave);
+  },
+
+  /** What a beam hands to its supports under the combinations for strength. */
+  supportForces(id: string): readonly SupportForces[] {
+    const { building, takedown } = held();
+    return supportForces(contextOf(building, takedown), id);
   },
 
   /** Diagrams of a beam under one combination (by its name). Empty when it cannot be solved. */

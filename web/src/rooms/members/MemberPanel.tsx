@@ -24,6 +24,7 @@ import { useItems, useProject, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 import { SectionField } from './SectionField';
 import { Sizing } from './Sizing';
+import { SupportForcesTable } from './SupportForcesTable';
 import { WhatIf } from './WhatIf';
 
 /** One beam or column: its section drawn, diagrams on the member, ladder by every philosophy, and help in choosing. */
@@ -108,6 +109,7 @@ export function MemberPanel() {
           ))}
         </section>
       ) : null}
+      {beam ? <SupportForcesTable id={member.id} units={units} /> : null}
       {column && storeyHeight(building, column) > 0 ? (
         <section aria-label="Effective lengths" className="mt-2">
           <h3 className="label">Effective lengths</h3>

@@ -1,0 +1,85 @@
+import { BeamModel, type EndForces, type EndSet } from '../analysis';
+import { markOf } from '../building';
+import { actingName, type Combination } from '../load';
+import { formatQuantity } from '../quantity';
+import type { Sheet } from '../sheet';
+import type { Philosophy } from '../standard';
+import { PlinthError } from '../error';
+import type { Context } from './context';
+
+/** What a beam hands to one of its supports, for the connection there: sets of forces that act at once, each the largest of something. */
+export interface SupportForces {
+  /** Mark of what takes it; null: nothing does. */
+  readonly by: string | null;
+  /** mm from the start of the beam. */
+  readonly at: number;
+  readonly sets: readonly { readonly combination: string; readonly forces: EndForces }[];
+}
+
+const modelOf = ({ building, takedown }: Context, id: string): BeamModel =>
+  // nothing yields: the stiffness itself is of no account to the reactions
+  new BeamModel(building.beams.get(id)!, takedown.members.get(id)!.arrivals, 1e13, building.cases);
+
+/** Forces of a beam at each of its supports by the combinations for strength; imposed load is not reduced. None where it cannot be solved. */
+export function supportForces(context: Context, id: string, philosophy: Philosophy = context.philosophy): SupportForces[] {
+  const { building } = context;
+  const beam = building.beams.get(id);
+  if (!beam || !context.takedown.members.has(id)) return [];
+  const { strength } = context.combinations(philosophy);
+  try {
+    const model = modelOf(context, id);
+    return beam.supports.map(({ by, at }, i) => ({
+      by: by === null ? null : markOf(building, by),
+      at,
+      sets: model.endSets(i, strength).map(({ loading, forces }) => ({ combination: loading.combination.name, forces })),
+    }));
+  } catch (error) {
+    if (!(error instanceof PlinthError)) throw error;
+    return [];
+  }
+}
+
+/** The forces of a beam at its supports on its sheet, each from what every part of its load does there. */
+export function recordSupportForces(context: Context, id: string, combinations: readonly Combination[], sheet: Sheet): void {
+  const { building } = context;
+  const model = modelOf(context, id);
+  const { units } = building.brief;
+  sheet.note(
+    'For the connections there: each set acts at once, and one of its forces is the largest of all combinations. Imposed load is not reduced.',
+  );
+  model.beam.supports.forEach(({ by, at }, i) => {
+    const where = `${by === null ? 'nothing' : markOf(building, by)} at ${formatQuantity(at, 'length', units)}`;
+    for (const set of model.endSets(i, combinations)) recordSet(model, i, set, sheet.scope(`${where}, ${set.loading.combination.name}`));
+  });
+}
+
+function recordSet(model: BeamModel, support: number, { loading, forces }: EndSet, sheet: Sheet): void {
+  const alone = model.endForcesAlone(support);
+  const acting = model.partsUnder(loading);
+  acting.forEach(({ part, factor }, n) => {
+    const where = `${part.span !== null && model.spans.length > 1 ? ` on span ${part.span + 1}` : ''}${part.presses ? '' : ', what relieves'}`;
+    const title = `${actingName(part.loadCase, part.sense)}${where}`;
+    sheet.given(`gamma_${n + 1}`, factor, 'ratio', `factor of load ${n + 1}: ${title}`, loading.combination.clause);
+  });
+  for (const [component, symbol, result, kind, meaning] of [
+    ['Vz', 'F', 'V', 'force', 'force downward on the support'],
+    ['My', 'J', 'M', 'moment', 'moment on the support'],
+  ] as const) {
+    const terms = acting.map(({ i, factor }, n) => ({ n: n + 1, factor, value: alone[i]![component] })).filter(({ value }) => value !== 0);
+    if (terms.length === 0) continue;
+    const inputs: Record<string, number> = {};
+    for (const { n, factor, value } of terms) {
+      sheet.given(`${symbol}_${n}`, value, kind, `of load ${n}, unfactored`, 'statics');
+      Object.assign(inputs, { [`gamma_${n}`]: factor, [`${symbol}_${n}`]: value });
+    }
+    sheet.step(
+      result,
+      terms.map(({ n }) => `gamma_${n} * ${symbol}_${n}`).join(' + '),
+      inputs,
+      forces[component],
+      kind,
+      loading.combination.name,
+      meaning,
+    );
+  }
+}
