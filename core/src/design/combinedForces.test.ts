@@ -48,6 +48,26 @@ describe('cases of an analysis', () => {
     ]))
       expect(given.get(name)!, name).toBeCloseTo(use!, 9);
   });
+  it('sets of one action are there all at once or not at all; of two natures they are refused', () => {
+    const floor = (name: string, axial: number, start: number, more: object = {}) => ({
+      name,
+      nature: 'imposed',
+      use: 'B',
+      axial,
+      major: { start, middle: start / 2, end: 0 },
+      ...more,
+    });
+    const parts = (action: string) => [dead, floor('one', 300e3, 20e6, { action }), floor('two', 100e3, -15e6, { action })];
+    const whole = [dead, floor('both', 400e3, 5e6)];
+    const together = uses('european', 'cases', parts('floors'));
+    for (const [name, use] of uses('european', 'cases', whole)) expect(together.get(name)!, name).toBeCloseTo(use!, 9);
+    // by themselves the one that bends it less may be absent
+    const apart = uses('european', 'cases', parts(''));
+    expect(apart.get('Bending')!).toBeGreaterThan(together.get('Bending')! * 2);
+    const mixed = [dead, floor('one', 1e3, 1e6, { action: 'a' }), wind('gust', 1e6, { action: 'a' })];
+    expect(() => forced('european', 'cases', mixed)).toThrow('are there all at once');
+    expect(() => forced('european', 'sets', [{ name: 'a', axial: 50e3, action: 'a' }])).toThrow('by load case only');
+  });
   it('a permanent case is refused both ways: it would cancel itself', () => {
     expect(() => forced('european', 'cases', [{ ...dead, bothWays: true }, wind('left', 40e6)])).toThrow('Permanent load acts one way');
   });

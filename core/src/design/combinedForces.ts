@@ -27,9 +27,9 @@ export interface Weights {
   readonly minor: number;
 }
 
-/** One set, or one set turned round. */
+/** One set, or the sets of one action, which are there all at once; as typed or turned round. */
 interface Part extends Pickable {
-  readonly set: ForceSet;
+  readonly sets: readonly ForceSet[];
   readonly sign: 1 | -1;
   readonly caseId: string;
 }
@@ -42,19 +42,21 @@ export const casesOf = (sets: readonly ForceSet[]): LoadCase[] => [
 ];
 
 function partsOf(sets: readonly ForceSet[]): Part[] {
-  return sets.flatMap((set, i) => {
+  const groups = new Map<string, ForceSet[]>();
+  sets.forEach((set, i) => {
+    const action = set.action ? `action ${set.action}` : `set ${i}`;
+    groups.set(action, [...(groups.get(action) ?? []), set]);
+  });
+  return [...groups].flatMap(([action, members]) => {
+    const { nature, bothWays } = members[0]!;
     const of = {
-      set,
-      caseId: caseOfSet(set).id,
-      isPermanent: isPermanent(set.nature),
-      oneOf: areAlternatives(set.nature) ? set.nature : set.bothWays ? `set ${i}` : undefined,
+      sets: members,
+      caseId: caseOfSet(members[0]!).id,
+      isPermanent: isPermanent(nature),
+      oneOf: areAlternatives(nature) ? nature : bothWays ? action : undefined,
     };
-    return set.bothWays
-      ? [
-          { ...of, sign: 1 as const },
-          { ...of, sign: -1 as const },
-        ]
-      : [{ ...of, sign: 1 as const }];
+    const signs = bothWays ? ([1, -1] as const) : ([1] as const);
+    return signs.map((sign) => ({ ...of, sign, unit: `${action} ${sign}` }));
   });
 }
 
@@ -80,12 +82,12 @@ const nameOf = (set: ForceSet, sets: readonly ForceSet[]) => set.name || `set ${
 
 /**
  * Unfactored sets of one load case each, combined: for each combination the sums under which each force, and each interaction of axial force and
- * moments, is largest. Variable sets that take from it are left out, of several of wind, snow or earthquake one acts at a time, and one that acts both
+ * moments, is largest. Variable sets that take from it are left out, those of one action together, of several of wind, snow or earthquake one acts at a time, and one that acts both
  * ways may be turned round, all its forces together.
  */
 export function combinedForces(sets: readonly ForceSet[], combinations: readonly Combination[], weights: Weights): NamedForces[] {
   const parts = partsOf(sets);
-  const table = parts.map(({ set, sign }) => COMPONENTS.map(({ of }) => sign * of(set)));
+  const table = parts.map(({ sets: members, sign }) => COMPONENTS.map(({ of }) => sign * members.reduce((sum, set) => sum + of(set), 0)));
   const wanted = functionals(weights);
   return combinations.flatMap((combination) => {
     const factors = parts.map(({ caseId }) => combination.factors[caseId] ?? 0);
@@ -105,7 +107,9 @@ export function combinedForces(sets: readonly ForceSet[], combinations: readonly
       }
     }
     return [...found.values()].map((present) => {
-      const acting = parts.flatMap((part, i) => (present[i] ? [{ ...part, factor: factors[i]! * part.sign }] : []));
+      const acting = parts.flatMap(({ sets: members, sign }, i) =>
+        present[i] ? members.map((set) => ({ set, sign, factor: factors[i]! * sign })) : [],
+      );
       const sum = (value: (set: ForceSet) => number) => acting.reduce((total, { set, factor }) => total + factor * value(set), 0);
       const three = (of: (set: ForceSet) => ForceSet['major']) => ({
         start: sum((set) => of(set).start),

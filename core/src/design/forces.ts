@@ -14,6 +14,8 @@ export interface ForceSet {
   /** Case that brings them; read where sets are given by case. */
   readonly nature: Nature;
   readonly use?: Use | undefined;
+  /** Name of the action that it is a part of: sets of one action are there all at once or not at all; empty: it is one by itself. Read of sets by case. */
+  readonly action?: string | undefined;
   /** It acts the other way as well, with all its forces turned round together. */
   readonly bothWays?: boolean | undefined;
   readonly axial: number;
@@ -26,7 +28,7 @@ export interface ForceSet {
 }
 
 /** The forces of a set. */
-export type Forces = Omit<ForceSet, 'name' | 'nature' | 'use' | 'bothWays'>;
+export type Forces = Omit<ForceSet, 'name' | 'nature' | 'use' | 'action' | 'bothWays'>;
 
 /** Forces that act at once, with what they are. */
 export interface NamedForces {

@@ -230,6 +230,15 @@ export function forcedMember(
   const still = given === 'cases' ? sets.findIndex(({ bothWays, nature }) => bothWays && isPermanent(nature)) : -1;
   if (still >= 0)
     throw new BadInput('Permanent load acts one way: a case that is turned round is no permanent one', `sets.${still}.bothWays`);
+  for (const [i, set] of sets.entries()) {
+    const first = set.action ? sets.find(({ action }) => action === set.action)! : set;
+    const differs = (['nature', 'use', 'bothWays'] as const).find((field) => (first[field] || undefined) !== (set[field] || undefined));
+    if (differs)
+      throw new BadInput(
+        `Sets of the action ${set.action} are there all at once: they have one nature and use, and all of them act both ways or none`,
+        `sets.${i}.${differs}`,
+      );
+  }
   if (turned >= 0)
     sheet?.note(
       'A set that acts both ways is looked at as typed and turned round: its axial force, shears, moments and torque change their sign together.',
@@ -240,7 +249,7 @@ export function forcedMember(
   };
   if (given === 'cases')
     sheet?.note(
-      'Variable load that takes from a force, or from an interaction of forces, is left out of it. Of several cases of wind, of snow or of earthquake one acts at a time.',
+      'Variable load that takes from a force, or from an interaction of forces, is left out of it; sets of one action all together. Of several cases of wind, of snow or of earthquake one acts at a time.',
     );
   const strength = given === 'cases' ? philosophy.rules.strength(casesOf(sets)) : [];
   if (given === 'cases')

@@ -13,6 +13,7 @@ export interface ReadForceSets {
 export const FORCE_COLUMNS = [
   'name',
   'case',
+  'action',
   'axial',
   'My start',
   'My middle',
@@ -27,7 +28,7 @@ export const FORCE_COLUMNS = [
 ] as const;
 
 /** Columns of which one is wanted: the forces. */
-const FORCES = FORCE_COLUMNS.slice(2, -1);
+const FORCES = FORCE_COLUMNS.slice(3, -1);
 
 const MOST = 500;
 
@@ -102,6 +103,7 @@ export function readForceSets(text: string, units: UnitSystem): ReadForceSets {
         shear: value('shear', 'force') ?? 0,
         shearAcross: value('shear across', 'force') ?? 0,
         torsion: value('torsion', 'moment') ?? 0,
+        ...(cell('action') ? { action: cell('action') } : {}),
         ...(yesOrNo(cell('both ways')) ? { bothWays: true } : {}),
       });
     } catch (error) {

@@ -62,22 +62,22 @@ export function noteAngle(designation: string, isCompressed: boolean, sheet?: Sh
 }
 
 /**
- * Nature and use of a set of forces: of a load case both are read, of forces that are already combined neither.
+ * Nature and use of a set of forces: of a load case both, and its action, are read, of forces that are already combined none.
  * @throws BadInput naming what is missing, or typed and not read
  */
 function caseTyped(
   given: ForcesGiven,
-  { nature, use }: { readonly nature?: Nature | undefined; readonly use?: Use | undefined },
+  { nature, use, action }: { readonly nature?: Nature | undefined; readonly use?: Use | undefined; readonly action?: string | undefined },
   path: string,
 ): { readonly nature: Nature; readonly use?: Use | undefined } {
   if (given === 'cases') {
     if (nature === undefined) throw new BadInput(`Nature is missing: of forces by case it is ${NATURES.join(', ')}`, `${path}.nature`);
     return { nature, use: usedAs(nature, use, `${path}.use`) };
   }
-  for (const [field, value] of Object.entries({ nature, use }))
+  for (const [field, value] of Object.entries({ nature, use, action: action || undefined }))
     if (value !== undefined)
       throw new BadInput(
-        'Nature and use are read of forces by load case only, and these are already combined: leave them out',
+        'Nature, use and action are read of forces by load case only, and these are already combined: leave them out',
         `${path}.${field}`,
       );
   return { nature: 'permanent' };
@@ -188,6 +188,11 @@ export function memberTools(
               name: text(60).default('').describe('what it is called'),
               nature: z.enum(NATURES).optional().describe('nature of its case, where sets are given by case'),
               use: z.enum(USES).optional().describe('use of an imposed load, where sets are given by case'),
+              action: text(60)
+                .default('')
+                .describe(
+                  'action that it is a part of, where sets are given by case: sets of one action are there all at once or not at all',
+                ),
               bothWays: z.boolean().default(false).describe('it acts the other way as well, all its forces turned round together'),
               ...force,
             }),

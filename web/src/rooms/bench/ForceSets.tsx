@@ -108,6 +108,14 @@ export function ForceSets({
             options={usualOptions}
           />
         ) : null}
+        {given === 'cases' ? (
+          <TextField
+            label="Part of the action"
+            placeholder="one by itself"
+            value={set.action ?? ''}
+            commit={(action) => put({ action: action.trim() || undefined })}
+          />
+        ) : null}
       </div>
       {given === 'envelope' ? null : (
         <CheckField

@@ -112,11 +112,11 @@ function run({ family, shown: _, combinedBy: __, ...typed }: MemberInput, philos
   try {
     // what these codes do not read stays typed for the others
     const input = Object.fromEntries(Object.entries(typed).filter(([field]) => isRead(family, field)));
-    const sets = typed.sets.map(({ nature, use, bothWays = false, ...forces }) => ({
+    const sets = typed.sets.map(({ nature, use, action = '', bothWays = false, ...forces }) => ({
       ...forces,
       // an envelope has its peaks of both signs
       bothWays: bothWays && typed.given !== 'envelope',
-      ...(typed.given === 'cases' ? { nature, ...(nature === 'imposed' ? { use } : {}) } : {}),
+      ...(typed.given === 'cases' ? { nature, action, ...(nature === 'imposed' ? { use } : {}) } : {}),
     }));
     return runTool(findTool(`${family}.steel.memberForces`), { ...input, sets, philosophy });
   } catch (error) {
@@ -127,7 +127,7 @@ function run({ family, shown: _, combinedBy: __, ...typed }: MemberInput, philos
 
 /** A set that can be drawn and typed. */
 function isForceSet(value: unknown): value is ForceSet {
-  const { name, axial, major, minor, shear, shearAcross, torsion, nature, use } = (value ?? {}) as ForceSet;
+  const { name, axial, major, minor, shear, shearAcross, torsion, nature, use, action = '' } = (value ?? {}) as ForceSet;
   const isThree = (moments: unknown) =>
     ['start', 'middle', 'end'].every((at) => {
       const value = (moments as Record<string, unknown> | null)?.[at];
@@ -137,6 +137,7 @@ function isForceSet(value: unknown): value is ForceSet {
     typeof name === 'string' &&
     typeof nature === 'string' &&
     typeof use === 'string' &&
+    typeof action === 'string' &&
     [axial, shear, shearAcross, torsion].every(Number.isFinite) &&
     isThree(major) &&
     isThree(minor)
