@@ -152,7 +152,7 @@ describe('US units, both philosophies', () => {
     await browser.go(`${app.url}/projects/quillfern-tool-library/members?item=SB2`);
     await browser.waitForText('aside', /LRFD\s+ASD/);
     // one rung a limit state, with a number by each of both
-    const text = await browser.pageText('[data-check="Bending, yielding"]');
+    const text = await browser.pageText('[data-check="bending-yielding"]');
     expect(text.match(/carries\s+\d\.\d\d\s+[\d.]+ kip-ft of [\d.]+ kip-ft\s+AISC 360-16 F2\.1/g)).toHaveLength(2);
     await browser.clickText('Open the sheet, ASD');
     const sheet = await browser.waitForText('aside[aria-label^="Sheet"]', 'allowable strength, ASD');

@@ -31,16 +31,16 @@ describe('the bench', () => {
     await browser.waitForText('[aria-label="Failure ladders"]', /Lightest that carries[\s\S]*Without the floor: UB/);
     await browser.waitForText('[aria-label="Without the floor"]', 'held at its supports only: lateral-torsional buckling');
     await browser.clickText('Take it');
-    await browser.waitForText('[data-check="Bending"]', 'carries');
+    await browser.waitForText('[data-check="bending"]', 'carries');
     await browser.choose('Compression flange held by', 'its supports only');
     await browser.choose('Load acts', 'on the top flange');
     await browser.type('Supports', '0 11');
     await browser.until(
-      () => bar('Lateral-torsional buckling'),
+      () => bar('lateral-torsional-buckling'),
       (use) => use > 1,
       'without the floor it buckles sideways',
     );
-    await browser.waitForText('[data-check="Lateral-torsional buckling"]', /short[\s\S]*EN 1993-1-1 6\.3\.2/);
+    await browser.waitForText('[data-check="lateral-torsional-buckling"]', /short[\s\S]*EN 1993-1-1 6\.3\.2/);
     await browser.waitForText('[aria-label="Sheet"]', 'numerical solution of the whole member');
     await browser.type('Supports', '0 13');
     await browser.waitForText('main', 'a place lies off the member');
@@ -50,24 +50,24 @@ describe('the bench', () => {
 
   it('a beam whose top flange alone is held along it: what holds the bottom flange is no help where it sags', async () => {
     await browser.go(`${app.url}/bench/beam`);
-    await browser.waitForText('[data-check="Lateral-torsional buckling"]', 'EN 1993-1-1 6.3.2');
-    const floor = await bar('Lateral-torsional buckling');
+    await browser.waitForText('[data-check="lateral-torsional-buckling"]', 'EN 1993-1-1 6.3.2');
+    const floor = await bar('lateral-torsional-buckling');
     await browser.choose('Compression flange held by', 'points along it');
     const free = await browser.until(
-      () => bar('Lateral-torsional buckling'),
+      () => bar('lateral-torsional-buckling'),
       (use) => use > floor,
       'without the floor it carries less',
     );
     await browser.type('Only the top flange at', '2 4 8');
     await browser.until(
-      () => bar('Lateral-torsional buckling'),
+      () => bar('lateral-torsional-buckling'),
       (use) => use < free,
       'held at its top flange it carries more',
     );
     await browser.choose('Codes', 'BS 5950-1');
-    await browser.waitForText('[data-check="Lateral-torsional buckling"]', 'BS 5950-1 4.3.6');
+    await browser.waitForText('[data-check="lateral-torsional-buckling"]', 'BS 5950-1 4.3.6');
     await browser.type('Stiff length of its seats', '120');
-    await browser.waitForText('[data-check="Web bearing"]', 'BS 5950-1 4.5.2');
+    await browser.waitForText('[data-check="web-bearing"]', 'BS 5950-1 4.5.2');
     await browser.see('[aria-label="Diagrams"] [aria-label*="elevation with supports, restraints and loads"]');
   });
 
@@ -100,10 +100,10 @@ describe('the bench', () => {
     await browser.type('Axial force', '0');
     await browser.type('end', '38');
     await browser.type('middle', '38');
-    const held = await bar('Lateral-torsional buckling');
+    const held = await bar('lateral-torsional-buckling');
     await browser.type('Between lateral restraints', '9 m');
     await browser.until(
-      () => bar('Lateral-torsional buckling'),
+      () => bar('lateral-torsional-buckling'),
       (use) => use > 1.2 * held,
       'a longer way between restraints buckles sooner',
     );
@@ -111,12 +111,12 @@ describe('the bench', () => {
     await browser.waitForText('main', 'is not in a unit of this quantity');
     await browser.type('Between lateral restraints', '0');
     await browser.until(
-      async () => (await browser.driver.findElements({ css: '[data-check="Lateral-torsional buckling"]' })).length,
+      async () => (await browser.driver.findElements({ css: '[data-check="lateral-torsional-buckling"]' })).length,
       (rungs) => rungs === 0,
       'held along its length it does not buckle',
     );
     await browser.click('[aria-label="Undo"]');
-    await browser.see('[data-check="Lateral-torsional buckling"]');
+    await browser.see('[data-check="lateral-torsional-buckling"]');
     await browser.type('Section', 'UC 1x2x3');
     await browser.waitForText('main', 'is not in the catalogue');
     await browser.type('Section', 'own I 400x200x10x16');

@@ -419,36 +419,36 @@ for name in ('PFC 150x75x18', 'PFC 260x90x35', 'UPN 160', 'L 100x100x12', 'L 90x
         e = sqrt(235 / fy)
         if s['k'] == 'L' and (max(s['h'], s['b']) / s['t'] > 15 * e or (s['h'] + s['b']) / 2 / s['t'] > 11.5 * e):
             continue
-        want = {'Torsional-flexural buckling': nb(s, fy, tf_force(s, Ly, Lz, LT), 'z')}
+        want = {'torsional-flexural-buckling': nb(s, fy, tf_force(s, Ly, Lz, LT), 'z')}
         if s['k'] == 'L':
-            want['Flexural buckling, weakest axis'] = nb(s, fy, euler(s['Iv'], max(Ly, Lz)), 'z')
+            want['flexural-buckling/weakest'] = nb(s, fy, euler(s['Iv'], max(Ly, Lz)), 'z')
         else:
-            want['Flexural buckling, minor axis'] = nb(s, fy, euler(s['Iz'], Lz), 'z')
+            want['flexural-buckling/minor'] = nb(s, fy, euler(s['Iz'], Lz), 'z')
         eu(name, 'S355', want, axial=1000, lengthY=Ly, lengthZ=Lz, lengthT=LT)
 # class 4 in compression and in bending
 for name in ('UB 406x140x39', 'UB 533x210x82', 'own I 900x250x6x12', 'own I 700x400x8x10', 'own box 400x200x6', 'own I 1200x300x8x20'):
     s = find(name)
     fy = yield_of('S355', s)
     Ae = a_eff(s, fy)
-    eu(name, 'S355', {'Compression of the section': Ae * fy, 'Flexural buckling, major axis': nb(s, fy, euler(s['Iy'], 6000), 'y', Ae), 'Flexural buckling, minor axis': nb(s, fy, euler(s['Iz'], 3000), 'z', Ae)}, axial=1000, lengthY=6000)
+    eu(name, 'S355', {'compression-of-the-section': Ae * fy, 'flexural-buckling/major': nb(s, fy, euler(s['Iy'], 6000), 'y', Ae), 'flexural-buckling/minor': nb(s, fy, euler(s['Iz'], 3000), 'z', Ae)}, axial=1000, lengthY=6000)
 for name in ('own I 900x250x5x12', 'own I 1200x300x8x20', 'own I 700x400x8x10', 'own box 400x300x6', 'own I 1000x450x6x12'):
     s = find(name)
     fy = yield_of('S355', s)
-    eu(name, 'S355', {'Bending': w_eff(s, fy) * fy}, major=dict(start=1e6, middle=1e6, end=1e6))
+    eu(name, 'S355', {'bending': w_eff(s, fy) * fy}, major=dict(start=1e6, middle=1e6, end=1e6))
 # lateral-torsional buckling of welded shapes, channels through the shear centre, hollow shapes
 for name in ('own I 500x200x12x20', 'own I 600x180x12x15', 'PFC 230x90x32', 'RHS 250x150x8', 'RHS 200x100x8'):
     s = find(name)
     grade = 'S355H' if s['k'] == 'B' else 'S355'
     fy = yield_of(grade, s)
     for L in (3000, 9000):
-        eu(name, grade, {'Lateral-torsional buckling': mb(s, fy, s['Zy'], L)}, major=dict(start=1e6, middle=1e6, end=1e6), unbraced=L, throughShearCentre=True)
+        eu(name, grade, {'lateral-torsional-buckling': mb(s, fy, s['Zy'], L)}, major=dict(start=1e6, middle=1e6, end=1e6), unbraced=L, throughShearCentre=True)
 # minor axis, shear across, net section
 for name in ('UC 203x203x60', 'UB 406x178x74', 'PFC 200x90x30', 'HEB 200', 'RHS 200x120x6.3', 'CHS 168.3x6.3'):
     s = find(name)
     grade = 'S275H' if s['k'] in 'BO' else 'S275'
     fy = yield_of(grade, s)
     Av = {'I': lambda: s['A'] - (s['h'] - 2 * s['tf']) * s['tw'], 'C': lambda: s['A'] - (s['h'] - 2 * s['tf']) * s['tw'], 'B': lambda: s['A'] * s['b'] / (s['b'] + s['h']), 'O': lambda: 2 * s['A'] / pi}[s['k']]()
-    eu(name, grade, {'Bending, minor axis': s['Zz'] * fy, 'Shear, minor axis': Av * fy / sqrt(3), 'Tension, net section': 0.9 * 0.8 * s['A'] * 410 / 1.1, 'Tension, yielding': s['A'] * fy},
+    eu(name, grade, {'bending-minor-axis': s['Zz'] * fy, 'shear-minor-axis': Av * fy / sqrt(3), 'tension-net-section': 0.9 * 0.8 * s['A'] * 410 / 1.1, 'tension-yielding': s['A'] * fy},
        axial=-1000, minor=dict(start=1e5, middle=1e5, end=1e5), shearAcross=1000, netArea=0.8 * s['A'])
 
 
@@ -513,7 +513,7 @@ for name, N, My, Mz, Ly, L, psi in (
     R = section_plastic(s, fy, N, My, Mz)
     if Mz == 0:
         R = sqrt(R)
-    eu(name, grade, {'Bending and compression, major axis': up, 'Bending and compression, minor axis': down, 'Section in bending and axial force': R},
+    eu(name, grade, {'bending-and-compression/major': up, 'bending-and-compression/minor': down, 'section-in-bending-and-axial-force': R},
        axial=N, major=straight(My, psi), minor=straight(Mz, psi), lengthY=Ly, lengthZ=Ly, lengthT=Ly, unbraced=L)
 # restrained between its ends: each stretch with its own moments, the worst of them
 for name, grade, M, psi, length, L in (
@@ -529,13 +529,13 @@ for name, grade, M, psi, length, L in (
         res = min(s['Zy'] * fy, mb(s, fy, s['Zy'], L, C1, 1 / sqrt(C1)))
         if worst is None or top / res > worst[0]:
             worst = (top / res, res)
-    eu(name, grade, {'Lateral-torsional buckling': worst[1]}, major=straight(M, psi), lengthY=length, lengthZ=L, lengthT=L, length=length, unbraced=L)
+    eu(name, grade, {'lateral-torsional-buckling': worst[1]}, major=straight(M, psi), lengthY=length, lengthZ=L, lengthT=L, length=length, unbraced=L)
 # class 3 beside compression: webs between
 for name, N, My, Mz in (('UB 457x191x67', 500e3, 100e6, 5e6), ('UB 533x210x92', 700e3, 150e6, 0)):
     s = find(name)
     fy = yield_of('S355', s)
     up, down = annex_b(s, fy, N, My, Mz, 4000, 4000, 4000, 0.0, False)
-    eu(name, 'S355', {'Bending and compression, major axis': up, 'Section in bending and axial force': N / (s['A'] * fy) + My / (s['Wy'] * fy) + Mz / (s['Wz'] * fy)},
+    eu(name, 'S355', {'bending-and-compression/major': up, 'section-in-bending-and-axial-force': N / (s['A'] * fy) + My / (s['Wy'] * fy) + Mz / (s['Wz'] * fy)},
        axial=N, major=straight(My, 0.0), minor=straight(Mz, 0.0), lengthY=4000, lengthZ=4000, lengthT=4000, unbraced=4000)
 # bending beside shear buckling, 7.1
 for name, M, share in (('own I 1000x250x6x20', 2000e6, 0.8), ('own I 800x300x5x25', 2100e6, 0.7), ('own I 1200x300x8x20', 2600e6, 0.9)):
@@ -547,7 +547,7 @@ for name, M, share in (('own I 1000x250x6x20', 2000e6, 0.8), ('own I 800x300x5x2
     Mf = s['b'] * s['tf'] * (s['h'] - s['tf']) * fy
     Mp = s['Zy'] * fy
     V = share * Vb
-    want = {'Shear buckling': Vb, 'Bending beside shear': M / Mp + (1 - Mf / Mp) * (2 * share - 1) ** 2 if M > Mf else M / Mp}
+    want = {'shear-buckling': Vb, 'bending-beside-shear': M / Mp + (1 - Mf / Mp) * (2 * share - 1) ** 2 if M > Mf else M / Mp}
     eu(name, 'S355', want, major=dict(start=M, middle=M, end=M), shear=V)
 
 # angles that nothing holds: both principal axes, elastically
@@ -565,8 +565,8 @@ for name, grade in (('L 100x100x10', 'S275'), ('L 150x150x15', 'S275'), ('L 150x
         x = 1.0 if lam <= 0.4 else min(1, 1 / lam**2, 1 / (phi + sqrt(phi**2 - 0.75 * lam**2)))
         M = 1 / (p['cu'] / (x * p['Wu'] * fy) + p['cv'] / (p['Wv'] * fy))
         even = dict(start=1e5, middle=1e5, end=1e5)
-        eu(name, grade, {'Lateral-torsional buckling': M}, major=even, unbraced=L)
-    eu(name, grade, {'Bending, minor axis': fy / (p['cv'] / p['Wu'] + p['cu'] / p['Wv'])}, minor=dict(start=1e5, middle=1e5, end=1e5))
+        eu(name, grade, {'lateral-torsional-buckling': M}, major=even, unbraced=L)
+    eu(name, grade, {'bending-minor-axis': fy / (p['cv'] / p['Wu'] + p['cu'] / p['Wv'])}, minor=dict(start=1e5, middle=1e5, end=1e5))
 
 # tees without fillets, the flange pressed by the same moment all along; the integral of the outline by ten thousand slices
 for name, grade, L in (('own T 120x160x12x18', 'S275', 2000), ('own T 120x160x12x18', 'S275', 8000), ('own T 120x200x14x18', 'S355', 5000), ('own T 110x100x14x14', 'S355', 9000)):
@@ -589,7 +589,7 @@ for name, grade, L in (('own T 120x160x12x18', 'S275', 2000), ('own T 120x160x12
     parts = [(b, 0, tf), (tw, tf, h)]
     Wpl = sum(w * abs((hi - zp) * abs(hi - zp) - (lo - zp) * abs(lo - zp)) / 2 if (lo - zp) * (hi - zp) >= 0 else w * ((hi - zp) ** 2 + (lo - zp) ** 2) / 2 for w, lo, hi in parts)
     even = dict(start=1e6, middle=1e6, end=1e6)
-    eu(name, grade, {'Lateral-torsional buckling': mb(s, fy, Wpl, L, critical=critical)}, major=even, unbraced=L)
+    eu(name, grade, {'lateral-torsional-buckling': mb(s, fy, Wpl, L, critical=critical)}, major=even, unbraced=L)
 
 # welded I of unequal flanges: class by the flange that is pressed, the same moment all along
 def unequal_class(s, fy, sag):
@@ -627,8 +627,8 @@ for name in UNEQUAL:
             lam = sqrt(W * fy / critical)
             a = ALPHA['c' if s['h'] / min(s['b'], s['b2']) <= 2 else 'd']
             e = sqrt(235 / fy)
-            shear = {'Shear': Av * fy / sqrt(3)} if hw / s['tw'] <= 72 * e else {'Shear buckling': min(1, 0.83 / (hw / (86.4 * s['tw'] * e))) * Av * fy / sqrt(3)}
-            eu(name, grade, {'Bending': W * fy, **shear, 'Lateral-torsional buckling': chi(lam, a) * W * fy},
+            shear = {'shear': Av * fy / sqrt(3)} if hw / s['tw'] <= 72 * e else {'shear-buckling': min(1, 0.83 / (hw / (86.4 * s['tw'] * e))) * Av * fy / sqrt(3)}
+            eu(name, grade, {'bending': W * fy, **shear, 'lateral-torsional-buckling': chi(lam, a) * W * fy},
                major=dict(start=M, middle=M, end=M), shear=1000, unbraced=L)
         # uniform compression
         e = sqrt(235 / fy)
@@ -637,8 +637,8 @@ for name in UNEQUAL:
             cy, cz = ('b', 'c') if tmax <= 40 else ('c', 'd')
             nn = lambda Ncr, c: chi(sqrt(s['A'] * fy / Ncr), ALPHA[c]) * s['A'] * fy
             for Ly, Lz, LT in ((4000, 4000, 4000), (9000, 2500, 5000)):
-                eu(name, grade, {'Compression of the section': s['A'] * fy, 'Flexural buckling, major axis': nn(euler(s['Iy'], Ly), cy), 'Flexural buckling, minor axis': nn(euler(s['Iz'], Lz), cz),
-                                 'Torsional-flexural buckling': nn(tf_force(s, Ly, Lz, LT), cz)}, axial=1000, lengthY=Ly, lengthZ=Lz, lengthT=LT)
+                eu(name, grade, {'compression-of-the-section': s['A'] * fy, 'flexural-buckling/major': nn(euler(s['Iy'], Ly), cy), 'flexural-buckling/minor': nn(euler(s['Iz'], Lz), cz),
+                                 'torsional-flexural-buckling': nn(tf_force(s, Ly, Lz, LT), cz)}, axial=1000, lengthY=Ly, lengthZ=Lz, lengthT=LT)
 
 # class 4 struts whose centroid moves, 6.2.2.5(4), 6.2.9.3, 6.3.1.1(2): what is left is integrated about its own principal axes; the most pressed
 # corner is looked for among all of them; the load is raised in small steps until buckling and the bending of the shift use up the strut
@@ -711,15 +711,15 @@ for name, grade in (('L 150x150x10', 'S355'), ('L 100x100x8', 'S355'), ('L 200x2
         if s['k'] == 'U':
             cy, cz = ('b', 'c') if max(s['tf'], s['t2']) <= 40 else ('c', 'd')
             nn = lambda Ncr, x: chi(sqrt(A * fy / Ncr), ALPHA[x]) * A * fy
-            flex = {'Flexural buckling, major axis': nn(euler(s['Iy'], Ly), cy), 'Flexural buckling, minor axis': nn(euler(s['Iz'], Lz), cz), 'Torsional-flexural buckling': nn(tf_force(s, Ly, Lz, LT), cz)}
+            flex = {'flexural-buckling/major': nn(euler(s['Iy'], Ly), cy), 'flexural-buckling/minor': nn(euler(s['Iz'], Lz), cz), 'torsional-flexural-buckling': nn(tf_force(s, Ly, Lz, LT), cz)}
         elif s['k'] == 'L':
-            flex = {'Flexural buckling, weakest axis': nb(s, fy, euler(s['Iv'], max(Ly, Lz)), 'z', A), 'Torsional-flexural buckling': nb(s, fy, tf_force(s, Ly, Lz, LT), 'z', A)}
+            flex = {'flexural-buckling/weakest': nb(s, fy, euler(s['Iv'], max(Ly, Lz)), 'z', A), 'torsional-flexural-buckling': nb(s, fy, tf_force(s, Ly, Lz, LT), 'z', A)}
         else:
-            flex = {'Flexural buckling, major axis': nb(s, fy, euler(s['Iy'], Ly), 'y', A), 'Flexural buckling, minor axis': nb(s, fy, euler(s['Iz'], Lz), 'z', A),
-                    'Torsional-flexural buckling': nb(s, fy, tf_force(s, Ly, Lz, LT), 'z', A)}
+            flex = {'flexural-buckling/major': nb(s, fy, euler(s['Iy'], Ly), 'y', A), 'flexural-buckling/minor': nb(s, fy, euler(s['Iz'], Lz), 'z', A),
+                    'torsional-flexural-buckling': nb(s, fy, tf_force(s, Ly, Lz, LT), 'z', A)}
         I, L = (s['Iv'], max(Ly, Lz)) if s['k'] == 'L' else (s['Iz'], Lz) if s['k'] == 'C' else (s['Iy'], Ly)
-        eu(name, grade, {'Compression of the section': A * fy, **flex, 'Compression beside the shift of the centroid': fy / corner,
-                         'Buckling beside the shift of the centroid': shifted_strut(s, fy, min(flex.values()), I, L, A, corner)}, axial=1000, lengthY=Ly, lengthZ=Lz, lengthT=LT)
+        eu(name, grade, {'compression-of-the-section': A * fy, **flex, 'compression-beside-the-shift-of-the-centroid': fy / corner,
+                         'buckling-beside-the-shift-of-the-centroid': shifted_strut(s, fy, min(flex.values()), I, L, A, corner)}, axial=1000, lengthY=Ly, lengthZ=Lz, lengthT=LT)
 
 
 # tees bent either way: class of the flange or of the stem, table 5.2 sheet 2 with EN 1993-1-5 table 4.2; a slender stem loses its tip
@@ -767,7 +767,7 @@ for name in ('WT9X25', 'WT8X13', 'WT12X27.5', 'WT4X15.5', 'WT6X32.5', 'own T 150
         for sag in (True, False):
             W = tee_modulus(s, fy, sag)
             M = 1e6 if sag else -1e6
-            eu(name, grade, {'Bending': W * fy}, major=dict(start=M, middle=M, end=M))
+            eu(name, grade, {'bending': W * fy}, major=dict(start=M, middle=M, end=M))
 
 # bending about the minor axis with slender flanges (EN 1993-1-5 table 4.2, no stress at the web), tees whose vertical axis is the stronger one, angles,
 # and a large shear across
@@ -792,10 +792,10 @@ for name, grade in (('own I 400x400x10x10', 'S355'), ('own I 600x500x12x12', 'S2
     f = (s['b'] - s['tw'] - 2 * s['r']) / 2 / s['tf']
     W = s['Zz'] if f <= 10 * e else s['Wz'] if f <= 14 * e else minor_modulus(s, fy)
     for L in (1500, 6000):
-        want = {'Bending, minor axis': W * fy}
+        want = {'bending-minor-axis': W * fy}
         if s['Iz'] > s['Iy']:
             critical = sqrt(euler(s['Iy'], L) * (G * s['It'] + pi * pi * E * s['Iw'] / L**2))
-            want['Lateral-torsional buckling, minor axis'] = mb(s, fy, W, L, critical=critical)
+            want['lateral-torsional-buckling-minor-axis'] = mb(s, fy, W, L, critical=critical)
         eu(name, grade, want, minor=dict(start=1e5, middle=1e5, end=1e5), lengthY=L, lengthZ=L, lengthT=L)
 for name in ('L 150x75x15', 'L 100x100x12', 'L 200x150x18'):
     s = find(name)
@@ -805,12 +805,12 @@ for name in ('L 150x75x15', 'L 100x100x12', 'L 200x150x18'):
         lam = sqrt(p['Wu'] * fy / angle_mcr(s, p, L, 1.0, E))
         phi = 0.5 * (1 + ALPHA['d'] * (lam - 0.4) + 0.75 * lam**2)
         x = 1.0 if lam <= 0.4 else min(1, 1 / lam**2, 1 / (phi + sqrt(phi**2 - 0.75 * lam**2)))
-        eu(name, 'S355', {'Lateral-torsional buckling, minor axis': 1 / (p['cv'] / (x * p['Wu'] * fy) + p['cu'] / (p['Wv'] * fy))}, minor=dict(start=1e5, middle=1e5, end=1e5), lengthY=L, lengthZ=L, lengthT=L)
+        eu(name, 'S355', {'lateral-torsional-buckling-minor-axis': 1 / (p['cv'] / (x * p['Wu'] * fy) + p['cu'] / (p['Wv'] * fy))}, minor=dict(start=1e5, middle=1e5, end=1e5), lengthY=L, lengthZ=L, lengthT=L)
 for name, share in (('UC 203x203x60', 0.8), ('HEB 200', 0.95), ('PFC 200x90x30', 0.6)):
     s = find(name)
     fy = yield_of('S275', s)
     V = share * (s['A'] - (s['h'] - 2 * s['tf']) * s['tw']) * fy / sqrt(3)
-    eu(name, 'S275', {'Bending beside shear, minor axis': (1 - (2 * share - 1) ** 2) * s['Zz'] * fy}, minor=dict(start=1e5, middle=1e5, end=1e5), shearAcross=V)
+    eu(name, 'S275', {'bending-beside-shear-minor-axis': (1 - (2 * share - 1) ** 2) * s['Zz'] * fy}, minor=dict(start=1e5, middle=1e5, end=1e5), shearAcross=V)
 
 # bending and compression of shapes without two axes of symmetry: stresses added up in the section, (6.2) and (6.44); between restraints the shares of the
 # least resistances, the moments grown as a uniform one would be under the least critical force
@@ -877,7 +877,7 @@ for name, grade, N, My, Mz, Ly, Lz, LT, unbraced in (
             Mzr = min(Mzr, mb(s, fy, alone, L, critical=sqrt(euler(s['Iy'], L) * (G * s['It'] + pi * pi * E * s['Iw'] / L**2))))
         bent = abs(My) / (Wy * fy) + abs(Mz) / Mzr
     even = lambda m: dict(start=m, middle=m, end=m)
-    eu(name, grade, {'Section in bending and axial force': section_sum, 'Bending and compression of the member': N / Nb + growth * bent},
+    eu(name, grade, {'section-in-bending-and-axial-force': section_sum, 'bending-and-compression-of-the-member': N / Nb + growth * bent},
        axial=N, major=even(My), minor=even(Mz), lengthY=Ly, lengthZ=Lz, lengthT=LT, unbraced=unbraced, throughShearCentre=True)
 
 # angles of class 4 in bending: legs as long as they are effective in uniform compression; critical moments of the whole angle
@@ -890,14 +890,14 @@ for name, grade in (('L 150x150x10', 'S355'), ('L 120x120x8', 'S355'), ('L 200x1
     q = properties(dict(k='L', h=legs[0], b=legs[1], t=s['t'], r=s['r'], toe=0.0, product='rolled'))
     p, pq = about_principal(s), about_principal(q)
     even = dict(start=1e5, middle=1e5, end=1e5)
-    eu(name, grade, {'Bending': q['Wy'] * fy}, major=even)
+    eu(name, grade, {'bending': q['Wy'] * fy}, major=even)
     for L in (1000, 5000):
         lam = sqrt(pq['Wu'] * fy / angle_mcr(s, p, L, 1.0, E))
         phi = 0.5 * (1 + ALPHA['d'] * (lam - 0.4) + 0.75 * lam**2)
         x = 1.0 if lam <= 0.4 else min(1, 1 / lam**2, 1 / (phi + sqrt(phi**2 - 0.75 * lam**2)))
         Mu, Mv = x * pq['Wu'] * fy, pq['Wv'] * fy
-        eu(name, grade, {'Lateral-torsional buckling': 1 / (pq['cu'] / Mu + pq['cv'] / Mv)}, major=even, unbraced=L)
-        eu(name, grade, {'Bending, minor axis': fy / (pq['cv'] / pq['Wu'] + pq['cu'] / pq['Wv']), 'Lateral-torsional buckling, minor axis': 1 / (pq['cv'] / Mu + pq['cu'] / Mv)},
+        eu(name, grade, {'lateral-torsional-buckling': 1 / (pq['cu'] / Mu + pq['cv'] / Mv)}, major=even, unbraced=L)
+        eu(name, grade, {'bending-minor-axis': fy / (pq['cv'] / pq['Wu'] + pq['cu'] / pq['Wv']), 'lateral-torsional-buckling-minor-axis': 1 / (pq['cv'] / Mu + pq['cu'] / Mv)},
            minor=even, lengthY=L, lengthZ=L, lengthT=L)
 
 # torsion of hollow sections, 6.2.7 and (6.1)
@@ -921,13 +921,13 @@ for name, grade, T, N, My, Mz, V, Vy in (
         Wt = (t**3 * u / 3 + 4 * Ah**2 * t / u) / (t + 2 * Ah / u)
         areas = (s['A'] * s['h'] / (s['b'] + s['h']), s['A'] * s['b'] / (s['b'] + s['h']))
     tau, limit = T / Wt, fy / sqrt(3)
-    out = {'Torsion': Wt * limit}
-    out['Shear beside torsion'] = (1 - tau / limit) * areas[0] * limit
+    out = {'torsion': Wt * limit}
+    out['shear-beside-torsion/major'] = (1 - tau / limit) * areas[0] * limit
     if Vy:
-        out['Shear beside torsion, minor axis'] = (1 - tau / limit) * areas[1] * limit
+        out['shear-beside-torsion/minor'] = (1 - tau / limit) * areas[1] * limit
     sig = abs(N) / s['A'] + My / s['Wy'] + Mz / s['Wz']
     shear = max(V / areas[0], Vy / areas[1])
-    out['Stresses with torsion'] = sqrt((sig / fy) ** 2 + 3 * ((tau + shear) / fy) ** 2)
+    out['stresses-with-torsion'] = sqrt((sig / fy) ** 2 + 3 * ((tau + shear) / fy) ** 2)
     even = lambda m: dict(start=m, middle=m, end=m)
     eu(name, grade, out, axial=N, major=even(My), minor=even(Mz), shear=V, shearAcross=Vy, torsion=T)
 
@@ -958,13 +958,13 @@ for name, grade, N, My, Mz, psi, L in (
     # held along its length: no lateral-torsional buckling, table B.1
     kzy = 0.8 * kyy
     my, mz = My / (Wy * fy), Mz / (Wz * fy)
-    out = {'Section in bending and axial force': R,
-           'Bending and compression, major axis': n['y'] + kyy * my + kzz * mz,
-           'Bending and compression, minor axis': n['z'] + kzy * my + kzz * mz}
+    out = {'section-in-bending-and-axial-force': R,
+           'bending-and-compression/major': n['y'] + kyy * my + kzz * mz,
+           'bending-and-compression/minor': n['z'] + kzy * my + kzz * mz}
     if My and not Mz:
-        out['Bending'] = Wy * fy
+        out['bending'] = Wy * fy
     if Mz and hollow:
-        out['Bending, minor axis'] = Wz * fy
+        out['bending-minor-axis'] = Wz * fy
     three = lambda m: dict(start=m, middle=m * (1 + psi) / 2, end=m * psi)
     eu(name, grade, out, axial=N, major=three(My), minor=three(Mz), lengthY=L, lengthZ=L, lengthT=L)
 
@@ -1041,16 +1041,16 @@ for name in ('C10X20', 'C8X11.5', 'MC12X31', 'WT8X25', 'WT9X25', 'WT6X20', 'WT7X
     for L in (2000, 5000):
         want = {}
         if s['k'] == 'L':
-            want['Flexural buckling, weakest axis'] = am_pn(s, am_fe(s['Iv'], s['A'], L))
+            want['flexural-buckling/weakest'] = am_pn(s, am_fe(s['Iv'], s['A'], L))
             if max(s['h'], s['b']) / s['t'] > 0.71 * sqrt(EA / FYA):
-                want['Flexural-torsional buckling'] = am_pn(s, am_tf(s, L))
+                want['torsional-flexural-buckling'] = am_pn(s, am_tf(s, L))
         else:
-            want['Flexural buckling, major axis'] = am_pn(s, am_fe(s['Iy'], s['A'], L))
-            want['Flexural buckling, minor axis'] = am_pn(s, am_fe(s['Iz'], s['A'], L))
+            want['flexural-buckling/major'] = am_pn(s, am_fe(s['Iy'], s['A'], L))
+            want['flexural-buckling/minor'] = am_pn(s, am_fe(s['Iz'], s['A'], L))
             if s['k'] in 'CT':
-                want['Flexural-torsional buckling'] = am_pn(s, am_tf(s, L))
+                want['torsional-flexural-buckling'] = am_pn(s, am_tf(s, L))
             if s['k'] == 'I':
-                want['Torsional buckling'] = am_pn(s, (pi * pi * EA * s['Iw'] / L**2 + GA * s['It']) / (s['Iy'] + s['Iz']))
+                want['torsional-buckling'] = am_pn(s, (pi * pi * EA * s['Iw'] / L**2 + GA * s['It']) / (s['Iy'] + s['Iz']))
         am(name, 'A992', want, axial=1000, lengthY=L, lengthZ=L, lengthT=L)
 
 
@@ -1082,10 +1082,10 @@ def f4f5(s, L):
         Lr = 1.95 * rt * EA / FL * sqrt(j + sqrt(j * j + 6.76 * (FL / EA) ** 2))
         elastic = S * pi * pi * EA / (L / rt) ** 2 * sqrt(1 + 0.078 * j * (L / rt) ** 2)
     ltb = top if L <= Lp else top - (top - low) * (L - Lp) / (Lr - Lp) if L <= Lr else min(top, elastic)
-    want = {'Bending, yielding': top, 'Lateral-torsional buckling': min(top, ltb)}
+    want = {'bending-yielding': top, 'lateral-torsional-buckling': min(top, ltb)}
     lf, pf, rf = s['b'] / 2 / s['tf'], 0.38 * root, 0.95 * sqrt(kc_of(s) * EA / FL)
     if lf > pf:
-        want['Flange local buckling'] = top - (top - low) * (lf - pf) / (rf - pf) if lf <= rf else (R if slender else 1) * 0.9 * EA * kc_of(s) * S / lf**2
+        want['flange-local-buckling'] = top - (top - low) * (lf - pf) / (rf - pf) if lf <= rf else (R if slender else 1) * 0.9 * EA * kc_of(s) * S / lf**2
     return want
 
 
@@ -1118,7 +1118,7 @@ def f4f5_unequal(s, L, sag):
         Lr = pi * rt * sqrt(EA / (0.7 * FYA))
         elastic = R * Sc * pi * pi * EA / (L / rt) ** 2
         if St < Sc:
-            want['Tension flange yielding'] = St * FYA
+            want['tension-flange-yielding'] = St * FYA
     else:
         def plast(S):
             if share <= 0.23:
@@ -1131,13 +1131,13 @@ def f4f5_unequal(s, L, sag):
         Lr = 1.95 * rt * EA / FL * sqrt(j + sqrt(j * j + 6.76 * (FL / EA) ** 2))
         elastic = Sc * pi * pi * EA / (L / rt) ** 2 * sqrt(1 + 0.078 * j * (L / rt) ** 2)
         if St < Sc:
-            want['Tension flange yielding'] = plast(St) * St * FYA
+            want['tension-flange-yielding'] = plast(St) * St * FYA
     ltb = top if L <= Lp else top - (top - low) * (L - Lp) / (Lr - Lp) if L <= Lr else elastic
-    want.update({'Bending, yielding': top, 'Lateral-torsional buckling': min(top, ltb)})
+    want.update({'bending-yielding': top, 'lateral-torsional-buckling': min(top, ltb)})
     kc = min(0.76, max(0.35, 4 / sqrt((h - s['tf'] - s['t2']) / tw)))
     lf, pf, rf = bc / 2 / tc, 0.38 * root, 0.95 * sqrt(kc * EA / FL)
     if lf > pf:
-        want['Flange local buckling'] = top - (top - low) * (lf - pf) / (rf - pf) if lf <= rf else (R if lw > lr else 1) * 0.9 * EA * kc * Sc / lf**2
+        want['flange-local-buckling'] = top - (top - low) * (lf - pf) / (rf - pf) if lf <= rf else (R if lw > lr else 1) * 0.9 * EA * kc * Sc / lf**2
     return want
 
 
@@ -1162,7 +1162,7 @@ for name in ('own I 600x300x12x20 bottom 180x15', 'own I 900x350x8x20 bottom 220
             area -= n * t * (w - min(w, w * (1 - c1 * sqrt(Fel / F)) * sqrt(Fel / F)))
         return F * area
     for L in (3000, 8000):
-        am(name, 'A572-50', {'Flexural buckling, major axis': pn(am_fe(s['Iy'], s['A'], L)), 'Flexural buckling, minor axis': pn(am_fe(s['Iz'], s['A'], L)), 'Flexural-torsional buckling': pn(am_tf(s, L))},
+        am(name, 'A572-50', {'flexural-buckling/major': pn(am_fe(s['Iy'], s['A'], L)), 'flexural-buckling/minor': pn(am_fe(s['Iz'], s['A'], L)), 'torsional-flexural-buckling': pn(am_tf(s, L))},
            axial=1000, lengthY=L, lengthZ=L, lengthT=L)
 
 
@@ -1184,7 +1184,7 @@ def channel_ltb(s, L):
 for name in ('C12X20.7', 'MC10X28.5'):
     for L in (500, 2500, 8000):
         s = find(name)
-        am(name, 'A992', {'Lateral-torsional buckling': channel_ltb(s, L), 'Bending, minor axis': min(s['Zz'], 1.6 * s['Wz']) * FYA}, major=flat(1e6), minor=flat(1e3), unbraced=L, throughShearCentre=True)
+        am(name, 'A992', {'lateral-torsional-buckling': channel_ltb(s, L), 'bending-minor-axis': min(s['Zz'], 1.6 * s['Wz']) * FYA}, major=flat(1e6), minor=flat(1e3), unbraced=L, throughShearCentre=True)
 
 
 def tee(s, L, sag):
@@ -1193,19 +1193,19 @@ def tee(s, L, sag):
     Mp = min(s['Zy'] * FYA, 1.6 * My) if sag else My
     B = (2.3 if sag else -2.3) * s['h'] / L * sqrt(s['Iz'] / s['It'])
     Mcr = 1.95 * EA / L * sqrt(s['Iz'] * s['It']) * (B + sqrt(1 + B * B))
-    want = {'Bending, yielding': Mp}
+    want = {'bending-yielding': Mp}
     if not sag:
-        want['Lateral-torsional buckling'] = min(My, Mcr)
+        want['lateral-torsional-buckling'] = min(My, Mcr)
         r = s['h'] / s['tw']
         F = FYA if r <= 0.84 * root else (1.43 - 0.515 * r / root) * FYA if r <= 1.52 * root else 1.52 * EA / r**2
-        want['Stem local buckling'] = F * s['Wy']
+        want['stem-local-buckling'] = F * s['Wy']
         return want
     Lp = 1.76 * sqrt(s['Iz'] / s['A']) * root
     Lr = 1.95 * EA / FYA * sqrt(s['Iz'] * s['It']) / s['Wy'] * sqrt(2.36 * FYA / EA * s['h'] * s['Wy'] / s['It'] + 1)
-    want['Lateral-torsional buckling'] = Mp if L <= Lp else Mp - (Mp - My) * (L - Lp) / (Lr - Lp) if L <= Lr else min(Mp, Mcr)
+    want['lateral-torsional-buckling'] = Mp if L <= Lp else Mp - (Mp - My) * (L - Lp) / (Lr - Lp) if L <= Lr else min(Mp, Mcr)
     lf = s['b'] / 2 / s['tf']
     if 0.38 * root < lf <= root:
-        want['Flange local buckling'] = min(1.6 * My, Mp - (Mp - 0.7 * FYA * s['Wtop']) * (lf - 0.38 * root) / (0.62 * root))
+        want['flange-local-buckling'] = min(1.6 * My, Mp - (Mp - 0.7 * FYA * s['Wtop']) * (lf - 0.38 * root) / (0.62 * root))
     return want
 
 
@@ -1231,7 +1231,7 @@ for name in ('L4X4X1/4', 'L6X6X1/2', 'L8X8X1/2', 'L3X3X3/16'):
     s = find(name)
     for L in (1000, 5000):
         for sag in (True, False):
-            am(name, 'A992', {'Lateral-torsional buckling': angle(s, L, sag)}, major=flat(1e5 if sag else -1e5), unbraced=L)
+            am(name, 'A992', {'lateral-torsional-buckling': angle(s, L, sag)}, major=flat(1e5 if sag else -1e5), unbraced=L)
 # unequal angles: F10 about the principal axes, H2
 def leg(S, s):
     r, root = max(s['h'], s['b']) / s['t'], sqrt(EA / FYA)
@@ -1251,8 +1251,8 @@ for name in ('L6X4X1/2', 'L8X4X1/2', 'L5X3-1/2X1/2', 'L4X3X3/8', 'L7X4X3/8'):
         My, Mcr = FYA * p['Wu'], angle_mcr(s, p, L, 1.0, EA)
         lateral = min(1.5 * My, (1.92 - 1.17 * sqrt(My / Mcr)) * My) if My <= Mcr else (0.92 - 0.17 * Mcr / My) * Mcr
         Mw, Mz = min(leg(p['Wu'], s), lateral), leg(p['Wv'], s)
-        am(name, 'A992', {'Lateral-torsional buckling': 1 / (p['cu'] / Mw + p['cv'] / Mz)}, major=flat(1e5), unbraced=L)
-        am(name, 'A992', {'Bending, minor axis': 1 / (p['cv'] / Mw + p['cu'] / Mz)}, minor=flat(1e5), lengthT=L)
+        am(name, 'A992', {'lateral-torsional-buckling': 1 / (p['cu'] / Mw + p['cv'] / Mz)}, major=flat(1e5), unbraced=L)
+        am(name, 'A992', {'bending-minor-axis': 1 / (p['cv'] / Mw + p['cu'] / Mz)}, minor=flat(1e5), lengthT=L)
 # minor axis F6, shear G3 to G6, tubes F8, webs of boxes F7.3
 for name in ('W8X31', 'W14X90', 'W18X50', 'HSS6X6X3/8', 'W10X12'):
     s = find(name)
@@ -1261,7 +1261,7 @@ for name in ('W8X31', 'W14X90', 'W18X50', 'HSS6X6X3/8', 'W10X12'):
     if s['k'] == 'I' and s['b'] / 2 / s['tf'] > 0.38 * root:
         M -= (M - 0.7 * FYA * s['Wz']) * (s['b'] / 2 / s['tf'] - 0.38 * root) / (0.62 * root)
     V = 0.6 * FYA * (2 * s['b'] * s['tf'] if s['k'] == 'I' else 2 * (s['b'] - 3 * s['t']) * s['t'])
-    am(name, 'A992', {'Bending, minor axis': M, 'Shear, minor axis': V}, minor=flat(1e5), shearAcross=1000)
+    am(name, 'A992', {'bending-minor-axis': M, 'shear-minor-axis': V}, minor=flat(1e5), shearAcross=1000)
 for name in ('WT9X25', 'L6X6X3/8', 'HSS12X6X1/4', 'HSS6.000X0.250', 'own tube 600x5', 'own box 600x300x6'):
     s = find(name)
     if s['k'] == 'O':
@@ -1273,16 +1273,16 @@ for name in ('WT9X25', 'L6X6X3/8', 'HSS12X6X1/4', 'HSS6.000X0.250', 'own tube 60
         r, root = w / t, sqrt(kv * EA / FYA)
         Cv = 1 if r <= 1.1 * root else 1.1 * root / r if r <= 1.37 * root else 1.51 * kv * EA / (r * r * FYA)
         V = 0.6 * FYA * (2 if s['k'] == 'B' else 1) * w * t * Cv
-    am(name, 'A992', {'Shear': V}, shear=1000, major=flat(1e4))
+    am(name, 'A992', {'shear': V}, shear=1000, major=flat(1e4))
 for name in ('own tube 400x5', 'own tube 300x10'):
     s = find(name)
     r = s['d'] / s['t']
     if r > 0.07 * EA / FYA:
-        am(name, 'A992', {'Bending, local buckling': (0.021 * EA / r + FYA) * s['Wy']}, major=flat(1e6))
+        am(name, 'A992', {'bending-local-buckling': (0.021 * EA / r + FYA) * s['Wy']}, major=flat(1e6))
     else:
-        am(name, 'A992', {'Bending, yielding': s['Zy'] * FYA}, major=flat(1e6))
+        am(name, 'A992', {'bending-yielding': s['Zy'] * FYA}, major=flat(1e6))
 s = find('own box 500x200x7')
-am('own box 500x200x7', 'A992', {'Web local buckling': min(s['Zy'] * FYA, s['Zy'] * FYA - (s['Zy'] - s['Wy']) * FYA * (0.305 * (500 - 14) / 7 * sqrt(FYA / EA) - 0.738))}, major=flat(1e6))
+am('own box 500x200x7', 'A992', {'web-local-buckling': min(s['Zy'] * FYA, s['Zy'] * FYA - (s['Zy'] - s['Wy']) * FYA * (0.305 * (500 - 14) / 7 * sqrt(FYA / EA) - 0.738))}, major=flat(1e6))
 # built-up boxes, table B4.1b case 21: a noncompact and a slender flange, (F7-2), (F7-5)
 for name in ('own box 300x200x6', 'own box 300x400x6', 'own box 500x600x10'):
     s = find(name)
@@ -1294,14 +1294,14 @@ for name in ('own box 300x200x6', 'own box 300x400x6', 'own box 500x600x10'):
         up = (s['h'] - t) / 2
         shift = gone * up / (s['A'] - gone)
         want = FYA * (s['Iy'] - gone * up**2 - gone * t**2 / 12 - (s['A'] - gone) * shift**2) / (s['h'] / 2 + shift)
-    am(name, 'A992', {'Flange local buckling': want}, major=flat(1e6))
+    am(name, 'A992', {'flange-local-buckling': want}, major=flat(1e6))
 # F6 with the flanges of table B4.1b case 13, welded as rolled: noncompact, slender
 for name in ('own I 400x300x8x10', 'own I 500x440x10x10', 'own I 400x500x8x10', 'own I 300x300x10x8'):
     s = find(name)
     lam, root = s['b'] / 2 / s['tf'], sqrt(EA / FYA)
     Mp = FYA * min(s['Zz'], 1.6 * s['Wz'])
     want = Mp - (Mp - 0.7 * FYA * s['Wz']) * (lam - 0.38 * root) / (0.62 * root) if lam <= root else 0.69 * EA / lam**2 * s['Wz']
-    am(name, 'A992', {'Bending, minor axis': min(Mp, want)}, minor=flat(1e6))
+    am(name, 'A992', {'bending-minor-axis': min(Mp, want)}, minor=flat(1e6))
 
 # tees bent across their stem: F12 with the stresses of F6.2 and of lateral-torsional buckling where that axis is the stronger one
 for name in ('WT9X25', 'WT4X15.5', 'WT6X32.5', 'WT12X27.5', 'own T 150x300x10x12', 'own T 150x300x10x7'):
@@ -1311,7 +1311,7 @@ for name in ('WT9X25', 'WT4X15.5', 'WT6X32.5', 'WT12X27.5', 'own T 150x300x10x12
     F = FYA if lf <= 0.38 * root else FYA - 0.3 * FYA * (lf - 0.38 * root) / (0.62 * root) if lf <= root else 0.69 * EA / lf**2
     for L in (1500, 8000):
         best = min(F, sqrt(pi * pi * EA * s['Iy'] / L**2 * (GA * s['It'] + pi * pi * EA * s['Iw'] / L**2)) / s['Wz']) if s['Iz'] > s['Iy'] else F
-        am(name, 'A992', {'Bending, minor axis': best * s['Wz']}, minor=flat(1e5), lengthY=L, lengthZ=L, lengthT=L)
+        am(name, 'A992', {'bending-minor-axis': best * s['Wz']}, minor=flat(1e5), lengthY=L, lengthZ=L, lengthT=L)
 
 # H1 with B1, LRFD
 COMBINED = []
@@ -1338,7 +1338,7 @@ for name, P, Mx, My, L, psi in (('W14X90', 1500e3, 200e6, 40e6, 5000, 0.0), ('W1
         p = abs(P) / (phi * Pn)
         m = Bx * Mx / (phi * Mnx) + By * My / (phi * Mny)
         R = p + 8 / 9 * m if p >= 0.2 else p / 2 + m
-        COMBINED.append(dict(input=dict(section=name, grade='A992', philosophy=basis, axial=P, major=straight(Mx, psi), minor=straight(My, psi), lengthY=L, lengthZ=L, lengthT=L, unbraced=0), expected={'Bending and axial force': float(f'{R:.6g}')}))
+        COMBINED.append(dict(input=dict(section=name, grade='A992', philosophy=basis, axial=P, major=straight(Mx, psi), minor=straight(My, psi), lengthY=L, lengthZ=L, lengthT=L, unbraced=0), expected={'bending-and-axial-force': float(f'{R:.6g}')}))
 
 # torsion of hollow sections, H3.1 (nominal) and H3.2
 def am_tn(s, L):
@@ -1360,13 +1360,13 @@ for name, T, Mx, L in (('HSS8X8X1/2', 40e6, 60e6, 4000), ('HSS8X8X1/4', 15e6, 30
         s = find(name)
     except KeyError:
         continue
-    US.append(dict(input=dict(section=name, grade='A992', torsion=T, lengthY=L, lengthZ=L, lengthT=L, unbraced=0), nominal={'Torsion': float(f'{am_tn(s, L):.6g}')}))
+    US.append(dict(input=dict(section=name, grade='A992', torsion=T, lengthY=L, lengthZ=L, lengthT=L, unbraced=0), nominal={'torsion': float(f'{am_tn(s, L):.6g}')}))
 for name, T, Mx in (('HSS8X8X1/2', 40e6, 60e6),):
     s = find(name)
     for basis in ('LRFD', 'ASD'):
         phi = 0.9 if basis == 'LRFD' else 1 / 1.67
         R = Mx / (phi * s['Zy'] * FYA) + (T / (phi * am_tn(s, 4000))) ** 2
-        COMBINED.append(dict(input=dict(section=name, grade='A992', philosophy=basis, torsion=T, major=dict(start=Mx, middle=Mx, end=Mx), lengthY=4000, lengthZ=4000, lengthT=4000, unbraced=0), expected={'Torsion with the rest': float(f'{R:.6g}')}))
+        COMBINED.append(dict(input=dict(section=name, grade='A992', philosophy=basis, torsion=T, major=dict(start=Mx, middle=Mx, end=Mx), lengthY=4000, lengthZ=4000, lengthT=4000, unbraced=0), expected={'torsion-with-the-rest': float(f'{R:.6g}')}))
 
 # ---------------------------------------------------------------- BS 5950-1:2000
 EB = 205000.0
@@ -1408,13 +1408,13 @@ for name in ('UB 203x133x25', 'UB 305x165x40', 'UB 406x178x74', 'UB 457x191x67',
             lam = L / sqrt(s['Iz'] / s['A'])
             lt = u * lam / (1 + (lam / x) ** 2 / 20) ** 0.25
             bs('british.steel.segment', name, grade,
-               {'Shear': 0.6 * py * s['tw'] * s['h'], 'Bending': min(py * s['Zy'], 1.2 * py * s['Wy']), 'Lateral-torsional buckling': bs_pb(lt, py) * s['Zy']},
+               {'shear': 0.6 * py * s['tw'] * s['h'], 'bending': min(py * s['Zy'], 1.2 * py * s['Wy']), 'lateral-torsional-buckling': bs_pb(lt, py) * s['Zy']},
                moment=1e6, shear=1e3, effectiveLength=L)
 for name, V in (('UB 457x191x67', 0.8), ('UB 610x229x125', 0.95)):
     s = find(name)
     py = yield_of('S275', s)
     Pv = 0.6 * py * s['tw'] * s['h']
-    bs('british.steel.segment', name, 'S275', {'Bending': min(py * (s['Zy'] - (2 * V - 1) ** 2 * s['tw'] * s['h'] ** 2 / 4), 1.2 * py * s['Wy'])}, moment=1e6, shear=V * Pv, effectiveLength=0)
+    bs('british.steel.segment', name, 'S275', {'bending': min(py * (s['Zy'] - (2 * V - 1) ** 2 * s['tw'] * s['h'] ** 2 / 4), 1.2 * py * s['Wy'])}, moment=1e6, shear=V * Pv, effectiveLength=0)
 ROB = {'a': 2.0, 'b': 3.5, 'c': 5.5, 'd': 8.0}
 for name, cx, cy in (('UC 203x203x46', 'b', 'c'), ('UC 305x305x97', 'b', 'c'), ('UC 356x406x467', 'c', 'd'), ('UB 305x165x54', 'a', 'b'), ('SHS 150x150x8', 'a', 'a'), ('RHS 200x100x8', 'a', 'a'), ('CHS 168.3x6.3', 'a', 'a')):
     try:
@@ -1424,7 +1424,7 @@ for name, cx, cy in (('UC 203x203x46', 'b', 'c'), ('UC 305x305x97', 'b', 'c'), (
     grade = 'S355H' if s['k'] in 'BO' else 'S355'
     py = yield_of(grade, s)
     for L in (1500, 4000, 8000):
-        bs('british.steel.strut', name, grade, {'Compression, major axis': s['A'] * bs_pc(L / sqrt(s['Iy'] / s['A']), py, ROB[cx]), 'Compression, minor axis': s['A'] * bs_pc(L / sqrt(s['Iz'] / s['A']), py, ROB[cy])}, axial=1000, lengthX=L, lengthY=L)
+        bs('british.steel.strut', name, grade, {'compression/major': s['A'] * bs_pc(L / sqrt(s['Iy'] / s['A']), py, ROB[cx]), 'compression/minor': s['A'] * bs_pc(L / sqrt(s['Iz'] / s['A']), py, ROB[cy])}, axial=1000, lengthX=L, lengthY=L)
 
 
 
@@ -1474,17 +1474,17 @@ for name, grade, curves, F, mx, my, L in (
     py = yield_of(grade, s)
     My_, Mx_ = bs_big(my)[0], bs_big(mx)[0]
     Mcx, Mcy = min(py * s['Zy'], 1.2 * py * s['Wy']), min(py * s['Zz'], 1.2 * py * s['Wz'])
-    out = {'Axial force and bending, section': abs(F) / (s['A'] * py) + Mx_ / Mcx + My_ / Mcy,
-           'Lateral-torsional buckling': bs_mb(s, L, py) / min(1, bs_mlt(mx))}
+    out = {'axial-force-and-bending-section': abs(F) / (s['A'] * py) + Mx_ / Mcx + My_ / Mcy,
+           'lateral-torsional-buckling': bs_mb(s, L, py) / min(1, bs_mlt(mx))}
     if My_:
-        out['Bending, minor axis'] = Mcy
+        out['bending-minor-axis'] = Mcy
     if F < 0:
-        out['Tension'] = s['A'] * py
+        out['tension'] = s['A'] * py
     else:
         Pcx, Pcy = (s['A'] * bs_pc(L / sqrt(s[i] / s['A']), py, ROB[c]) for i, c in (('Iy', curves[0]), ('Iz', curves[1])))
         term = bs_m(my) * My_ / (py * s['Wz']) if My_ else 0
-        out['Compression, minor axis'] = Pcy
-        out['Compression and bending, buckling'] = max(
+        out['compression/minor'] = Pcy
+        out['compression-and-bending-buckling'] = max(
             F / min(Pcx, Pcy) + bs_m(mx) * Mx_ / (py * s['Wy']) + term, F / Pcy + Mx_ / bs_mb(s, L, py) + term)
     three = lambda m: dict(zip(('start', 'middle', 'end'), m))
     bs('british.steel.member', name, grade, out, axial=F, major=three(mx), minor=three(my), lengthY=L, lengthZ=L, unbraced=L)

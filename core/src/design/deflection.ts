@@ -165,11 +165,17 @@ export function deflectionChecks(
   const spans = spansOf(model.beam, model.length);
   const cambered = precamber > 0 && spans.length === 1 && !spans[0]!.overhangs;
   const lines = [
-    { name: 'Deflection, variable', load: 'variable', combinations: service.map((c) => partOf(c, cases, 'variable')), camber: 0 },
-    { name: 'Deflection, total', load: 'total', combinations: service, camber: cambered ? precamber : 0 },
+    {
+      id: 'deflection-variable',
+      name: 'Deflection, variable',
+      load: 'variable',
+      combinations: service.map((c) => partOf(c, cases, 'variable')),
+      camber: 0,
+    },
+    { id: 'deflection-total', name: 'Deflection, total', load: 'total', combinations: service, camber: cambered ? precamber : 0 },
   ] as const;
   const checks: Check[] = [];
-  for (const { name, load, combinations, camber } of lines) {
+  for (const { id, name, load, combinations, camber } of lines) {
     const worst = worstOf(model, combinations, (span) => deflectionLimit(brief, serves, transfer, span.overhangs, load), camber);
     if (!worst) continue;
     const { span, sag, limit, allowed } = worst;
@@ -198,6 +204,7 @@ export function deflectionChecks(
     checks.push(
       compare(
         {
+          id,
           name,
           clause: limit.reason === 'floor' || limit.reason === 'total' ? governs : `${governs}, ${limit.reason}`,
           mode: 'service',
@@ -238,6 +245,7 @@ function camberCheck(
   sheet?.given('delta_g', sag, 'sectionLength', `deflection at the middle of the ${title}, ${name}`, 'exact beam solution');
   return compare(
     {
+      id: 'precamber',
       name: 'Precamber',
       clause: 'at most what permanent load takes out',
       mode: 'service',

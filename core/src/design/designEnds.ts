@@ -39,7 +39,7 @@ export function memberEnd({ id, mark, section, reason, results }: MemberDesign):
 
 /** What stands beside the axis of a member by more than the construction tolerance, or is fixed to it: what brings a moment that nothing is designed for. */
 function eccentricEnd(id: string, mark: string, checks: readonly Check[]): LooseEnd | null {
-  const fixing = checks.find(({ name }) => name === FIXING);
+  const fixing = checks.find(({ id: of }) => of === FIXING.id);
   if (fixing)
     return {
       key: `fixed:${id}`,
@@ -49,7 +49,7 @@ function eccentricEnd(id: string, mark: string, checks: readonly Check[]): Loose
       remedy: 'Let the beam turn freely there, or design for the moment outside this program and say so.',
       byCase: {},
     };
-  const row = checks.find(({ name }) => name === ECCENTRIC);
+  const row = checks.find(({ id: of }) => of === ECCENTRIC.id);
   if (!row) return null;
   return {
     key: `eccentric:${id}`,

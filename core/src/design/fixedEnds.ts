@@ -6,7 +6,7 @@ import type { Philosophy } from '../standard';
 import type { MemberLedger } from '../takedown';
 import type { Context } from './context';
 
-export const FIXING = 'Moment of a fixed beam';
+export const FIXING = { id: 'moment-of-a-fixed-beam', name: 'Moment of a fixed beam' } as const;
 
 /** A beam that is fixed to a member, and the largest moment that it brings of either sign. */
 interface FixedBeam {

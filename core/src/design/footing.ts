@@ -198,7 +198,7 @@ export function sizeByBearing(
 }
 
 /** Rows that are not verified whatever the thickness. */
-const PENDING: ReadonlySet<string> = new Set(['Bearing', ECCENTRIC, FIXING, COMBINATION]);
+const PENDING: ReadonlySet<string> = new Set(['bearing', ...[ECCENTRIC, FIXING, COMBINATION].map(({ id }) => id)]);
 
 interface Trial {
   readonly width: number;
@@ -295,12 +295,19 @@ export function designFooting(context: Context, id: string, record = false): { d
       if (eccentric.length > 0)
         checks.push(
           ...eccentric,
-          unproven('Bearing', 'allowable bearing', 'service', 'the pressure under an eccentric load is not calculated yet', bearing),
+          unproven(
+            { id: 'bearing', name: 'Bearing' },
+            'allowable bearing',
+            'service',
+            'the pressure under an eccentric load is not calculated yet',
+            bearing,
+          ),
         );
       else
         checks.push(
           compare(
             {
+              id: 'bearing',
               name: 'Bearing',
               clause: `allowable bearing, ${ground.basis}`,
               mode: 'service',
@@ -349,11 +356,11 @@ export function designFooting(context: Context, id: string, record = false): { d
         strengthSheet,
       );
       // what is missing in both is told once
-      const missing = checks.some(({ name }) => name === COMBINATION) ? [] : without;
+      const missing = checks.some(({ id }) => id === COMBINATION.id) ? [] : without;
       return { ...size, thickness, checks: [...checks, ...pad.checks, ...missing], bars: pad.bars };
     };
     const passes = (trial: Trial) =>
-      trial.checks.every((check) => check.verdict !== 'short' && (check.verdict !== 'unproven' || PENDING.has(check.name)));
+      trial.checks.every((check) => check.verdict !== 'short' && (check.verdict !== 'unproven' || PENDING.has(check.id)));
     // thicknesses that are built belong to the codes, not to the units shown
     const { step, least, leastOfThumb } = standard.padThickness;
     const startThickness = footing.method === 'ruleOfThumb' ? leastOfThumb : least;

@@ -98,7 +98,7 @@ describe('sets by load case', () => {
   it('wind that lifts finds the combination without imposed load', () => {
     const wind = { name: 'wind', nature: 'wind', axial: -500e3 };
     const { checks } = forced('cases', [dead, floors, wind]);
-    expect(checks.some(({ name, demand }) => name.startsWith('Tension') && demand! > 0)).toBe(true);
+    expect(checks.some(({ id, demand }) => id.startsWith('tension') && demand! > 0)).toBe(true);
   });
   it('every family has the tool; no set, or a bad one, is refused at its field', () => {
     for (const family of Object.keys(STANDARDS)) expect(findTool(`${family}.steel.memberForces`).id).toContain(family);

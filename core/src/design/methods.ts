@@ -1,5 +1,5 @@
 import { caseOf, isPermanent, type Combination, type LoadCases } from '../load';
-import type { Check } from '../sheet';
+import { checkKey, type Check } from '../sheet';
 import type { Standard } from '../standard';
 import type { ByCase } from '../takedown';
 import type { PhilosophyResult } from './result';
@@ -56,7 +56,7 @@ function commonCheck([first, second]: readonly [PhilosophyResult, PhilosophyResu
   const plain = ({ kind, mode, capacity, utilisation }: Check) =>
     kind !== 'ratio' && mode !== 'service' && (capacity ?? 0) > 0 && (utilisation ?? 0) > 0;
   const mine = first.checks.filter(plain).reduce<Check | null>((a, b) => (a === null || b.utilisation! > a.utilisation! ? b : a), null);
-  const other = mine && second.checks.find((check) => check.name === mine.name && plain(check));
+  const other = mine && second.checks.find((check) => checkKey(check) === checkKey(mine) && plain(check));
   // a moment gradient that another combination has makes another resistance: then the two are not comparable by the factors alone
   return mine && other ? [mine, other] : null;
 }

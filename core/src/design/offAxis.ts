@@ -58,7 +58,7 @@ function offLine(line: { readonly from: PlanPoint; readonly to: PlanPoint }, poi
   return planLength(line) === 0 ? apart(line.from, point) : apart(pointAlong(line, project(line, point)), point);
 }
 
-export const ECCENTRIC = 'Eccentric load';
+export const ECCENTRIC = { id: 'eccentric-load', name: 'Eccentric load' } as const;
 
 /** A row that says what is missing for each thing that stands off the axis. */
 export function eccentricChecks(building: Building, ledger: Pick<MemberLedger, 'id' | 'arrivals'>, what: string, sheet?: Sheet): Check[] {
@@ -68,7 +68,7 @@ export function eccentricChecks(building: Building, ledger: Pick<MemberLedger, '
   return [unproven(ECCENTRIC, 'statics', 'ductile', `${named}: ${what} is not designed for yet`, sheet)];
 }
 
-export const SUPPORT = 'Support';
+export const SUPPORT = { id: 'support', name: 'Support' } as const;
 
 /** A row for a member of which load reaches nothing, because a support is missing, too far away or part of a ring. */
 export function supportChecks({ leaves, inLoop }: Pick<MemberLedger, 'leaves' | 'inLoop'>, sheet?: Sheet): Check[] {

@@ -82,7 +82,7 @@ describe('reduction of imposed load in design', () => {
   it('of a beam by its area: 1 - 40/1000 m2', () => {
     const beam = result.members.get('B1-2')!;
     expect(beam.reduction!.factors['B']).toBeCloseTo(0.96, 12);
-    const moment = beam.results[0]!.checks.find((check) => check.name.startsWith('Bending'))!;
+    const moment = beam.results[0]!.checks.find((check) => check.id.startsWith('bending'))!;
     // (1.35 x 16 + 1.35 own + 1.5 x 12 x 0.96) x 10^2 / 8 with 4 m of floor
     const own = 82 * 9.80665e-3;
     expect(moment.demand! / 1e6).toBeCloseTo(((1.35 * (16 + own) + 1.5 * 12 * 0.96) * 100) / 8, 0);
@@ -206,7 +206,7 @@ describe('reduction of imposed load in design', () => {
         ),
       ),
       result,
-    ].map((one) => one.members.get('B1-1')!.results[0]!.checks.find(({ name }) => name.startsWith('Bending'))!.demand!);
+    ].map((one) => one.members.get('B1-1')!.results[0]!.checks.find(({ id }) => id.startsWith('bending'))!.demand!);
     expect(reduced!).toBeLessThan(plain!);
     expect(computeProject(roofed('european')).members.get('B1-1')!.reduction).toBeNull();
   });

@@ -13,6 +13,7 @@ import { BeamModel } from '../analysis';
 import { unbracedSegments } from './beamActions';
 import { bay } from './bay.test.data';
 import { computeProject } from './project';
+import { isCheck } from '../sheet';
 
 const SECTION = findSection('UB 457x191x67');
 const [E, G] = [210_000, 81_000];
@@ -65,7 +66,7 @@ describe('restraints of one flange', () => {
     const use = (beam: object) =>
       computeProject(bay({ beam: { restraint: 'points', ...beam } }))
         .members.get('B1')!
-        .results[0]!.checks.find(({ name }) => name === 'Lateral-torsional buckling')!.utilisation!;
+        .results[0]!.checks.find(isCheck('lateral-torsional-buckling'))!.utilisation!;
     const [free, top, bottom, both] = [{}, { topPoints: [3000] }, { bottomPoints: [3000] }, { restraintPoints: [3000] }].map(use);
     expect(bottom).toBeCloseTo(free!, 10);
     expect(top).toBeCloseTo(both!, 10);
@@ -109,7 +110,7 @@ describe('overhangs and load on the top flange, American', () => {
   const american = (beam: object) =>
     computeProject(bay({ family: 'american', beam: { restraint: 'supports', ...beam } }))
       .members.get('B1')!
-      .results[0]!.checks.find(({ name }) => name === 'Lateral-torsional buckling')!;
+      .results[0]!.checks.find(isCheck('lateral-torsional-buckling'))!;
   it('load on the top flange lowers the strength, and both are proved', () => {
     const [centre, top] = [american({}), american({ loadHeight: 'top' })];
     expect(top.verdict).not.toBe('unproven');
@@ -143,9 +144,8 @@ describe('overhangs and load on the top flange, American', () => {
           critical: () => exact / 1e6,
         };
         const actions = { basis: 'factored' as const, combination: 'x', moment: 1e6, shear: 0, segments: [segment] };
-        return standard
-          .steelBeam({ section, grade, actions }, standard.philosophies[0]!)
-          .find(({ name }) => name === 'Lateral-torsional buckling')!.capacity!;
+        return standard.steelBeam({ section, grade, actions }, standard.philosophies[0]!).find(isCheck('lateral-torsional-buckling'))!
+          .capacity!;
       };
       expect(Math.abs(capacity(true) / capacity(false) - 1), `${L} mm`).toBeLessThan(0.01);
     }
@@ -156,7 +156,7 @@ describe('a channel as a beam', () => {
   const design = (beam: object) =>
     computeProject(bay({ beam: { section: 'PFC 200x90x30', restraint: 'supports', ...beam } })).members.get('B1')!;
   it('is unproven until somebody says that it cannot twist, which is recorded', () => {
-    const lateral = (beam: object) => design(beam).results[0]!.checks.find(({ name }) => name === 'Lateral-torsional buckling')!;
+    const lateral = (beam: object) => design(beam).results[0]!.checks.find(isCheck('lateral-torsional-buckling'))!;
     expect(lateral({}).verdict).toBe('unproven');
     expect(lateral({}).reason).toContain('a channel twists');
     const held = design({ untwisted: true });

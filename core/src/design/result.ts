@@ -1,5 +1,5 @@
 import type { MemberReduction } from './reduction';
-import type { Assumption, Check, VerdictWord } from '../sheet';
+import { checkKey, type Assumption, type Check, type VerdictWord } from '../sheet';
 import type { LooseEnd } from '../takedown';
 
 /** An assumption on an item: it stays open until somebody confirms it with a reason. */
@@ -50,11 +50,12 @@ export function withoutSection({ status }: { readonly status: 'new' | 'existing'
   return status === 'existing' ? UNKNOWN_SECTION : 'No section is chosen.';
 }
 
-/** Keeps, name by name, the check that comes out worst over all combinations. */
+/** Keeps, check by check, the one that comes out worst over all combinations. */
 export function mergeWorst(into: Map<string, Check>, checks: readonly Check[]): void {
   const rank = (check: Check) => (check.verdict === 'unproven' ? Number.MAX_VALUE : (check.utilisation ?? Number.MAX_VALUE));
   for (const check of checks) {
-    const held = into.get(check.name);
-    if (!held || rank(check) > rank(held)) into.set(check.name, check);
+    const key = checkKey(check);
+    const held = into.get(key);
+    if (!held || rank(check) > rank(held)) into.set(key, check);
   }
 }

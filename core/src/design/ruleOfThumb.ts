@@ -22,7 +22,16 @@ export function ruleOfThumbPad(
         : load <= 0
           ? 'no compression reaches the pad'
           : null;
-  if (outside) return [unproven('Thickness, 45 degrees', clause, 'brittle', `outside the rule: ${outside}; use the full check`, sheet)];
+  if (outside)
+    return [
+      unproven(
+        { id: 'thickness-45-degrees', name: 'Thickness, 45 degrees' },
+        clause,
+        'brittle',
+        `outside the rule: ${outside}; use the full check`,
+        sheet,
+      ),
+    ];
   const needed = Math.max((width - column) / 2, leastThickness);
   if (sheet) {
     sheet.note('Rule of thumb for small houses: plain concrete, load spread at 45 degrees; up to 120 kN and 1.3 m. Not a code check.');
@@ -35,6 +44,7 @@ export function ruleOfThumbPad(
   return [
     compare(
       {
+        id: 'thickness-45-degrees',
         name: 'Thickness, 45 degrees',
         clause,
         mode: 'brittle',

@@ -111,9 +111,9 @@ export function chartChecks(
   checks.push(...standard.steelBeam({ section, grade, actions }, philosophy, sheet?.scope('Strength')));
   const E = standard.youngsModulus(grade);
   const EI = E * section.properties.Iy;
-  for (const [title, load, formula, limit] of [
-    ['Deflection, variable', imposed, 'q', limits.variable],
-    ['Deflection, total', permanent + own + imposed, '(g + q)', limits.total],
+  for (const [id, title, load, formula, limit] of [
+    ['deflection-variable', 'Deflection, variable', imposed, 'q', limits.variable],
+    ['deflection-total', 'Deflection, total', permanent + own + imposed, '(g + q)', limits.total],
   ] as const) {
     const inner = sheet?.scope(title);
     const sag = (5 * load * span ** 4) / (384 * EI);
@@ -132,6 +132,7 @@ export function chartChecks(
     checks.push(
       compare(
         {
+          id,
           name: title,
           clause: `L/${limit}`,
           mode: 'service',

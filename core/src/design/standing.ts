@@ -2,7 +2,7 @@ import type { SteelGrade } from '../material';
 import type { BeamModel, Loading } from '../analysis';
 import { combinePressing } from '../load';
 import type { Section } from '../section';
-import type { Check, Sheet } from '../sheet';
+import { checkKey, type Check, type Sheet } from '../sheet';
 import type { Philosophy, WebForceInput } from '../standard';
 import { shapeForce, type Arrival } from '../takedown';
 import { swayAt } from './beamActions';
@@ -94,7 +94,8 @@ export function webChecks(
     for (const check of standard.webUnderForce(entry.input, philosophy)) {
       const said = { ...check, reason: check.reason ?? entry.words };
       mergeWorst(worst, [said]);
-      if (worst.get(check.name) === said) governs.set(check.name, entry);
+      const key = checkKey(said);
+      if (worst.get(key) === said) governs.set(key, entry);
     }
   // every case that governs a row is printed whole
   for (const { words, input } of sheet ? new Set(governs.values()) : []) {

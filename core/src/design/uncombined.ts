@@ -2,7 +2,7 @@ import { NATURE_LABEL, uncombined, type Combination, type LoadCase } from '../lo
 import { unproven, type Check, type Sheet } from '../sheet';
 import type { MemberLedger } from '../takedown';
 
-export const COMBINATION = 'Combination of loads';
+export const COMBINATION = { id: 'combination-of-loads', name: 'Combination of loads' } as const;
 
 const natures = (cases: readonly LoadCase[]) => [...new Set(cases.map(({ nature }) => NATURE_LABEL[nature]))].join(' and ');
 

@@ -1,6 +1,6 @@
 import type { Kind } from '../quantity';
 import type { Sheet } from './sheet';
-import type { Check, FailureMode, VerdictWord } from './verdict';
+import type { Check, CheckName, FailureMode, VerdictWord } from './verdict';
 
 export function verdictOf(utilisation: number | null): VerdictWord {
   if (utilisation === null) return 'unproven';
@@ -8,8 +8,7 @@ export function verdictOf(utilisation: number | null): VerdictWord {
   return utilisation <= 1 ? 'tight' : 'short';
 }
 
-export interface CheckInput {
-  readonly name: string;
+export interface CheckInput extends CheckName {
   readonly clause: string;
   readonly mode: FailureMode;
   readonly kind: Kind;
@@ -24,12 +23,12 @@ export interface CheckInput {
 
 /** Compares a demand with a capacity (both as magnitudes), records the comparison as a step and returns the check. */
 export function compare(input: CheckInput, sheet?: Sheet): Check {
-  const { name, clause, mode, kind, capacity, reason, combination, demandSymbol, capacitySymbol } = input;
+  const { id, part, name, clause, mode, kind, capacity, reason, combination, demandSymbol, capacitySymbol } = input;
   const demand = Math.abs(input.demand);
   const hasCapacity = capacity > 0;
   const utilisation = hasCapacity ? demand / capacity : demand === 0 ? 0 : null;
   const verdict = utilisation === null ? 'short' : verdictOf(utilisation);
-  const check: Check = { name, clause, mode, kind, demand, capacity, utilisation, verdict, reason, combination };
+  const check: Check = { id, part, name, clause, mode, kind, demand, capacity, utilisation, verdict, reason, combination };
   if (sheet) {
     if (hasCapacity)
       sheet.step(
@@ -47,8 +46,20 @@ export function compare(input: CheckInput, sheet?: Sheet): Check {
 }
 
 /** A check that the standard requires and that is not written, or that lies outside its formula's range: never a number. */
-export function unproven(name: string, clause: string, mode: FailureMode, reason: string, sheet?: Sheet): Check {
-  const check: Check = { name, clause, mode, kind: 'ratio', demand: null, capacity: null, utilisation: null, verdict: 'unproven', reason };
+export function unproven({ id, part, name }: CheckName, clause: string, mode: FailureMode, reason: string, sheet?: Sheet): Check {
+  const check: Check = {
+    id,
+    part,
+    name,
+    clause,
+    mode,
+    kind: 'ratio',
+    demand: null,
+    capacity: null,
+    utilisation: null,
+    verdict: 'unproven',
+    reason,
+  };
   sheet?.verdict(check);
   return check;
 }

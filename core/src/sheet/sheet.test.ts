@@ -50,7 +50,17 @@ describe('audit', () => {
     [
       'a utilisation that was not computed',
       (s: Sheet) =>
-        s.verdict({ name: 'x', clause: '', mode: 'ductile', kind: 'force', demand: 1, capacity: 2, utilisation: 0.5, verdict: 'carries' }),
+        s.verdict({
+          id: 'x',
+          name: 'x',
+          clause: '',
+          mode: 'ductile',
+          kind: 'force',
+          demand: 1,
+          capacity: 2,
+          utilisation: 0.5,
+          verdict: 'carries',
+        }),
       'is not the last step U',
     ],
   ])('finds %s', (_, spoil, message) => {
@@ -62,7 +72,7 @@ describe('audit', () => {
 
 describe('verdicts', () => {
   const check = (name: string, demand: number, capacity: number) =>
-    compare({ name, clause: '', mode: 'ductile', kind: 'force', demand, demandSymbol: 'D', capacity, capacitySymbol: 'C' });
+    compare({ id: name, name, clause: '', mode: 'ductile', kind: 'force', demand, demandSymbol: 'D', capacity, capacitySymbol: 'C' });
   it('words at their limits', () =>
     expect([0.95, 0.951, 1, 1.001, null].map(verdictOf)).toEqual(['carries', 'tight', 'tight', 'short', 'unproven']));
   it('a demand against no capacity is short without a number; nothing against nothing carries', () => {
@@ -70,15 +80,20 @@ describe('verdicts', () => {
     expect(check('x', 0, 0)).toMatchObject({ verdict: 'carries', utilisation: 0 });
   });
   it('a whole is short before it is unproven, and unproven before it carries', () => {
-    const open = unproven('u', '', 'ductile', 'not written');
+    const open = unproven({ id: 'u', name: 'u' }, '', 'ductile', 'not written');
     expect(worstVerdict([check('a', 1, 2), open])).toBe('unproven');
     expect(worstVerdict([check('a', 3, 2), open])).toBe('short');
     expect(worstVerdict([])).toBe('unproven');
   });
   it('the ladder has the weakest on top and what is unproven at its foot', () => {
-    const ladder = failureLadder([check('a', 1, 2), unproven('u', '', 'ductile', ''), check('b', 3, 2), check('none', 1, 0)]);
-    expect(ladder.map((c) => c.name)).toEqual(['none', 'b', 'a', 'u']);
-    expect(governing([check('a', 1, 2), check('b', 3, 2)])!.name).toBe('b');
+    const ladder = failureLadder([
+      check('a', 1, 2),
+      unproven({ id: 'u', name: 'u' }, '', 'ductile', ''),
+      check('b', 3, 2),
+      check('none', 1, 0),
+    ]);
+    expect(ladder.map(({ id }) => id)).toEqual(['none', 'b', 'a', 'u']);
+    expect(governing([check('a', 1, 2), check('b', 3, 2)])!.id).toBe('b');
   });
 });
 

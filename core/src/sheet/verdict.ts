@@ -9,8 +9,25 @@ export type Basis = 'unfactored' | 'factored' | 'service' | 'allowable' | 'overt
 /** How the limit state announces itself when it is passed. */
 export type FailureMode = 'ductile' | 'brittle' | 'instability' | 'service';
 
-export interface Check {
+/** What a check is: its id, which never changes, of several alike its part, and what it is called on screen. */
+export interface CheckName {
+  /** The limit state, the same in every family that has it. */
+  readonly id: string;
+  /** Which of several alike: a direction, a layer, a segment, a bolt row. Left out: there is one. */
+  readonly part?: string | undefined;
   readonly name: string;
+}
+
+/** By what checks are told apart: never by what they are called. */
+export const checkKey = ({ id, part }: Pick<CheckName, 'id' | 'part'>): string => (part === undefined ? id : `${id}/${part}`);
+
+/** Whether a check is the one of such a key, as in `checks.find(isCheck('shear'))`. */
+export const isCheck =
+  (key: string) =>
+  (check: Pick<CheckName, 'id' | 'part'>): boolean =>
+    checkKey(check) === key;
+
+export interface Check extends CheckName {
   readonly clause: string;
   readonly mode: FailureMode;
   readonly kind: Kind;

@@ -1,4 +1,4 @@
-import type { Check } from '../sheet';
+import { checkKey, isCheck, type Check } from '../sheet';
 import { findTool, runTool } from '../tool';
 
 const FIRST: Readonly<Record<string, string>> = { european: '6.10', american: 'LRFD', british: 'BS5950' };
@@ -16,7 +16,7 @@ export function checksOf(family: string, input: object): readonly Check[] {
 
 /** What a check is measured by: its capacity, or its demand where that is a sum of ratios. */
 export function measured(checks: readonly Check[], name: string): number {
-  const check = checks.find((candidate) => candidate.name === name);
-  if (!check) throw new Error(`no check "${name}" among ${checks.map((c) => `${c.name} (${c.verdict})`).join(', ')}`);
+  const check = checks.find(isCheck(name));
+  if (!check) throw new Error(`no check "${name}" among ${checks.map((c) => `${checkKey(c)} (${c.verdict})`).join(', ')}`);
   return (check.kind === 'ratio' ? check.demand : check.capacity) ?? Number.NaN;
 }

@@ -59,7 +59,7 @@ describe('BS 5950-1 beams and struts', () => {
         lengthX: L,
         lengthY: L,
       });
-      return measured(checks, `Compression, ${axis} axis`) / found.A;
+      return measured(checks, `compression/${axis}`) / found.A;
     };
     for (const [got, table] of [
       [pc('UB 305x165x40', 'major'), 157],

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { findTool, runTool } from '../tool';
-import type { Check } from '../sheet';
+import { isCheck, type Check } from '../sheet';
 import { checksOf, completed, measured } from './measured.test.data';
 import { AMERICAN_COMBINED, AMERICAN_MEMBERS, BRITISH_MEMBERS, EUROPEAN_MEMBERS, type MemberCase } from './members.test.data';
 
@@ -61,7 +61,9 @@ function record(): string {
       for (const [name, value] of Object.entries(expected)) {
         const got = measured(found, name) / nominal;
         worst = Math.max(worst, Math.abs(got / value - 1));
-        rows.push(`| ${inLine(input)} | ${name} | ${digits(value)} | ${digits(got)} | ${(100 * (got / value - 1)).toFixed(3)} % |`);
+        rows.push(
+          `| ${inLine(input)} | ${found.find(isCheck(name))!.name} | ${digits(value)} | ${digits(got)} | ${(100 * (got / value - 1)).toFixed(3)} % |`,
+        );
       }
     }
     lines.push('', `## ${title}`, `${rows.length} values; the largest deviation is ${(100 * worst).toFixed(3)} %.`, '');

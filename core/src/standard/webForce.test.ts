@@ -3,7 +3,7 @@ import { FAMILIES, type Family } from '../building';
 import { computeProject, sheetFor } from '../design';
 import { bay } from '../design/bay.test.data';
 import { steelGrade } from '../material';
-import { audit } from '../sheet';
+import { isCheck, audit } from '../sheet';
 import { evaluate } from '../sheet/evaluate.test.data';
 import { findSection, type IShape } from '../section';
 import { american } from './american';
@@ -110,19 +110,19 @@ describe('a beam on seats, and a post over one of them', () => {
   const checks = (family: Family, beam: object) =>
     computeProject(bay({ family, beam: { seat: 120, ...beam } }))
       .members.get('B1')!
-      .results[0]!.checks.filter(({ name }) => name.startsWith('Web'));
+      .results[0]!.checks.filter(({ id }) => id.startsWith('web'));
   it.each(FAMILIES)('%s: bearing and buckling of its web over the reaction of the end', (family) => {
     const found = checks(family, {});
     expect(found.length).toBeGreaterThan(0);
     const result = computeProject(bay({ family, beam: { seat: 120 } }));
     expect(audit(sheetFor(result, 'B1')!.entries, evaluate)).toEqual([]);
-    const shear = result.members.get('B1')!.results[0]!.checks.find(({ name }) => name === 'Shear')!.demand!;
+    const shear = result.members.get('B1')!.results[0]!.checks.find(isCheck('shear'))!.demand!;
     expect(Math.abs(found[0]!.demand! / shear)).toBeCloseTo(1, 6);
     expect(found[0]!.reason).toContain('over the seat at');
     expect(
       computeProject(bay({ family }))
         .members.get('B1')!
-        .results[0]!.checks.some(({ name }) => name.startsWith('Web')),
+        .results[0]!.checks.some(({ id }) => id.startsWith('web')),
     ).toBe(false);
   });
   it('a longer seat carries more', () => {

@@ -1,4 +1,4 @@
-import { failureLadder, formatNumber, formatQuantity, type Check, type UnitSystem, type VerdictWord } from '@plinth/core';
+import { checkKey, failureLadder, formatNumber, formatQuantity, type Check, type UnitSystem, type VerdictWord } from '@plinth/core';
 
 /** The word of a state with its weight; colour is never the only sign. */
 export function StateWord({ state }: { state: VerdictWord }) {
@@ -49,7 +49,7 @@ export function Ladder({ checks, units, title = 'Failure ladder' }: { checks: re
       <Heading title={title} />
       <ol>
         {failureLadder(checks).map((check) => (
-          <li key={check.name} className="pt-1.5" data-check={check.name}>
+          <li key={checkKey(check)} className="pt-1.5" data-check={checkKey(check)}>
             <div className="flex items-baseline gap-2">
               <span className="flex-1">
                 {check.name} <span className="text-[12px] text-soft">{MODE[check.mode]}</span>
@@ -80,7 +80,7 @@ export function Ladders({
   if (results.length === 1) return <Ladder checks={results[0]!.checks} units={units} />;
   const title = `Failure ladder, ${results.map(({ philosophy }) => philosophy).join(' and ')}`;
   const rungs = failureLadder(results.flatMap(({ checks }) => checks)).filter(
-    ({ name }, i, all) => all.findIndex((other) => other.name === name) === i,
+    (check, i, all) => all.findIndex((other) => checkKey(other) === checkKey(check)) === i,
   );
   return (
     <section aria-label={title}>
@@ -95,8 +95,8 @@ export function Ladders({
             ))}
           </tr>
         </thead>
-        {rungs.map(({ name, mode }) => (
-          <tbody key={name} data-check={name}>
+        {rungs.map(({ name, mode, ...rung }) => (
+          <tbody key={checkKey(rung)} data-check={checkKey(rung)}>
             <tr>
               <th scope="rowgroup" colSpan={results.length} className="pt-2 font-normal">
                 {name} <span className="text-[12px] text-soft">{MODE[mode]}</span>
@@ -104,7 +104,7 @@ export function Ladders({
             </tr>
             <tr className="align-top">
               {results.map(({ philosophy, checks }) => {
-                const check = checks.find((candidate) => candidate.name === name);
+                const check = checks.find((candidate) => checkKey(candidate) === checkKey(rung));
                 return (
                   <td key={philosophy} className="pr-3">
                     {check ? (

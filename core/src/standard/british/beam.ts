@@ -154,7 +154,15 @@ export function shearAndBending(
   const found = classOf(section, py, null, sheet?.scope('Class of the section'));
   if (found === 'slender')
     return {
-      checks: [unproven('Bending', 'BS 5950-1 3.6', 'instability', `${section.designation} is slender in bending: not written`, sheet)],
+      checks: [
+        unproven(
+          { id: 'bending', name: 'Bending' },
+          'BS 5950-1 3.6',
+          'instability',
+          `${section.designation} is slender in bending: not written`,
+          sheet,
+        ),
+      ],
       found: null,
       capacity: 0,
       py,
@@ -168,6 +176,7 @@ export function shearAndBending(
   checks.push(
     compare(
       {
+        id: 'shear',
         name: 'Shear',
         clause: 'BS 5950-1 4.2.3',
         mode: 'ductile',
@@ -184,7 +193,7 @@ export function shearAndBending(
   if ((D - 2 * T - 2 * r) / t > 70 * Math.sqrt(275 / py))
     checks.push(
       unproven(
-        'Shear buckling',
+        { id: 'shear-buckling', name: 'Shear buckling' },
         'BS 5950-1 4.4.5',
         'instability',
         'the web is slenderer than 70 epsilon: shear buckling is not written',
@@ -235,6 +244,7 @@ export function shearAndBending(
   checks.push(
     compare(
       {
+        id: 'bending',
         name: 'Bending',
         clause: 'BS 5950-1 4.2.5',
         mode: 'ductile',
@@ -302,6 +312,7 @@ export function britishBeam(input: BritishBeamInput, sheet?: Sheet): Check[] {
     checks.push(
       compare(
         {
+          id: 'lateral-torsional-buckling',
           name: 'Lateral-torsional buckling',
           clause: 'BS 5950-1 4.3.6',
           mode: 'instability',

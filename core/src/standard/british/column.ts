@@ -1,4 +1,4 @@
-import { compare, unproven, type Check, type Sheet } from '../../sheet';
+import { compare, unproven, type Check, type CheckName, type Sheet } from '../../sheet';
 import { requireBasis, type Philosophy, type SteelColumnInput } from '../standard';
 import { bendingStrength } from './beam';
 import { leastCapacity, unity } from './ratios';
@@ -32,6 +32,7 @@ export function tension(
   }
   return compare(
     {
+      id: 'tension',
       name: 'Tension',
       clause: 'BS 5950-1 4.6.1',
       mode: 'ductile',
@@ -57,7 +58,7 @@ export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, she
     if (isBent)
       checks.push(
         unproven(
-          'Axial force and nominal moments',
+          { id: 'axial-force-and-nominal-moments', name: 'Axial force and nominal moments' },
           'BS 5950-1 4.7.7',
           'ductile',
           'nominal moments in a column that is lifted are not written',
@@ -68,10 +69,10 @@ export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, she
   }
   const checks = britishStrut({ section, grade, combination, axial, lengthX: input.lengthY, lengthY: input.lengthZ }, sheet);
   if (!isBent) return checks;
-  const name = 'Compression and nominal moments';
+  const name = { id: 'compression-and-nominal-moments', name: 'Compression and nominal moments' } as const;
   const clause = 'BS 5950-1 4.7.7';
-  if (section.shape.outline !== 'I') return [...checks, ...hollowNominal(input, checks, name, clause, sheet?.scope(name))];
-  const inner = sheet?.scope(name);
+  if (section.shape.outline !== 'I') return [...checks, ...hollowNominal(input, checks, name, clause, sheet?.scope(name.name))];
+  const inner = sheet?.scope(name.name);
   const py = designStrength(section, grade, inner);
   const found = classOf(section, py, null);
   const Pc = leastCapacity(checks);
@@ -102,7 +103,7 @@ export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, she
 }
 
 /** Nominal moments in a hollow column: 4.7.7 with the moment capacities about both axes, which do not buckle sideways. */
-function hollowNominal(input: SteelColumnInput, strut: readonly Check[], name: string, clause: string, sheet?: Sheet): Check[] {
+function hollowNominal(input: SteelColumnInput, strut: readonly Check[], name: CheckName, clause: string, sheet?: Sheet): Check[] {
   const { section, grade, axial, combination } = input;
   const { major, minor } = input.moments!;
   const Pc = leastCapacity(strut);

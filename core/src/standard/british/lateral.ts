@@ -4,7 +4,7 @@ import { heldFlangeFactor } from '../heldFlange';
 import { bucklingMoment, uniformMomentFactor } from './beam';
 import type { BritishClass } from './section';
 
-const NAME = 'Lateral-torsional buckling';
+const NAME = { id: 'lateral-torsional-buckling', name: 'Lateral-torsional buckling' } as const;
 const CLAUSE = 'BS 5950-1 4.3.6';
 
 interface Length {
@@ -77,7 +77,7 @@ export function worstSegment(input: SteelBeamInput, found: Exclude<BritishClass,
   if (!Number.isFinite(most)) return unproven(NAME, CLAUSE, 'instability', 'a segment has no resistance', sheet);
   return compare(
     {
-      name: NAME,
+      ...NAME,
       clause: CLAUSE,
       mode: 'instability',
       kind: 'moment',

@@ -67,7 +67,8 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     checks.push(found);
     Pt = found.capacity;
   }
-  if (actions.torsion) checks.push(unproven('Torsion', 'BS 5950-1', 'ductile', 'torsion is not written for this standard', sheet));
+  if (actions.torsion)
+    checks.push(unproven({ id: 'torsion', name: 'Torsion' }, 'BS 5950-1', 'ductile', 'torsion is not written for this standard', sheet));
   const isBent = major.peak !== 0 || shear !== 0;
   if (!isBent && minor.peak === 0 && shearAcross === 0) return checks;
   const inBending = sheet?.scope('Bending about the major axis');
@@ -104,6 +105,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     checks.push(
       compare(
         {
+          id: 'bending-minor-axis',
           name: 'Bending, minor axis',
           clause: 'BS 5950-1 4.2.5',
           mode: 'ductile',
@@ -128,6 +130,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     checks.push(
       compare(
         {
+          id: 'shear-minor-axis',
           name: 'Shear, minor axis',
           clause: 'BS 5950-1 4.2.3',
           mode: 'ductile',
@@ -144,7 +147,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     if (Math.abs(shearAcross) > 0.6 * Pvy && minor.peak !== 0)
       checks.push(
         unproven(
-          'Bending beside shear, minor axis',
+          { id: 'bending-beside-shear-minor-axis', name: 'Bending beside shear, minor axis' },
           'BS 5950-1 4.2.6',
           'ductile',
           'more than 0.6 of the shear capacity across is used: not written',
@@ -162,7 +165,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     return [
       ...checks,
       unproven(
-        'Compression and bending',
+        { id: 'compression-and-bending', name: 'Compression and bending' },
         'BS 5950-1 4.8.3',
         'instability',
         `${section.designation} is slender beside this compression`,
@@ -191,7 +194,13 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     );
   }
   checks.push(
-    unity('Axial force and bending, section', axial > 0 ? 'BS 5950-1 4.8.3.2' : 'BS 5950-1 4.8.2.2', local, combination, together),
+    unity(
+      { id: 'axial-force-and-bending-section', name: 'Axial force and bending, section' },
+      axial > 0 ? 'BS 5950-1 4.8.3.2' : 'BS 5950-1 4.8.2.2',
+      local,
+      combination,
+      together,
+    ),
   );
   if (axial > 0)
     checks.push(memberBuckling(input, strut, found, py, Zx, Zy, sheet?.scope('Compression and bending, buckling of the member')));
@@ -209,9 +218,10 @@ function memberBuckling(
   sheet?: Sheet,
 ): Check {
   const { axial, major, minor, segments, combination } = actions;
-  const [name, clause] = ['Compression and bending, buckling', 'BS 5950-1 4.8.3.3.1'];
+  const name = { id: 'compression-and-bending-buckling', name: 'Compression and bending, buckling' } as const;
+  const clause = 'BS 5950-1 4.8.3.3.1';
   const Pc = leastCapacity(strut);
-  const Pcy = strut.find(({ name: of }) => of.includes('minor'))?.capacity ?? null;
+  const Pcy = strut.find(({ part }) => part === 'minor')?.capacity ?? null;
   if (Pc === null || Pcy === null) return unproven(name, clause, 'instability', 'compression alone is not proved', sheet);
   const mx = major.peak === 0 ? 1 : flexuralMomentFactor(major, 'x', sheet);
   const my = minor.peak === 0 ? 1 : flexuralMomentFactor(minor, 'y', sheet);

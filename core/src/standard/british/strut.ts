@@ -90,7 +90,7 @@ export function britishStrut({ section, grade, combination, axial, lengthX, leng
   if (isSlender)
     return [
       unproven(
-        'Compression',
+        { id: 'compression', name: 'Compression' },
         'BS 5950-1 3.6',
         'instability',
         `${section.designation} is slender in compression: reduced strengths are not written`,
@@ -115,6 +115,8 @@ export function britishStrut({ section, grade, combination, axial, lengthX, leng
     inner?.step('P_c', 'A_g * p_c', { A_g: A, p_c: pc }, Pc, 'force', '4.7.4', 'compression resistance');
     return compare(
       {
+        id: 'compression',
+        part: title,
         name: `Compression, ${title} axis`,
         clause: 'BS 5950-1 4.7.4',
         mode: 'instability',

@@ -46,9 +46,28 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   }
   const common = { kind: 'force', demand: force, demandSymbol: 'F_x', combination } as const;
   return [
-    compare({ ...common, name: 'Web bearing', clause: 'BS 5950-1 4.5.2', mode: 'ductile', capacity: Pbw, capacitySymbol: 'P_bw' }, sheet),
     compare(
-      { ...common, name: 'Web buckling', clause: 'BS 5950-1 4.5.3', mode: 'instability', capacity: Px, capacitySymbol: 'P_x' },
+      {
+        ...common,
+        id: 'web-bearing',
+        name: 'Web bearing',
+        clause: 'BS 5950-1 4.5.2',
+        mode: 'ductile',
+        capacity: Pbw,
+        capacitySymbol: 'P_bw',
+      },
+      sheet,
+    ),
+    compare(
+      {
+        ...common,
+        id: 'web-buckling',
+        name: 'Web buckling',
+        clause: 'BS 5950-1 4.5.3',
+        mode: 'instability',
+        capacity: Px,
+        capacitySymbol: 'P_x',
+      },
       sheet,
     ),
   ];

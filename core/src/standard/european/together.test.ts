@@ -5,11 +5,12 @@ import { findSection } from '../../section';
 import { checksOf } from '../measured.test.data';
 import { webUnderForce } from './steel/webForce';
 import { european } from '.';
+import { isCheck } from '../../sheet';
 
 const even = (M: number) => ({ start: M, middle: M, end: M });
 const lengths = { lengthY: 3000, lengthZ: 3000, lengthT: 3000, unbraced: 3000 };
-const used = (input: object, name = 'Section in bending and axial force') =>
-  checksOf('european', { grade: 'S355', ...lengths, ...input }).find((check) => check.name === name)!;
+const used = (input: object, name = 'section-in-bending-and-axial-force') =>
+  checksOf('european', { grade: 'S355', ...lengths, ...input }).find(isCheck(name))!;
 
 describe('everything at once has the class of its own stresses', () => {
   it('a hollow section whose other wall is of class 3 adds its shares up: by hand', () => {
@@ -27,7 +28,7 @@ describe('everything at once has the class of its own stresses', () => {
   it('compression beside bending about the minor axis only: the web is pressed all over', () => {
     // UB 610x229x101: c/t of the web 547.6 / 10.5 = 52.2, beyond 42 x 0.814: class 4 in compression
     const checks = checksOf('european', { section: 'UB 610x229x101', grade: 'S355', ...lengths, axial: 1000e3, minor: even(20e6) });
-    const section = checks.find(({ name }) => name === 'Section in bending and axial force')!;
+    const section = checks.find(isCheck('section-in-bending-and-axial-force'))!;
     expect(section.clause).toBe('EN 1993-1-1 6.2.9.3');
     const { A, Welz } = findSection('UB 610x229x101').properties;
     expect(section.demand!).toBeGreaterThan(1000e3 / (A * 355) + 20e6 / (Welz * 355));
@@ -60,9 +61,7 @@ describe('a large shear weakens its own area only, 6.2.10(3)', () => {
         (section, n, m) => {
           const grade = /HS/.test(section) ? 'S355H' : 'S355';
           const { A, Wply, Wely } = findSection(section).properties;
-          const Vpl = checksOf('european', { section, grade, ...lengths, shear: 1000, major: even(1e6) }).find(
-            ({ name }) => name === 'Shear',
-          )!.capacity!;
+          const Vpl = checksOf('european', { section, grade, ...lengths, shear: 1000, major: even(1e6) }).find(isCheck('shear'))!.capacity!;
           const at = (part: number) => used({ section, grade, axial: n * A * 355, major: even(m * Wely * 355), shear: part * Vpl }).demand!;
           let before = at(0);
           for (const part of [0.5, 0.6, 0.8, 0.9, 0.99, 0.9999]) {
@@ -117,7 +116,7 @@ describe('susceptibility to torsional deformation follows from the shape and its
           length: unbraced,
           unbraced,
         },
-        'Bending and compression, minor axis',
+        'bending-and-compression/minor',
       ).demand!;
     for (let L = 100; L < 6000; L += 50) expect(Math.abs(at(L + 50) / at(L) - 1)).toBeLessThan(0.03);
   });

@@ -68,7 +68,10 @@ export function findBeamSupports(
     const { id, body } = beams[i]!;
     supports.set(
       id,
-      candidates.map(({ at, by, rule }) => ({ by, at, ...heldAs(body, by, at, reach), rule })),
+      candidates.map(({ at, by, rule }) => {
+        const { holdsDown, fixed } = heldAs(body, by, at, reach);
+        return { by, at, holdsDown, fixed, rule };
+      }),
     );
   }
   return { supports, doubts };

@@ -233,6 +233,7 @@ function bearingCheck(load: number, width: number, length: number, thickness: nu
   sheet?.given('q_a', allowable, 'bearing', `allowable bearing, ${basis}`);
   const check = compare(
     {
+      id: 'bearing',
       name: 'Bearing',
       clause: `allowable bearing, ${basis}`,
       mode: 'service',

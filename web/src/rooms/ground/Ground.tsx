@@ -88,7 +88,7 @@ export function GroundRoom() {
                       )}
                     </td>
                     <td className="num">
-                      {footing.width && !footing.checks.some((check) => check.name === 'Bearing' && check.verdict === 'unproven')
+                      {footing.width && !footing.checks.some((check) => check.id === 'bearing' && check.verdict === 'unproven')
                         ? formatQuantity(footing.pressure, 'bearing', units, { bare: true })
                         : '—'}
                     </td>

@@ -10,6 +10,7 @@ const PSI = 6.894757293168361e-3;
 const INCH = 25.4;
 
 interface Direction {
+  readonly id: 'x' | 'y';
   readonly title: string;
   readonly span: number;
   readonly across: number;
@@ -31,12 +32,22 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
   const checks: Check[] = [];
   if (Pu <= 0)
     return {
-      checks: [unproven('Flexure', 'ACI 318-19 13.3', 'ductile', `no compression reaches the pad under ${combination}`, sheet)],
+      checks: [
+        unproven(
+          { id: 'flexure', name: 'Flexure' },
+          'ACI 318-19 13.3',
+          'ductile',
+          `no compression reaches the pad under ${combination}`,
+          sheet,
+        ),
+      ],
       bars: null,
     };
   if (columnWidth >= width || columnDepth >= length)
     return {
-      checks: [unproven('Flexure', 'ACI 318-19 13.2.7', 'ductile', 'the pad does not project beyond the column', sheet)],
+      checks: [
+        unproven({ id: 'flexure', name: 'Flexure' }, 'ACI 318-19 13.2.7', 'ductile', 'the pad does not project beyond the column', sheet),
+      ],
       bars: null,
     };
   const dOuter = thickness - cover - bar.diameter / 2;
@@ -44,7 +55,15 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
   // bottom bars at least 6 in deep, 13.3.1.2
   if (dInner < 6 * INCH)
     return {
-      checks: [unproven('Flexure', 'ACI 318-19 13.3.1.2', 'ductile', 'the bars must lie at least 6 in below the top of the pad', sheet)],
+      checks: [
+        unproven(
+          { id: 'flexure', name: 'Flexure' },
+          'ACI 318-19 13.3.1.2',
+          'ductile',
+          'the bars must lie at least 6 in below the top of the pad',
+          sheet,
+        ),
+      ],
       bars: null,
     };
   const qu = Pu / (width * length);
@@ -71,8 +90,8 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
   }
   if (input.isRound) sheet?.note('The round column counts as the square of equal area for flexure and one-way shear, 13.2.7.3.');
   const directions: Direction[] = [
-    { title: 'along x', span: width, across: length, column: faceOf(input, columnWidth), d: dOuter },
-    { title: 'along y', span: length, across: width, column: faceOf(input, columnDepth), d: dInner },
+    { id: 'x', title: 'along x', span: width, across: length, column: faceOf(input, columnWidth), d: dOuter },
+    { id: 'y', title: 'along y', span: length, across: width, column: faceOf(input, columnDepth), d: dInner },
   ];
   const layers = directions.map((direction) => flexure(direction, input, qu, combination, checks, sheet?.scope(`Bars ${direction.title}`)));
   const [alongX, alongY] = layers;
@@ -98,7 +117,7 @@ function flexure(direction: Direction, input: PadInput, qu: number, combination:
   const fc = concrete.strength;
   const a = (span - column) / 2;
   const Mu = (qu * across * a ** 2) / 2;
-  const name = `Flexure, bars ${direction.title}`;
+  const name = { id: 'flexure', part: direction.id, name: `Flexure, bars ${direction.title}` };
   const clause = 'ACI 318-19 13.2.7, 22.3';
   // the area that just gives phi Mn = Mu, by the rectangular stress block
   const R = Mu / (PHI_FLEXURE * across * d ** 2 * 0.85 * fc);
@@ -124,7 +143,7 @@ function flexure(direction: Direction, input: PadInput, qu: number, combination:
   sheet?.branch(`R_u <= ${limit}`, { R_u: R }, R <= limit, '21.2.2', R <= limit ? 'tension-controlled' : 'the section is too shallow');
   if (R > limit) {
     checks.push({
-      name,
+      ...name,
       clause,
       mode: 'brittle',
       kind: 'moment',
@@ -155,7 +174,7 @@ function flexure(direction: Direction, input: PadInput, qu: number, combination:
   }
   if (!layer) {
     checks.push({
-      name,
+      ...name,
       clause,
       mode: 'ductile',
       kind: 'area',
@@ -195,7 +214,7 @@ function flexure(direction: Direction, input: PadInput, qu: number, combination:
   }
   checks.push(
     compare(
-      { name, clause, mode: 'ductile', kind: 'moment', demand: Mu, demandSymbol: 'M_u', capacity, capacitySymbol: 'M_c', combination },
+      { ...name, clause, mode: 'ductile', kind: 'moment', demand: Mu, demandSymbol: 'M_u', capacity, capacitySymbol: 'M_c', combination },
       sheet,
     ),
   );
@@ -261,6 +280,8 @@ function development(
   checks.push(
     compare(
       {
+        id: 'development',
+        part: direction.id,
         name: `Development, bars ${direction.title}`,
         clause: 'ACI 318-19 25.4.2',
         mode: 'brittle',
@@ -315,6 +336,8 @@ function oneWayShear(
   checks.push(
     compare(
       {
+        id: 'one-way-shear',
+        part: direction.id,
         name: `One-way shear, ${direction.title}`,
         clause: 'ACI 318-19 22.5',
         mode: 'brittle',
@@ -383,6 +406,7 @@ function twoWayShear(input: PadInput, qu: number, d: number, combination: string
   checks.push(
     compare(
       {
+        id: 'two-way-shear',
         name: 'Two-way shear',
         clause: 'ACI 318-19 22.6',
         mode: 'brittle',

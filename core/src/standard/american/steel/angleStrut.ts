@@ -6,7 +6,7 @@ import { availableStrength, COMPRESSION } from './available';
 import { criticalStress, effectiveArea } from './compression';
 import { isSlenderInCompression, partsInCompression, recordShape } from './slenderness';
 
-const NAME = 'Single angle loaded through one leg';
+const NAME = { id: 'single-angle-loaded-through-one-leg', name: 'Single angle loaded through one leg' } as const;
 const CLAUSE = 'AISC 360-16 E5';
 
 /**
@@ -92,7 +92,7 @@ export function angleStrut(input: AngleStrutInput, philosophy: Philosophy, sheet
   return [
     compare(
       {
-        name: NAME,
+        ...NAME,
         clause: CLAUSE,
         mode: 'instability',
         kind: 'force',

@@ -1,6 +1,6 @@
 import { yieldStrength } from '../../../material';
 import type { Section } from '../../../section';
-import { compare, unproven, type Check, type FailureMode, type Sheet } from '../../../sheet';
+import { compare, unproven, type Check, type CheckName, type FailureMode, type Sheet } from '../../../sheet';
 import { heldFlangeFactor } from '../../heldFlange';
 import { bySense, pressedFlanges, requireBasis, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
 import { availableStrength, FLEXURE, type Flexure } from './available';
@@ -58,6 +58,7 @@ export function majorShear({ section, grade, actions }: SteelBeamInput, philosop
   const { nominal, safety, clause } = shearStrength(section, E, Fy, sheet);
   return compare(
     {
+      id: 'shear',
       name: 'Shear',
       clause,
       mode: 'ductile',
@@ -93,15 +94,23 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
   if (outside)
     return {
       available: null,
-      checks: [unproven('Bending', 'AISC 360-16 F', 'instability', `${section.designation}: ${outside}, which is not written`, sheet)],
+      checks: [
+        unproven(
+          { id: 'bending', name: 'Bending' },
+          'AISC 360-16 F',
+          'instability',
+          `${section.designation}: ${outside}, which is not written`,
+          sheet,
+        ),
+      ],
     };
   const checks: Check[] = [];
   let available: number | null = Infinity;
-  const add = (name: string, clause: string, mode: FailureMode, Mn: number, symbol: string, inner?: Sheet, demand = actions.moment) => {
+  const add = (name: CheckName, clause: string, mode: FailureMode, Mn: number, symbol: string, inner?: Sheet, demand = actions.moment) => {
     const capacity = availableStrength(Mn, FLEXURE, philosophy, { nominal: symbol, available: 'M_c' }, 'moment', inner);
     available = Math.min(available ?? Infinity, capacity);
     checks.push(
-      compare({ name, clause, mode, kind: 'moment', demand, demandSymbol: 'M_r', capacity, capacitySymbol: 'M_c', combination }, inner),
+      compare({ ...name, clause, mode, kind: 'moment', demand, demandSymbol: 'M_r', capacity, capacitySymbol: 'M_c', combination }, inner),
     );
   };
 
@@ -110,17 +119,24 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
   const Mp = sectionMoment(input, flange, web, sagging, E, Fy, yielding);
   const context: Context = { ...input, philosophy, E, Fy, Mp, web };
   if (outline === 'tube' && flange !== 'compact') {
-    add('Bending, local buckling', 'AISC 360-16 F8.2', 'instability', localBucklingTube(section, flange, E, Fy, yielding), 'M_n', yielding);
+    add(
+      { id: 'bending-local-buckling', name: 'Bending, local buckling' },
+      'AISC 360-16 F8.2',
+      'instability',
+      localBucklingTube(section, flange, E, Fy, yielding),
+      'M_n',
+      yielding,
+    );
   } else if (outline === 'angle') {
     if (isFreeUnequal(section) && actions.segments.length > 0) {
       yielding?.note('Unequal legs that nothing holds along the length: the moment bends it about both principal axes.');
       const Mn = angleGeometricMoment(section, 'horizontal', anglePrincipalMoments(section, 0, 1, E, Fy, yielding), yielding);
-      add('Bending, yielding', 'AISC 360-16 F10.1, H2', 'ductile', Mn, 'M_n', yielding);
+      add({ id: 'bending-yielding', name: 'Bending, yielding' }, 'AISC 360-16 F10.1, H2', 'ductile', Mn, 'M_n', yielding);
     } else {
       const Mn = angleMoment(section, sagging, 0, 1, E, Fy, yielding);
-      add('Bending, yielding', 'AISC 360-16 F10.1', 'ductile', Mn, 'M_n', yielding);
+      add({ id: 'bending-yielding', name: 'Bending, yielding' }, 'AISC 360-16 F10.1', 'ductile', Mn, 'M_n', yielding);
     }
-  } else add('Bending, yielding', yieldingClause(outline, web), 'ductile', Mp, 'M_p', yielding);
+  } else add({ id: 'bending-yielding', name: 'Bending, yielding' }, yieldingClause(outline, web), 'ductile', Mp, 'M_p', yielding);
 
   if (outline === 'I' && flange !== 'compact') {
     const inner = sheet?.scope('Flange local buckling');
@@ -130,14 +146,14 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
         ? flangeLocalBucklingI(section, flange, flangeElement.noncompact, Mp, E, Fy, inner)
         : flangeLocalBucklingSlenderWeb(section, web, flange, flangeElement, E, Fy, inner);
     const clause = web === 'compact' ? 'AISC 360-16 F3.2' : web === 'noncompact' ? 'AISC 360-16 F4.3' : 'AISC 360-16 F5.3';
-    add('Flange local buckling', clause, 'instability', Mn, 'M_n', inner);
+    add({ id: 'flange-local-buckling', name: 'Flange local buckling' }, clause, 'instability', Mn, 'M_n', inner);
   }
   if (outline === 'box') {
     if (flange !== 'compact') {
       const inner = sheet?.scope('Flange local buckling');
       inner?.given('M_p', Mp, 'moment', 'plastic moment, from above');
       add(
-        'Flange local buckling',
+        { id: 'flange-local-buckling', name: 'Flange local buckling' },
         'AISC 360-16 F7.2',
         'instability',
         flangeLocalBucklingBox(section, flange, Mp, E, Fy, inner),
@@ -148,15 +164,37 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
     if (web !== 'compact') {
       const inner = sheet?.scope('Web local buckling');
       inner?.given('M_p', Mp, 'moment', 'plastic moment, from above');
-      add('Web local buckling', 'AISC 360-16 F7.3', 'instability', webLocalBucklingBox(section, Mp, E, Fy, inner), 'M_n', inner);
+      add(
+        { id: 'web-local-buckling', name: 'Web local buckling' },
+        'AISC 360-16 F7.3',
+        'instability',
+        webLocalBucklingBox(section, Mp, E, Fy, inner),
+        'M_n',
+        inner,
+      );
     }
   }
   if (outline === 'tee') {
     const inner = sheet?.scope(sagging ? 'Flange local buckling' : 'Stem local buckling');
     inner?.given('M_p', Mp, 'moment', 'from above');
-    if (!sagging) add('Stem local buckling', 'AISC 360-16 F9.4', 'instability', teeStemBuckling(section, E, Fy, inner), 'M_n', inner);
+    if (!sagging)
+      add(
+        { id: 'stem-local-buckling', name: 'Stem local buckling' },
+        'AISC 360-16 F9.4',
+        'instability',
+        teeStemBuckling(section, E, Fy, inner),
+        'M_n',
+        inner,
+      );
     else if (flange !== 'compact')
-      add('Flange local buckling', 'AISC 360-16 F9.3', 'instability', teeFlangeBuckling(section, flange, Mp, E, Fy, inner), 'M_n', inner);
+      add(
+        { id: 'flange-local-buckling', name: 'Flange local buckling' },
+        'AISC 360-16 F9.3',
+        'instability',
+        teeFlangeBuckling(section, flange, Mp, E, Fy, inner),
+        'M_n',
+        inner,
+      );
     // the smaller moment of the other sign may press the weaker side
     if (actions.range && pressedFlanges(actions).length === 2) {
       const other = actions.range[sagging ? 0 : 1];
@@ -168,14 +206,30 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
       };
       const yields = turned(`Bending, yielding, ${where}`);
       const My = teeYielding(section, !sagging, Fy, yields);
-      add(`Bending, yielding, ${where}`, 'AISC 360-16 F9.1', 'ductile', My, 'M_p', yields, other);
+      add(
+        { id: 'bending-yielding', part: 'other-sign', name: `Bending, yielding, ${where}` },
+        'AISC 360-16 F9.1',
+        'ductile',
+        My,
+        'M_p',
+        yields,
+        other,
+      );
       const buckles = turned(sagging ? 'Stem local buckling' : 'Flange local buckling');
       buckles?.given('M_p', My, 'moment', 'from above');
       if (sagging)
-        add('Stem local buckling', 'AISC 360-16 F9.4', 'instability', teeStemBuckling(section, E, Fy, buckles), 'M_n', buckles, other);
+        add(
+          { id: 'stem-local-buckling', name: 'Stem local buckling' },
+          'AISC 360-16 F9.4',
+          'instability',
+          teeStemBuckling(section, E, Fy, buckles),
+          'M_n',
+          buckles,
+          other,
+        );
       else if (flange !== 'compact') {
         const Mn = teeFlangeBuckling(section, flange, My, E, Fy, buckles);
-        add('Flange local buckling', 'AISC 360-16 F9.3', 'instability', Mn, 'M_n', buckles, other);
+        add({ id: 'flange-local-buckling', name: 'Flange local buckling' }, 'AISC 360-16 F9.3', 'instability', Mn, 'M_n', buckles, other);
       }
     }
   }
@@ -186,7 +240,15 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
     const inner = sheet?.scope('Bending of the other sign');
     inner?.given('M_r', other, 'moment', `required flexural strength of the other sign, ${combination}`);
     const Mn = angleMoment(section, !sagging, 0, 1, E, Fy, inner);
-    add('Bending, yielding, of the other sign', 'AISC 360-16 F10.1, F10.3', 'ductile', Mn, 'M_n', inner, other);
+    add(
+      { id: 'bending-yielding', part: 'other-sign', name: 'Bending, yielding, of the other sign' },
+      'AISC 360-16 F10.1, F10.3',
+      'ductile',
+      Mn,
+      'M_n',
+      inner,
+      other,
+    );
   }
 
   let worst: { segment: Segment; ratio: number } | undefined;
@@ -261,7 +323,7 @@ function sectionMoment(
 
 function lateralTorsionalCheck(segment: Segment, context: Context, sheet?: Sheet): Check {
   const { section, grade, actions, philosophy, E, Fy, web, untwisted } = context;
-  const name = 'Lateral-torsional buckling';
+  const name = { id: 'lateral-torsional-buckling', name: 'Lateral-torsional buckling' } as const;
   const { shape } = section;
   const { combination } = actions;
   // of a tee by the side that is in compression in this segment
@@ -315,7 +377,7 @@ function lateralTorsionalCheck(segment: Segment, context: Context, sheet?: Sheet
   const capacity = availableStrength(Mn, FLEXURE, philosophy, { nominal: 'M_n', available: 'M_c' }, 'moment', sheet);
   return compare(
     {
-      name,
+      ...name,
       clause,
       mode: 'instability',
       kind: 'moment',

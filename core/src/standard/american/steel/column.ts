@@ -56,6 +56,8 @@ export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, she
   sheet?.given('F_y', Fy, 'stress', 'specified minimum yield stress', grade.standard);
   if (axial < 0) return tension(section, grade, Fy, -axial, null, combination, philosophy, sheet).checks;
   if (!(input.lengthY > 0 && input.lengthZ > 0))
-    return [unproven('Flexural buckling', 'AISC 360-16 E2', 'instability', 'the column has no length', sheet)];
+    return [
+      unproven({ id: 'flexural-buckling', name: 'Flexural buckling' }, 'AISC 360-16 E2', 'instability', 'the column has no length', sheet),
+    ];
   return [...compression({ ...input, Fy }, philosophy, sheet).checks];
 }

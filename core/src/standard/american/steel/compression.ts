@@ -1,6 +1,6 @@
 import type { Section } from '../../../section';
 import type { SteelGrade } from '../../../material';
-import { compare, unproven, type Check, type Sheet } from '../../../sheet';
+import { compare, unproven, type Check, type CheckName, type Sheet } from '../../../sheet';
 import type { Philosophy } from '../../standard';
 import { availableStrength, COMPRESSION } from './available';
 import { isSlenderInCompression, partsInCompression, type CompressionPart } from './slenderness';
@@ -131,7 +131,7 @@ export function compression(input: CompressionInput, philosophy: Philosophy, she
       available: null,
       checks: [
         unproven(
-          'Flexural buckling',
+          { id: 'flexural-buckling', name: 'Flexural buckling' },
           'AISC 360-16 E7.2',
           'instability',
           'the wall is beyond D/t of 0.45 E/Fy, which is not covered',
@@ -143,7 +143,7 @@ export function compression(input: CompressionInput, philosophy: Philosophy, she
   const slender = partsInCompression(section).filter((part) => isSlenderInCompression(part, E, Fy, shape.outline === 'tube', local));
   const checks: Check[] = [];
   let available = Infinity;
-  const strength = (name: string, clause: string, Fe: number, inner?: Sheet) => {
+  const strength = (name: CheckName, clause: string, Fe: number, inner?: Sheet) => {
     const Fcr = criticalStress(Fe, Fy, inner);
     const Ae = effectiveArea(section, slender, Fcr, E, Fy, inner);
     const Pn = Fcr * Ae;
@@ -154,7 +154,7 @@ export function compression(input: CompressionInput, philosophy: Philosophy, she
     checks.push(
       compare(
         {
-          name,
+          ...name,
           clause,
           mode: 'instability',
           kind: 'force',
@@ -168,19 +168,20 @@ export function compression(input: CompressionInput, philosophy: Philosophy, she
       ),
     );
   };
-  const flexural = (title: string, Lc: number, r: number) => {
+  const flexural = (part: 'major' | 'minor' | 'weakest', Lc: number, r: number) => {
+    const title = `Flexural buckling, ${part} axis`;
     const inner = sheet?.scope(title);
     inner?.given('L_c', Lc, 'length', 'effective length');
     inner?.given('r', r, 'sectionLength', 'radius of gyration', section.designation);
     const Fe = (Math.PI ** 2 * E) / (Lc / r) ** 2;
     inner?.step('F_e', 'pi^2 * E / (L_c / r)^2', { E, L_c: Lc, r }, Fe, 'stress', '(E3-4)', 'elastic buckling stress');
-    strength(title, slender.length ? 'AISC 360-16 E7' : 'AISC 360-16 E3', Fe, inner);
+    strength({ id: 'flexural-buckling', part, name: title }, slender.length ? 'AISC 360-16 E7' : 'AISC 360-16 E3', Fe, inner);
     return Fe;
   };
-  if (shape.outline === 'angle') flexural('Flexural buckling, weakest axis', Math.max(input.lengthY, input.lengthZ), iv);
+  if (shape.outline === 'angle') flexural('weakest', Math.max(input.lengthY, input.lengthZ), iv);
   else {
-    flexural('Flexural buckling, major axis', input.lengthY, rx);
-    flexural('Flexural buckling, minor axis', input.lengthZ, ry);
+    flexural('major', input.lengthY, rx);
+    flexural('minor', input.lengthZ, ry);
   }
   if (shape.outline === 'box' || shape.outline === 'tube') return { checks, available };
   if (shape.outline === 'angle' && Math.max(shape.h, shape.b) / shape.t <= 0.71 * Math.sqrt(E / Fy)) return { checks, available };
@@ -207,7 +208,7 @@ export function compression(input: CompressionInput, philosophy: Philosophy, she
       '(E4-2)',
       'elastic torsional buckling stress',
     );
-    strength(title, 'AISC 360-16 E4', Fe, inner);
+    strength({ id: 'torsional-buckling', name: title }, 'AISC 360-16 E4', Fe, inner);
     return { checks, available };
   }
   const r02 = (Ix + Iy) / A + shearCentre ** 2 + shearCentreUp ** 2;
@@ -276,6 +277,6 @@ export function compression(input: CompressionInput, philosophy: Philosophy, she
       );
     }
   }
-  strength(title, 'AISC 360-16 E4', Fe, inner);
+  strength({ id: 'torsional-flexural-buckling', name: title }, 'AISC 360-16 E4', Fe, inner);
   return { checks, available };
 }

@@ -1,6 +1,6 @@
 import { yieldStrength } from '../../../material';
 import { unequalParts, type Section, type UnequalIShape } from '../../../section';
-import { compare, unproven, type Check, type FailureMode, type Sheet } from '../../../sheet';
+import { compare, unproven, type Check, type CheckName, type FailureMode, type Sheet } from '../../../sheet';
 import { pressedFlanges, segmentRange, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
 import { availableStrength, FLEXURE, type Flexure } from './available';
 import { momentGradientFactor } from './flexure';
@@ -36,14 +36,22 @@ export function unequalBending({ section, grade, actions }: SteelBeamInput, phil
     if (reason)
       return {
         available: null,
-        checks: [unproven('Bending', 'AISC 360-16 F', 'instability', `${section.designation}: ${reason}, which is not written`, sheet)],
+        checks: [
+          unproven(
+            { id: 'bending', name: 'Bending' },
+            'AISC 360-16 F',
+            'instability',
+            `${section.designation}: ${reason}, which is not written`,
+            sheet,
+          ),
+        ],
       };
   }
   const checks: Check[] = [];
   let available: number | null = Infinity;
   // each flange against the moment that compresses it
   const momentOn = ({ side }: Pressed) => (range ? range[side === 'top' ? 1 : 0] : moment);
-  const add = (name: string, clause: string, mode: FailureMode, of: (p: Pressed, inner?: Sheet) => number | null) => {
+  const add = (name: CheckName, clause: string, mode: FailureMode, of: (p: Pressed, inner?: Sheet) => number | null) => {
     let worst: { p: Pressed; Mn: number; ratio: number } | undefined;
     for (const p of all) {
       const Mn = of(p);
@@ -53,7 +61,7 @@ export function unequalBending({ section, grade, actions }: SteelBeamInput, phil
     }
     if (!worst) return;
     const demand = momentOn(worst.p);
-    const inner = sheet?.scope(name);
+    const inner = sheet?.scope(name.name);
     inner?.given('M_r', demand, 'moment', `required flexural strength with the ${worst.p.side} flange in compression, ${combination}`);
     record(section, worst.p, E, Fy, inner);
     of(worst.p, inner);
@@ -64,7 +72,7 @@ export function unequalBending({ section, grade, actions }: SteelBeamInput, phil
     checks.push(
       compare(
         {
-          name,
+          ...name,
           clause: `AISC 360-16 ${chapter}.${clause}`,
           mode,
           kind: 'moment',
@@ -79,8 +87,12 @@ export function unequalBending({ section, grade, actions }: SteelBeamInput, phil
     );
   };
   add(YIELDING, '1', 'ductile', (p, inner) => compressionFlangeYielding(p, E, Fy, inner));
-  add('Flange local buckling', '3', 'instability', (p, inner) => compressionFlangeBuckling(p, E, Fy, inner));
-  add('Tension flange yielding', '4', 'ductile', (p, inner) => tensionFlangeYielding(p, E, Fy, inner));
+  add({ id: 'flange-local-buckling', name: 'Flange local buckling' }, '3', 'instability', (p, inner) =>
+    compressionFlangeBuckling(p, E, Fy, inner),
+  );
+  add({ id: 'tension-flange-yielding', name: 'Tension flange yielding' }, '4', 'ductile', (p, inner) =>
+    tensionFlangeYielding(p, E, Fy, inner),
+  );
 
   let worst: { segment: Segment; ratio: number } | undefined;
   for (const segment of segments) {
@@ -96,7 +108,7 @@ export function unequalBending({ section, grade, actions }: SteelBeamInput, phil
   return { checks, available };
 }
 
-const YIELDING = 'Bending, yielding';
+const YIELDING: CheckName = { id: 'bending-yielding', name: 'Bending, yielding' };
 
 /** The moment changes its sign within the segment: both flanges are pressed somewhere. */
 function isReversed({ quarters, peak, ends = [0, 0] }: Segment): boolean {
@@ -112,7 +124,7 @@ function lateral(
   Fy: number,
   sheet?: Sheet,
 ): Check {
-  const name = 'Lateral-torsional buckling';
+  const name = { id: 'lateral-torsional-buckling', name: 'Lateral-torsional buckling' } as const;
   const where = `${segment.flange ? `${segment.flange} flange ` : ''}from ${+(segment.from / 304.8).toFixed(2)} ft to ${+(segment.to / 304.8).toFixed(2)} ft`;
   if (segment.freeTip || segment.loadOnTop)
     return unproven(
@@ -145,7 +157,7 @@ function lateral(
   const capacity = availableStrength(Mn, FLEXURE, philosophy, { nominal: 'M_n', available: 'M_c' }, 'moment', sheet);
   return compare(
     {
-      name,
+      ...name,
       clause: p.web === 'slender' ? 'AISC 360-16 F5.2' : 'AISC 360-16 F4.2',
       mode: 'instability',
       kind: 'moment',

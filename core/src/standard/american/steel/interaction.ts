@@ -72,7 +72,7 @@ interface Input {
 
 /** Bending and axial force together, AISC 360-16 H1.1, H1.2: doubly and singly symmetric shapes; H2: angles. */
 export function combined({ section, combination, Pr, Pc, isPressed, Mrx, Mcx, Mry, Mcy }: Input, sheet?: Sheet): Check {
-  const name = 'Bending and axial force';
+  const name = { id: 'bending-and-axial-force', name: 'Bending and axial force' } as const;
   // H2: of unsymmetric shapes the ratios are added up, the largest of each taken at one place
   const isUnsymmetric = section.shape.outline === 'angle';
   const clause = isUnsymmetric ? 'AISC 360-16 H2' : isPressed ? 'AISC 360-16 H1.1' : 'AISC 360-16 H1.2';
@@ -114,7 +114,17 @@ export function combined({ section, combination, Pr, Pc, isPressed, Mrx, Mcx, Mr
     sheet.given('R_max', 1, 'ratio', 'at most');
   }
   return compare(
-    { name, clause, mode: 'instability', kind: 'ratio', demand: sum, demandSymbol: 'R', capacity: 1, capacitySymbol: 'R_max', combination },
+    {
+      ...name,
+      clause,
+      mode: 'instability',
+      kind: 'ratio',
+      demand: sum,
+      demandSymbol: 'R',
+      capacity: 1,
+      capacitySymbol: 'R_max',
+      combination,
+    },
     sheet,
   );
 }

@@ -61,7 +61,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
       return [
         ...checks,
         unproven(
-          'Bending and axial force',
+          { id: 'bending-and-axial-force', name: 'Bending and axial force' },
           'AISC 360-16 A-8.2.1',
           'instability',
           'the member buckles in the plane of bending under its axial force alone',
@@ -122,13 +122,22 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     const found = minorMoment(section, E, grade.G, Fy, Lb, scope);
     if ('reason' in found) {
       Mcy = null;
-      checks.push(unproven('Bending, minor axis', 'AISC 360-16 F', 'instability', `${section.designation}: ${found.reason}`, scope));
+      checks.push(
+        unproven(
+          { id: 'bending-minor-axis', name: 'Bending, minor axis' },
+          'AISC 360-16 F',
+          'instability',
+          `${section.designation}: ${found.reason}`,
+          scope,
+        ),
+      );
     } else {
       Mcy = availableStrength(found.Mn, FLEXURE, philosophy, { nominal: 'M_n', available: 'M_cy' }, 'moment', scope);
       scope?.given('M_ry', Mry, 'moment', `required moment, ${combination}${B1y > 1 ? ', amplified' : ''}`);
       checks.push(
         compare(
           {
+            id: 'bending-minor-axis',
             name: 'Bending, minor axis',
             clause: found.clause,
             mode: 'ductile',
@@ -153,6 +162,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     checks.push(
       compare(
         {
+          id: 'shear-minor-axis',
           name: 'Shear, minor axis',
           clause,
           mode: 'ductile',
@@ -187,7 +197,15 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
   if (kinds >= 2) {
     const scope = sheet?.scope('Bending and axial force');
     if ((axial !== 0 && Pc === null) || (major.peak !== 0 && Mcx === null) || (minor.peak !== 0 && Mcy === null))
-      checks.push(unproven('Bending and axial force', 'AISC 360-16 H1', 'instability', 'one of the parts is not proved alone', scope));
+      checks.push(
+        unproven(
+          { id: 'bending-and-axial-force', name: 'Bending and axial force' },
+          'AISC 360-16 H1',
+          'instability',
+          'one of the parts is not proved alone',
+          scope,
+        ),
+      );
     else
       checks.push(
         combined(

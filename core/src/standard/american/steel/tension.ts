@@ -22,13 +22,23 @@ export function tension(
   const yielding = sheet?.scope('Yielding of the gross section');
   yielding?.step('P_n', 'F_y * A_g', { F_y: Fy, A_g: A }, Fy * A, 'force', '(D2-1)');
   const gross = availableStrength(Fy * A, YIELDING_TENSION, philosophy, { nominal: 'P_n', available: 'P_c' }, 'force', yielding);
-  const checks = [compare({ ...base, name: 'Tension, yielding', clause: 'AISC 360-16 D2(a)', mode: 'ductile', capacity: gross }, yielding)];
+  const checks = [
+    compare(
+      { ...base, id: 'tension-yielding', name: 'Tension, yielding', clause: 'AISC 360-16 D2(a)', mode: 'ductile', capacity: gross },
+      yielding,
+    ),
+  ];
   if (netArea === null) return { checks, available: gross };
   const rupture = sheet?.scope('Rupture of the net section');
   rupture?.given('A_e', netArea, 'area', 'effective net area');
   rupture?.given('F_u', grade.fu, 'stress', 'specified minimum tensile strength', grade.standard);
   rupture?.step('P_n', 'F_u * A_e', { F_u: grade.fu, A_e: netArea }, grade.fu * netArea, 'force', '(D2-2)');
   const net = availableStrength(grade.fu * netArea, RUPTURE_TENSION, philosophy, { nominal: 'P_n', available: 'P_c' }, 'force', rupture);
-  checks.push(compare({ ...base, name: 'Tension, net section', clause: 'AISC 360-16 D2(b)', mode: 'brittle', capacity: net }, rupture));
+  checks.push(
+    compare(
+      { ...base, id: 'tension-net-section', name: 'Tension, net section', clause: 'AISC 360-16 D2(b)', mode: 'brittle', capacity: net },
+      rupture,
+    ),
+  );
   return { checks, available: Math.min(gross, net) };
 }

@@ -82,16 +82,24 @@ export function torsionChecks(section: Section, E: number, Fy: number, beside: B
   const C = torsionConstantC(section, sheet);
   if (C === null)
     return [
-      unproven('Torsion', 'AISC 360-16 H3.3', 'ductile', 'torsion of open shapes brings warping stresses, which are not written', sheet),
+      unproven(
+        { id: 'torsion', name: 'Torsion' },
+        'AISC 360-16 H3.3',
+        'ductile',
+        'torsion of open shapes brings warping stresses, which are not written',
+        sheet,
+      ),
     ];
   const Fcr = torsionStress(section, length, E, Fy, sheet);
-  if (Fcr === null) return [unproven('Torsion', 'AISC 360-16 H3.1', 'instability', 'the wall is beyond h/t of 260', sheet)];
+  if (Fcr === null)
+    return [unproven({ id: 'torsion', name: 'Torsion' }, 'AISC 360-16 H3.1', 'instability', 'the wall is beyond h/t of 260', sheet)];
   sheet?.step('T_n', 'F_cr * C', { F_cr: Fcr, C }, Fcr * C, 'moment', '(H3-1)', 'nominal torsional strength');
   const Tc = availableStrength(Fcr * C, TORSION, philosophy, { nominal: 'T_n', available: 'T_c' }, 'moment', sheet);
   sheet?.given('T_r', torque, 'moment', `required torsional strength, ${combination}`);
   const checks = [
     compare(
       {
+        id: 'torsion',
         name: 'Torsion',
         clause: 'AISC 360-16 H3.1',
         mode: 'ductile',
@@ -114,11 +122,11 @@ export function torsionChecks(section: Section, E: number, Fy: number, beside: B
     isSmall ? 'torsion is neglected beside the rest' : 'torsion counts with the rest',
   );
   if (isSmall || (axial === 0 && bending === 0 && shear === 0)) return checks;
-  const name = 'Torsion with the rest';
+  const name = { id: 'torsion-with-the-rest', name: 'Torsion with the rest' } as const;
   if (axial === null || bending === null)
     return [...checks, unproven(name, 'AISC 360-16 H3.2', 'ductile', 'one of the parts is not proved alone', sheet)];
   const R = axial + bending + (shear + torque / Tc) ** 2;
-  const inner = sheet?.scope(name);
+  const inner = sheet?.scope(name.name);
   if (inner) {
     inner.given('p_r', axial, 'ratio', 'axial force over its available strength, from above');
     inner.given('m_r', bending, 'ratio', 'moments over theirs, both axes added up');
@@ -136,7 +144,7 @@ export function torsionChecks(section: Section, E: number, Fy: number, beside: B
   checks.push(
     compare(
       {
-        name,
+        ...name,
         clause: 'AISC 360-16 H3.2',
         mode: 'ductile',
         kind: 'ratio',

@@ -118,7 +118,7 @@ export function webCompression({ h: d, tw, tf, r }: IShape, Fy: number, E: numbe
 export function webUnderForce(input: WebForceInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
   const { section, grade, force, bearing, toEnd, combination } = input;
   requireBasis(input.basis, philosophy.basis);
-  const name = 'Web under a force through its flange';
+  const name = { id: 'web-under-a-force-through-its-flange', name: 'Web under a force through its flange' } as const;
   const shape = withThinnerFlange(section.shape);
   if (shape.outline !== 'I')
     return [unproven(name, 'AISC 360-16 J10', 'instability', 'forces through the flange are written for webs of I shapes only', sheet)];
@@ -135,9 +135,21 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   sheet?.given('E', grade.E, 'stress', 'modulus of elasticity', 'AISC 360-16');
   sheet?.given('l_b', bearing, 'sectionLength', 'length of bearing');
   sheet?.given('R_u', force, 'force', `force through the flange, ${combination}`);
-  const row = (title: string, clause: string, mode: Check['mode'], capacity: number, inner?: Sheet) =>
+  const row = (part: string, clause: string, mode: Check['mode'], capacity: number, inner?: Sheet) =>
     compare(
-      { name: title, clause, mode, kind: 'force', demand: force, demandSymbol: 'R_u', capacity, capacitySymbol: 'R_c', combination },
+      {
+        ...name,
+        part,
+        name: `${name.name}: ${part}`,
+        clause,
+        mode,
+        kind: 'force',
+        demand: force,
+        demandSymbol: 'R_u',
+        capacity,
+        capacitySymbol: 'R_c',
+        combination,
+      },
       inner,
     );
   const yielding = sheet?.scope('Web local yielding');
@@ -146,15 +158,9 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   const Rc = webCrippling(shape, Fy, grade.E, bearing, toEnd < shape.h / 2, crippling);
   const symbols = { nominal: 'R_n', available: 'R_c' };
   const checks = [
+    row('yielding', 'AISC 360-16 J10.2', 'ductile', availableStrength(Ry, WEB_YIELDING, philosophy, symbols, 'force', yielding), yielding),
     row(
-      `${name}: yielding`,
-      'AISC 360-16 J10.2',
-      'ductile',
-      availableStrength(Ry, WEB_YIELDING, philosophy, symbols, 'force', yielding),
-      yielding,
-    ),
-    row(
-      `${name}: crippling`,
+      'crippling',
       'AISC 360-16 J10.3',
       'instability',
       availableStrength(Rc, WEB_CRIPPLING, philosophy, symbols, 'force', crippling),
@@ -182,7 +188,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
     if (Rn !== null)
       checks.push(
         row(
-          `${name}: sidesway`,
+          'sidesway',
           'AISC 360-16 J10.4',
           'instability',
           availableStrength(Rn, WEB_SIDESWAY, philosophy, symbols, 'force', inner),
@@ -195,7 +201,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
     const Rn = webCompression(shape, Fy, grade.E, toEnd < shape.h / 2, inner);
     checks.push(
       row(
-        `${name}: compression`,
+        'compression',
         'AISC 360-16 J10.5',
         'instability',
         availableStrength(Rn, WEB_COMPRESSION, philosophy, symbols, 'force', inner),

@@ -13,6 +13,7 @@ const SPACING_STEP = 25;
 const CLOSEST = 75;
 
 interface Direction {
+  readonly id: 'x' | 'y';
   readonly title: string;
   /** Extent of the pad along the bars and across them; outline of the column along the bars. mm */
   readonly span: number;
@@ -60,18 +61,33 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
   const checks: Check[] = [];
   if (N <= 0)
     return {
-      checks: [unproven('Bending', 'EN 1992-1-1 6.1', 'ductile', `no compression reaches the pad under ${combination}`, sheet)],
+      checks: [
+        unproven(
+          { id: 'bending', name: 'Bending' },
+          'EN 1992-1-1 6.1',
+          'ductile',
+          `no compression reaches the pad under ${combination}`,
+          sheet,
+        ),
+      ],
       bars: null,
     };
   if (columnWidth >= width || columnDepth >= length)
     return {
-      checks: [unproven('Bending', 'EN 1992-1-1 9.8.2', 'ductile', 'the pad does not project beyond the column', sheet)],
+      checks: [
+        unproven({ id: 'bending', name: 'Bending' }, 'EN 1992-1-1 9.8.2', 'ductile', 'the pad does not project beyond the column', sheet),
+      ],
       bars: null,
     };
   const dOuter = thickness - cover - bar.diameter / 2;
   const dInner = dOuter - bar.diameter;
   if (dInner <= 0)
-    return { checks: [unproven('Bending', 'EN 1992-1-1 6.1', 'ductile', 'cover and bars leave no effective depth', sheet)], bars: null };
+    return {
+      checks: [
+        unproven({ id: 'bending', name: 'Bending' }, 'EN 1992-1-1 6.1', 'ductile', 'cover and bars leave no effective depth', sheet),
+      ],
+      bars: null,
+    };
   const p = N / (width * length);
   if (sheet) {
     sheet.given('N_Ed', N, 'force', `design load of the column, ${combination}`);
@@ -97,8 +113,8 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
   if (input.isRound) sheet?.note('The round column bends the pad as the square of equal area does; it punches as a circle.');
   const layers: (BarLayer | null)[] = [];
   const directions: Direction[] = [
-    { title: 'along x', span: width, across: length, column: faceOf(input, columnWidth), d: dOuter },
-    { title: 'along y', span: length, across: width, column: faceOf(input, columnDepth), d: dInner },
+    { id: 'x', title: 'along x', span: width, across: length, column: faceOf(input, columnWidth), d: dOuter },
+    { id: 'y', title: 'along y', span: length, across: width, column: faceOf(input, columnDepth), d: dInner },
   ];
   for (const direction of directions) layers.push(bend(direction, input, p, combination, checks, sheet?.scope(`Bars ${direction.title}`)));
   const [alongX, alongY] = layers;
@@ -129,7 +145,7 @@ function bend(direction: Direction, input: PadInput, p: number, combination: str
   const fyd = fy / GAMMA_S;
   const fcd = (ALPHA_CC * fck) / GAMMA_C;
   const K = M / (across * d ** 2 * fcd);
-  const name = `Bending, bars ${direction.title}`;
+  const name = { id: 'bending', part: direction.id, name: `Bending, bars ${direction.title}` };
   if (sheet) {
     sheet.given('L_b', span, 'length', 'pad along the bars');
     sheet.given('L_t', across, 'length', 'pad across the bars');
@@ -146,7 +162,7 @@ function bend(direction: Direction, input: PadInput, p: number, combination: str
   sheet?.branch(`K <= ${limit}`, { K }, K <= limit, '5.5(4)', K <= limit ? 'single layer of bars is enough' : 'the section is too shallow');
   if (K > limit) {
     checks.push({
-      name,
+      ...name,
       clause: 'EN 1992-1-1 6.1',
       mode: 'brittle',
       kind: 'moment',
@@ -190,7 +206,7 @@ function bend(direction: Direction, input: PadInput, p: number, combination: str
   const layer = spreadBars(across, needed, bar, cover, Math.min(3 * thickness, 400), CLOSEST, SPACING_STEP);
   if (!layer) {
     checks.push({
-      name,
+      ...name,
       clause: 'EN 1992-1-1 6.1',
       mode: 'ductile',
       kind: 'area',
@@ -221,7 +237,7 @@ function bend(direction: Direction, input: PadInput, p: number, combination: str
   checks.push(
     compare(
       {
-        name,
+        ...name,
         clause: 'EN 1992-1-1 6.1',
         mode: 'ductile',
         kind: 'moment',
@@ -251,7 +267,7 @@ function anchorage(
 ): void {
   const { concrete, bar, cover, thickness } = input;
   const { span, across, column, d } = direction;
-  const name = `Anchorage, bars ${direction.title}`;
+  const name = { id: 'anchorage', part: direction.id, name: `Anchorage, bars ${direction.title}` };
   const x = thickness / 2;
   const a = (span - column) / 2;
   if (x >= a) {
@@ -294,7 +310,7 @@ function anchorage(
   checks.push(
     compare(
       {
-        name,
+        ...name,
         clause: 'EN 1992-1-1 9.8.2.2',
         mode: 'brittle',
         kind: 'sectionLength',
@@ -337,6 +353,8 @@ function beamShear(
   checks.push(
     compare(
       {
+        id: 'shear',
+        part: direction.id,
         name: `Shear, bars ${direction.title}`,
         clause: 'EN 1992-1-1 6.2.2',
         mode: 'brittle',
@@ -399,6 +417,7 @@ function punch(input: PadInput, p: number, d: number, rho: number, combination: 
   checks.push(
     compare(
       {
+        id: 'punching-at-the-column',
         name: 'Punching at the column',
         clause: 'EN 1992-1-1 6.4.5(3)',
         mode: 'brittle',
@@ -439,6 +458,7 @@ function punch(input: PadInput, p: number, d: number, rho: number, combination: 
   checks.push(
     compare(
       {
+        id: 'punching',
         name: 'Punching',
         clause: 'EN 1992-1-1 6.4.4(2)',
         mode: 'brittle',

@@ -8,7 +8,7 @@ import type { SectionClass } from './classification';
 import { bendsInClass4 } from './effectiveTee';
 import { segmentResistances } from './interaction';
 
-const NAME = 'Bending and compression of the member';
+const NAME = { id: 'bending-and-compression-of-the-member', name: 'Bending and compression of the member' } as const;
 const CLAUSE = 'EN 1993-1-1 6.3.1, 6.3.2, second order';
 
 interface Input {
@@ -100,5 +100,5 @@ export function amplifiedSum(input: Input, sheet?: Sheet): Check[] {
     sheet.step('R', `N_Ed / N_bRd + k * (${terms.join(' + ')})`, { N_Ed: axial, N_bRd: Nb, k, ...inputs }, sum, 'ratio', CLAUSE);
   }
   const compared = { demand: sum, demandSymbol: 'R', capacity: 1, capacitySymbol: 'R_max', combination };
-  return [compare({ name: NAME, clause: CLAUSE, mode: 'instability', kind: 'ratio', ...compared }, sheet)];
+  return [compare({ ...NAME, clause: CLAUSE, mode: 'instability', kind: 'ratio', ...compared }, sheet)];
 }

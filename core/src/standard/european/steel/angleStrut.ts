@@ -4,7 +4,7 @@ import { GAMMA_M1 } from './bending';
 import { reductionFactor } from './buckling';
 import { classify, recordShape, sectionYield } from './classification';
 
-const NAME = 'Angle strut connected by one leg';
+const NAME = { id: 'angle-strut-connected-by-one-leg', name: 'Angle strut connected by one leg' } as const;
 const CLAUSE = 'EN 1993-1-1 BB.1.2';
 
 /**
@@ -41,11 +41,11 @@ export function angleStrut(input: AngleStrutInput, philosophy: Philosophy, sheet
   }
   const lambda1 = Math.PI * Math.sqrt(E / fy);
   const axes = [
-    { radius: iv, base: 0.35, title: 'minor principal axis' },
-    { radius: iy, base: 0.5, title: 'axis parallel to the horizontal leg' },
-    { radius: iz, base: 0.5, title: 'axis parallel to the vertical leg' },
+    { id: 'minor-principal', radius: iv, base: 0.35, title: 'minor principal axis' },
+    { id: 'horizontal-leg', radius: iy, base: 0.5, title: 'axis parallel to the horizontal leg' },
+    { id: 'vertical-leg', radius: iz, base: 0.5, title: 'axis parallel to the vertical leg' },
   ] as const;
-  return axes.map(({ radius, base, title }) => {
+  return axes.map(({ id: part, radius, base, title }) => {
     const inner = sheet?.scope(`About the ${title}`);
     const slenderness = length / radius / lambda1;
     const effective = base + 0.7 * slenderness;
@@ -65,6 +65,8 @@ export function angleStrut(input: AngleStrutInput, philosophy: Philosophy, sheet
     );
     return compare(
       {
+        id: 'flexural-buckling',
+        part,
         name: `Flexural buckling, ${title}`,
         clause: CLAUSE,
         mode: 'instability',

@@ -34,7 +34,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
   if (sectionClass === 4 && !bendsInClass4(section, fy))
     return [
       unproven(
-        'Bending',
+        { id: 'bending', name: 'Bending' },
         'EN 1993-1-1 6.2.5',
         'instability',
         `${section.designation} is of class 4 in bending in ${grade.id}: its effective section is not written`,
@@ -50,6 +50,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
   checks.push(
     compare(
       {
+        id: 'bending',
         name: 'Bending',
         clause: 'EN 1993-1-1 6.2.5',
         mode: 'ductile',
@@ -74,6 +75,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
     checks.push(
       compare(
         {
+          id: 'shear',
           name: 'Shear',
           clause: 'EN 1993-1-1 6.2.6',
           mode: 'ductile',
@@ -95,6 +97,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
     checks.push(
       compare(
         {
+          id: 'shear-buckling',
           name: 'Shear buckling',
           clause: 'EN 1993-1-5 5.2',
           mode: 'instability',
@@ -114,7 +117,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
         shape.outline === 'I'
           ? bendingBesideShearBuckling(input, VbRd, fy, sectionClass, sheet?.scope('Bending beside shear buckling'))
           : unproven(
-              'Bending beside shear',
+              { id: 'bending-beside-shear', name: 'Bending beside shear' },
               'EN 1993-1-5 7.1',
               'instability',
               'a slender web under more than half its shear resistance: the interaction is written for I and H of equal flanges only',
@@ -123,7 +126,13 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
       );
   } else
     checks.push(
-      unproven('Shear', 'EN 1993-1-5 5', 'instability', 'the walls are slender: shear buckling of hollow shapes is not written yet', shear),
+      unproven(
+        { id: 'shear', name: 'Shear' },
+        'EN 1993-1-5 5',
+        'instability',
+        'the walls are slender: shear buckling of hollow shapes is not written yet',
+        shear,
+      ),
     );
 
   if (section.product === 'welded' && (shape.outline === 'I' || shape.outline === 'unequalI'))
@@ -144,6 +153,7 @@ function bendingBesideShear({ section, actions }: SteelBeamInput, McRd: number, 
   const MvRd = bendingResistanceWithShear(section, McRd, fy, actions.shear, VplRd, both);
   return compare(
     {
+      id: 'bending-beside-shear',
       name: 'Bending beside shear',
       clause: 'EN 1993-1-1 6.2.8',
       mode: 'ductile',
@@ -229,6 +239,7 @@ function bendingBesideShearBuckling(
   }
   return compare(
     {
+      id: 'bending-beside-shear',
       name: 'Bending beside shear',
       clause: 'EN 1993-1-5 7.1',
       mode: 'instability',
@@ -274,6 +285,7 @@ function flangeInducedBuckling({ section, grade, actions }: SteelBeamInput, fy: 
   }
   return compare(
     {
+      id: 'flange-induced-buckling',
       name: 'Flange-induced buckling',
       clause: 'EN 1993-1-5 8',
       mode: 'instability',
@@ -305,12 +317,12 @@ function lateralTorsional(segments: readonly Segment[], input: SteelBeamInput, W
 /** One segment's lateral-torsional buckling, EN 1993-1-1 6.3.2. */
 export function lateralTorsionalCheck(segment: Segment, input: SteelBeamInput, W: number, fy: number, sheet?: Sheet): Check {
   const { section, grade, actions } = input;
-  const name = 'Lateral-torsional buckling';
+  const name = { id: 'lateral-torsional-buckling', name: 'Lateral-torsional buckling' } as const;
   const clause = 'EN 1993-1-1 6.3.2';
   const { combination } = actions;
   if (segment.peak === 0)
     return {
-      name,
+      ...name,
       clause,
       mode: 'instability',
       kind: 'moment',
@@ -324,7 +336,7 @@ export function lateralTorsionalCheck(segment: Segment, input: SteelBeamInput, W
   if ('reason' in found) return unproven(name, clause, 'instability', found.reason, sheet);
   return compare(
     {
-      name,
+      ...name,
       clause,
       mode: 'instability',
       kind: 'moment',

@@ -12,7 +12,7 @@ import { shiftedSection, shifts } from './shifted';
 import { unweakened, weakenedSection, type ShearTaken, type Weakened } from './weakened';
 
 const CLAUSE = 'EN 1993-1-1 6.2.9';
-const NAME = 'Section in bending and axial force';
+const NAME = { id: 'section-in-bending-and-axial-force', name: 'Section in bending and axial force' } as const;
 
 interface Reduced {
   readonly MNy: number;
@@ -108,7 +108,7 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
     );
   const compared = (demand: number, clause: string = CLAUSE) =>
     compare(
-      { name: NAME, clause, mode: 'ductile', kind: 'ratio', demand, demandSymbol: 'R', capacity: 1, capacitySymbol: 'R_max', combination },
+      { ...NAME, clause, mode: 'ductile', kind: 'ratio', demand, demandSymbol: 'R', capacity: 1, capacitySymbol: 'R_max', combination },
       sheet,
     );
   const N = Math.abs(axial);

@@ -1,4 +1,4 @@
-import { compare, unproven, verdictOf, type Check, type Sheet } from '../../../sheet';
+import { compare, unproven, verdictOf, type Check, type CheckName, type Sheet } from '../../../sheet';
 import { type SteelGrade } from '../../../material';
 import type { Section } from '../../../section';
 import { requireBasis, type Philosophy, type SteelColumnInput } from '../../standard';
@@ -61,9 +61,22 @@ function compressionAgain(input: CompressionInput): Compression {
       checks.push(check);
       continue;
     }
-    const { name, clause, mode, kind, capacity, reason } = check;
+    const { id, part, name, clause, mode, kind, capacity, reason } = check;
     const utilisation = axial / capacity;
-    checks.push({ name, clause, mode, kind, demand: axial, capacity, utilisation, verdict: verdictOf(utilisation), reason, combination });
+    checks.push({
+      id,
+      part,
+      name,
+      clause,
+      mode,
+      kind,
+      demand: axial,
+      capacity,
+      utilisation,
+      verdict: verdictOf(utilisation),
+      reason,
+      combination,
+    });
   }
   return { checks, A: found.A, resistances: found.resistances };
 }
@@ -76,7 +89,7 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
       resistances: null,
       checks: [
         unproven(
-          'Flexural buckling',
+          { id: 'flexural-buckling', name: 'Flexural buckling' },
           'EN 1993-1-1 6.3.1',
           'instability',
           `${section.designation} is of class 4 in compression in ${grade.id}: EN 1993-1-1 leaves such a tube to EN 1993-1-6, shells, which is not written`,
@@ -100,21 +113,22 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
     // what follows is written with the effective area in the place of A
     sheet?.given('A', A, 'area', 'effective area, from above', 'EN 1993-1-1 (6.11), (6.48)');
   }
-  const row = (name: string, clause: string, mode: Check['mode'], capacity: number, capacitySymbol: string, inner?: Sheet) =>
+  const row = (name: CheckName, clause: string, mode: Check['mode'], capacity: number, capacitySymbol: string, inner?: Sheet) =>
     checks.push(
-      compare({ name, clause, mode, kind: 'force', demand: axial, demandSymbol: 'N_Ed', capacity, capacitySymbol, combination }, inner),
+      compare({ ...name, clause, mode, kind: 'force', demand: axial, demandSymbol: 'N_Ed', capacity, capacitySymbol, combination }, inner),
     );
 
   const squash = sheet?.scope('Cross-section');
   squash?.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
   const NcRd = (A * fy) / GAMMA_M0;
   squash?.step('N_cRd', 'A * f_y / gamma_M0', { A, f_y: fy, gamma_M0: GAMMA_M0 }, NcRd, 'force', sectionClass === 4 ? '(6.11)' : '(6.10)');
-  row('Compression of the section', 'EN 1993-1-1 6.2.4', 'ductile', NcRd, 'N_cRd', squash);
+  row({ id: 'compression-of-the-section', name: 'Compression of the section' }, 'EN 1993-1-1 6.2.4', 'ductile', NcRd, 'N_cRd', squash);
 
-  const flexural = (axis: 'y' | 'z', I: number, Lcr: number, title: string) => {
+  const flexural = (axis: 'y' | 'z', I: number, Lcr: number, part: 'major' | 'minor' | 'weakest') => {
+    const title = `Flexural buckling, ${part} axis`;
     const inner = sheet?.scope(title);
     const NbRd = flexuralBuckling({ A, I, Lcr, E, fy, curve: bucklingCurve(section, axis) }, inner);
-    row(title, 'EN 1993-1-1 6.3.1', 'instability', NbRd, 'N_bRd', inner);
+    row({ id: 'flexural-buckling', part, name: title }, 'EN 1993-1-1 6.3.1', 'instability', NbRd, 'N_bRd', inner);
     return NbRd;
   };
   const isAngle = section.shape.outline === 'angle';
@@ -122,22 +136,29 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
   let z: number;
   if (isAngle) {
     // an angle bends about its own weakest axis, whatever it is held by
-    y = z = flexural('z', section.properties.Iv, Math.max(lengths.lengthY, lengths.lengthZ), 'Flexural buckling, weakest axis');
+    y = z = flexural('z', section.properties.Iv, Math.max(lengths.lengthY, lengths.lengthZ), 'weakest');
   } else {
-    y = flexural('y', Iy, lengths.lengthY, 'Flexural buckling, major axis');
-    z = flexural('z', Iz, lengths.lengthZ, 'Flexural buckling, minor axis');
+    y = flexural('y', Iy, lengths.lengthY, 'major');
+    z = flexural('z', Iz, lengths.lengthZ, 'minor');
   }
   let least = Math.min(y, z);
   const { outline } = section.shape;
   if (outline === 'I') {
     const inner = sheet?.scope('Torsional buckling');
     const NbRd = torsionalBuckling(section, lengths.lengthT, E, G, fy, inner, A);
-    row('Torsional buckling', 'EN 1993-1-1 6.3.1.4', 'instability', NbRd, 'N_bRd', inner);
+    row({ id: 'torsional-buckling', name: 'Torsional buckling' }, 'EN 1993-1-1 6.3.1.4', 'instability', NbRd, 'N_bRd', inner);
     least = Math.min(least, NbRd);
   } else if (outline === 'channel' || outline === 'tee' || outline === 'angle' || outline === 'unequalI') {
     const inner = sheet?.scope('Torsional-flexural buckling');
     const NbRd = torsionalFlexuralBuckling(section, { y: lengths.lengthY, z: lengths.lengthZ, T: lengths.lengthT }, E, G, fy, inner, A);
-    row('Torsional-flexural buckling', 'EN 1993-1-1 6.3.1.4', 'instability', NbRd, 'N_bRd', inner);
+    row(
+      { id: 'torsional-flexural-buckling', name: 'Torsional-flexural buckling' },
+      'EN 1993-1-1 6.3.1.4',
+      'instability',
+      NbRd,
+      'N_bRd',
+      inner,
+    );
     least = Math.min(least, NbRd);
   }
   if (atFibre < A * (1 - 1e-9)) {
@@ -146,7 +167,14 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
     squashed?.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
     const NeRd = (atFibre * fy) / GAMMA_M0;
     squashed?.step('N_eRd', 'A_N * f_y / gamma_M0', { A_N: atFibre, f_y: fy, gamma_M0: GAMMA_M0 }, NeRd, 'force', '(6.44)');
-    row('Compression beside the shift of the centroid', 'EN 1993-1-1 6.2.9.3', 'ductile', NeRd, 'N_eRd', squashed);
+    row(
+      { id: 'compression-beside-the-shift-of-the-centroid', name: 'Compression beside the shift of the centroid' },
+      'EN 1993-1-1 6.2.9.3',
+      'ductile',
+      NeRd,
+      'N_eRd',
+      squashed,
+    );
     const bent = sheet?.scope('Buckling beside the shift of the centroid');
     const [I, L] = isAngle
       ? [section.properties.Iv, Math.max(lengths.lengthY, lengths.lengthZ)]
@@ -154,7 +182,14 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
         ? [Iz, lengths.lengthZ]
         : [Iy, lengths.lengthY];
     least = bucklingBesideShift({ A, atFibre, I, L, E, fy, Nb: least }, bent);
-    row('Buckling beside the shift of the centroid', 'EN 1993-1-1 6.3.1.1(2)', 'instability', least, 'N_R', bent);
+    row(
+      { id: 'buckling-beside-the-shift-of-the-centroid', name: 'Buckling beside the shift of the centroid' },
+      'EN 1993-1-1 6.3.1.1(2)',
+      'instability',
+      least,
+      'N_R',
+      bent,
+    );
   }
   return { checks, A, resistances: { y, z, least } };
 }

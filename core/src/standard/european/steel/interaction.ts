@@ -1,6 +1,6 @@
 import type { Section } from '../../../section';
 import type { SteelGrade } from '../../../material';
-import { compare, unproven, type Check, type Sheet } from '../../../sheet';
+import { compare, unproven, type Check, type CheckName, type Sheet } from '../../../sheet';
 import { bucklesSideways, type MemberActions, type MomentShape, type Segment } from '../../standard';
 import { bendingModulus } from './bending';
 import { bucklingCurve, reductionFactor } from './buckling';
@@ -178,8 +178,12 @@ export function hasAnnexB({ shape }: Section): boolean {
 export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
   const { section, grade, actions, fy, sectionClass, Mcz } = input;
   const { combination, axial, major, minor } = actions;
-  const names = ['Bending and compression, major axis', 'Bending and compression, minor axis'] as const;
-  const open = (reason: string) => [unproven(names[0], CLAUSE, 'instability', reason, sheet)];
+  const names = (['major', 'minor'] as const).map((part): CheckName => ({
+    id: 'bending-and-compression',
+    part,
+    name: `Bending and compression, ${part} axis`,
+  }));
+  const open = (reason: string) => [unproven(names[0]!, CLAUSE, 'instability', reason, sheet)];
   const { outline } = section.shape;
   if (sectionClass === 4 && !hasEffectiveSection(section)) return open('class 4 in bending and compression is written for I and box only');
   if (minor.peak !== 0 && bucklesSideways(section))
@@ -230,7 +234,7 @@ export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
   const lean = (stretch: Stretch) => factorsOf(stretch).kzy * used(stretch);
   const leaning = stretches.reduce((a, b) => (lean(b) > lean(a) ? b : a), worst);
   const row = (axis: 'y' | 'z', stretch: Stretch, clause: string) => {
-    const inner = sheet?.scope(axis === 'y' ? names[0] : names[1]);
+    const inner = sheet?.scope(names[axis === 'y' ? 0 : 1]!.name);
     const { kyy, kyz, kzy, kzz } = factorsOf(stretch, inner);
     const [n, k, kz] = axis === 'y' ? [ny, kyy, kyz] : [nz, kzy, kzz];
     const sum = n + k * used(stretch) + kz * mz;
@@ -266,7 +270,7 @@ export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
     }
     return compare(
       {
-        name: axis === 'y' ? names[0] : names[1],
+        ...names[axis === 'y' ? 0 : 1]!,
         clause: `EN 1993-1-1 ${clause}`,
         mode: 'instability',
         kind: 'ratio',

@@ -94,7 +94,7 @@ function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Chec
     checks.push(
       Mcz === null
         ? unproven(
-            'Bending, minor axis',
+            { id: 'bending-minor-axis', name: 'Bending, minor axis' },
             'EN 1993-1-1 6.2.5',
             'instability',
             `${section.designation} is of class 4 in bending about the minor axis`,
@@ -102,6 +102,7 @@ function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Chec
           )
         : compare(
             {
+              id: 'bending-minor-axis',
               name: 'Bending, minor axis',
               clause: 'EN 1993-1-1 6.2.5',
               mode: 'ductile',
@@ -124,6 +125,7 @@ function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Chec
     checks.push(
       compare(
         {
+          id: 'shear-minor-axis',
           name: 'Shear, minor axis',
           clause: 'EN 1993-1-1 6.2.6',
           mode: 'ductile',
@@ -157,7 +159,7 @@ function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Chec
     if (ratio > 0.5 && !isWebStocky(section, fy))
       checks.push(
         unproven(
-          'Section in bending and axial force',
+          { id: 'section-in-bending-and-axial-force', name: 'Section in bending and axial force' },
           'EN 1993-1-5 7.1',
           'instability',
           'a slender web under more than half its shear resistance beside axial force is not written',
@@ -215,6 +217,7 @@ function minorBesideShear(M: number, V: number, Mcz: number, Vpl: number, combin
   );
   return compare(
     {
+      id: 'bending-beside-shear-minor-axis',
       name: 'Bending beside shear, minor axis',
       clause: 'EN 1993-1-1 6.2.8',
       mode: 'ductile',

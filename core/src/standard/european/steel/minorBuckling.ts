@@ -6,7 +6,7 @@ import { GAMMA_M0 } from './bending';
 import { bentAngle } from './effectiveAngle';
 import { addedUp, lateralTorsionalResistance } from './lateralTorsional';
 
-const NAME = 'Lateral-torsional buckling, minor axis';
+const NAME = { id: 'lateral-torsional-buckling-minor-axis', name: 'Lateral-torsional buckling, minor axis' } as const;
 const CLAUSE = 'EN 1993-1-1 6.3.2';
 
 interface Input {
@@ -33,13 +33,13 @@ export function mayBuckleAcross(section: Section): boolean {
 export function minorBuckling(input: Input, sheet?: Sheet): Check[] {
   const { section, minor, combination } = input;
   const { outline } = section.shape;
-  const inner = sheet?.scope(NAME);
+  const inner = sheet?.scope(NAME.name);
   if (outline === 'channel')
     return [unproven(NAME, CLAUSE, 'instability', 'of a channel whose vertical axis is the stronger one it is not written', inner)];
   inner?.given('M_z', minor.peak, 'moment', `largest moment, ${combination}`);
   const MbRd = outline === 'angle' ? angleBuckling(input, inner) : symmetricBuckling(input, inner);
   const demand = { demand: minor.peak, demandSymbol: 'M_z', capacity: MbRd, capacitySymbol: 'M_bRd', combination };
-  return [compare({ name: NAME, clause: CLAUSE, mode: 'instability', kind: 'moment', ...demand }, inner)];
+  return [compare({ ...NAME, clause: CLAUSE, mode: 'instability', kind: 'moment', ...demand }, inner)];
 }
 
 /** Of a shape that is the same on both sides of that axis: it leans over about the other one. */

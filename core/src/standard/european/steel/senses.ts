@@ -1,5 +1,5 @@
 import type { Section } from '../../../section';
-import type { Check, Sheet } from '../../../sheet';
+import { checkKey, type Check, type Sheet } from '../../../sheet';
 import type { Segment } from '../../standard';
 import { checkedSegments } from './lateralTorsional';
 import type { SectionClass } from './classification';
@@ -41,12 +41,13 @@ export function unlikeSenses(
 
 const use = ({ verdict, utilisation }: Check): number => (verdict === 'unproven' ? Infinity : (utilisation ?? Infinity));
 
-/** Checks of both senses as one list: of those of one name the worse. */
+/** Checks of both senses as one list: of two of one kind the worse. */
 export function worseOfSenses(sagging: readonly Check[], hogging: readonly Check[]): Check[] {
   const checks = new Map<string, Check>();
   for (const check of [...sagging, ...hogging]) {
-    const before = checks.get(check.name);
-    if (!before || use(check) > use(before)) checks.set(check.name, check);
+    const key = checkKey(check);
+    const before = checks.get(key);
+    if (!before || use(check) > use(before)) checks.set(key, check);
   }
   return [...checks.values()];
 }

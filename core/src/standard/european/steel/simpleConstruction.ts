@@ -14,7 +14,7 @@ interface NominalInput extends SteelColumnInput {
 }
 
 const CLAUSE = 'EN 1993-1-1 6.3.3; UK simple construction (SN048)';
-const NAME = 'Axial force and nominal moments';
+const NAME = { id: 'axial-force-and-nominal-moments', name: 'Axial force and nominal moments' } as const;
 
 /**
  * Compression with the nominal moments of beams that bear on a column off its axis, for I, H and hollow shapes in simple construction:
@@ -86,7 +86,7 @@ export function nominalMoments(input: NominalInput, sheet?: Sheet): Check[] {
   return [
     compare(
       {
-        name: NAME,
+        ...NAME,
         clause: CLAUSE,
         mode: 'instability',
         kind: 'ratio',

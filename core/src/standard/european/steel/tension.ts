@@ -25,7 +25,15 @@ export function tensionChecks(
   const base = { kind: 'force', demand: tension, demandSymbol: 'N_t', combination } as const;
   const checks = [
     compare(
-      { ...base, name: 'Tension, yielding', clause: 'EN 1993-1-1 6.2.3(2)a', mode: 'ductile', capacity: NplRd, capacitySymbol: 'N_plRd' },
+      {
+        ...base,
+        id: 'tension-yielding',
+        name: 'Tension, yielding',
+        clause: 'EN 1993-1-1 6.2.3(2)a',
+        mode: 'ductile',
+        capacity: NplRd,
+        capacitySymbol: 'N_plRd',
+      },
       sheet,
     ),
   ];
@@ -47,6 +55,7 @@ export function tensionChecks(
       compare(
         {
           ...base,
+          id: 'tension-net-section',
           name: 'Tension, net section',
           clause: 'EN 1993-1-1 6.2.3(2)b',
           mode: 'brittle',

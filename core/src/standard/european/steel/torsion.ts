@@ -64,7 +64,15 @@ export function torsionChecks(section: Section, fy: number, actions: MemberActio
   const { combination, axial, major, minor, shear, shearAcross } = actions;
   const Wt = torsionModulus(section, sheet);
   if (Wt === null)
-    return [unproven('Torsion', CLAUSE, 'ductile', 'torsion of open shapes brings warping stresses, which are not written', sheet)];
+    return [
+      unproven(
+        { id: 'torsion', name: 'Torsion' },
+        CLAUSE,
+        'ductile',
+        'torsion of open shapes brings warping stresses, which are not written',
+        sheet,
+      ),
+    ];
   const { A, Wely, Welz } = section.properties;
   sheet?.given('T_Ed', T, 'moment', `torque, ${combination}`);
   sheet?.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
@@ -83,6 +91,7 @@ export function torsionChecks(section: Section, fy: number, actions: MemberActio
   const checks = [
     compare(
       {
+        id: 'torsion',
         name: 'Torsion',
         clause: CLAUSE,
         mode: 'ductile',
@@ -97,11 +106,11 @@ export function torsionChecks(section: Section, fy: number, actions: MemberActio
     ),
   ];
   const ways = [
-    ['Shear beside torsion', shear, (inner?: Sheet) => shearArea(section, inner)],
-    ['Shear beside torsion, minor axis', shearAcross, (inner?: Sheet) => shearAreaAcross(section, inner)],
+    ['major', 'Shear beside torsion', shear, (inner?: Sheet) => shearArea(section, inner)],
+    ['minor', 'Shear beside torsion, minor axis', shearAcross, (inner?: Sheet) => shearAreaAcross(section, inner)],
   ] as const;
   let worstShear = 0;
-  for (const [name, V, area] of ways) {
+  for (const [part, name, V, area] of ways) {
     if (V === 0) continue;
     const inner = sheet?.scope(name);
     inner?.given('V_Ed', Math.abs(V), 'force', `largest shear, ${combination}`);
@@ -120,6 +129,8 @@ export function torsionChecks(section: Section, fy: number, actions: MemberActio
     checks.push(
       compare(
         {
+          id: 'shear-beside-torsion',
+          part,
           name,
           clause: 'EN 1993-1-1 6.2.7(9)',
           mode: 'ductile',
@@ -168,6 +179,7 @@ export function torsionChecks(section: Section, fy: number, actions: MemberActio
   checks.push(
     compare(
       {
+        id: 'stresses-with-torsion',
         name: 'Stresses with torsion',
         clause: 'EN 1993-1-1 6.2.1(5)',
         mode: 'ductile',

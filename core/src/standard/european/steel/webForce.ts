@@ -5,7 +5,8 @@ import { bendingModulus, GAMMA_M0, GAMMA_M1 } from './bending';
 import { classify, recordShape, sectionYield } from './classification';
 import { hasEffectiveSection } from './effective';
 
-const NAME = 'Web under a force through its flange';
+const NAME = { id: 'web-under-a-force-through-its-flange', name: 'Web under a force through its flange' } as const;
+const WITH_BENDING = { ...NAME, part: 'with-bending', name: `${NAME.name}, with bending` } as const;
 
 /** What (6.10) to (6.14) make of a patch load. mm, N. */
 export interface PatchResistance {
@@ -139,7 +140,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   const checks = [
     compare(
       {
-        name: NAME,
+        ...NAME,
         clause: 'EN 1993-1-5 6.2',
         mode: 'instability',
         kind: 'force',
@@ -158,7 +159,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   const sectionClass = classify(section, fy, 'bending');
   if (sectionClass === 4 && !hasEffectiveSection(section)) {
     const reason = `${section.designation} is of class 4 in bending: its effective section is not written`;
-    return [...checks, unproven(`${NAME}, with bending`, 'EN 1993-1-5 7.2', 'instability', reason, inner)];
+    return [...checks, unproven(WITH_BENDING, 'EN 1993-1-5 7.2', 'instability', reason, inner)];
   }
   const W = bendingModulus(section, sectionClass, fy, inner?.scope('Modulus'));
   const Mpl = (W * fy) / GAMMA_M0;
@@ -179,7 +180,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   checks.push(
     compare(
       {
-        name: `${NAME}, with bending`,
+        ...WITH_BENDING,
         clause: 'EN 1993-1-5 7.2',
         mode: 'instability',
         kind: 'ratio',

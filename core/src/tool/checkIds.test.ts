@@ -1,0 +1,41 @@
+import { describe, expect, it } from 'vitest';
+import { computeProject } from '../design';
+import { ebbwickSailLoft, quillfernToolLibrary } from '../exchange';
+import { checkKey, type Check } from '../sheet';
+import { runTool, TOOLS } from '.';
+
+/** Every list of checks of the tools' examples and of the demonstration buildings, each with the family that it is of. */
+function lists(): { readonly family: string; readonly of: string; readonly checks: readonly Check[] }[] {
+  const tools = [...TOOLS.values()].map((tool) => ({ family: tool.id.split('.')[0]!, of: tool.id, checks: runTool(tool, tool.example).checks }));
+  const buildings = [ebbwickSailLoft(), quillfernToolLibrary()].flatMap((items) => {
+    const { building, members, footings } = computeProject(items);
+    const { family } = building.brief;
+    return [
+      ...[...members.values()].flatMap(({ mark, results }) => results.map(({ checks }) => ({ family, of: mark, checks }))),
+      ...[...footings.values()].map(({ mark, checks }) => ({ family, of: mark, checks })),
+    ];
+  });
+  return [...tools, ...buildings].filter(({ checks }) => checks.length > 0);
+}
+
+describe('checks', () => {
+  it('are told apart by id and part: each once in a list, and no two of them go by one name', () => {
+    const all = lists();
+    expect(all.length).toBeGreaterThan(60);
+    for (const { of, checks } of all) {
+      expect(new Set(checks.map(checkKey)).size, of).toBe(checks.length);
+      expect(new Set(checks.map(({ name }) => name)).size, of).toBe(checks.length);
+      for (const check of checks) expect(checkKey(check), check.name).toMatch(/^[a-z0-9-]+(\/[a-z0-9-]+)?$/);
+    }
+  });
+  it('of a family keep one name for one id and part', () => {
+    const names = new Map<string, string>();
+    for (const { family, of, checks } of lists())
+      for (const check of checks) {
+        const key = `${family} ${checkKey(check)}`;
+        expect(names.get(key) ?? check.name, of).toBe(check.name);
+        names.set(key, check.name);
+      }
+    expect(names.size).toBeGreaterThan(40);
+  });
+});
