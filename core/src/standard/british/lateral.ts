@@ -77,7 +77,8 @@ export function worstSegment(input: SteelBeamInput, found: Exclude<BritishClass,
   if (!Number.isFinite(most)) return unproven(NAME, CLAUSE, 'instability', 'a segment has no resistance', sheet);
   return compare(
     {
-      ...NAME,
+      id: NAME.id,
+      name: NAME.name,
       clause: CLAUSE,
       mode: 'instability',
       kind: 'moment',

@@ -9,7 +9,9 @@ export function unity(name: CheckName, clause: string, sum: number, combination:
   sheet?.given('R_max', 1, 'ratio', 'at most');
   return compare(
     {
-      ...name,
+      id: name.id,
+      part: name.part,
+      name: name.name,
       clause,
       mode: 'instability',
       kind: 'ratio',

@@ -143,7 +143,9 @@ function flexure(direction: Direction, input: PadInput, qu: number, combination:
   sheet?.branch(`R_u <= ${limit}`, { R_u: R }, R <= limit, '21.2.2', R <= limit ? 'tension-controlled' : 'the section is too shallow');
   if (R > limit) {
     checks.push({
-      ...name,
+      id: name.id,
+      part: name.part,
+      name: name.name,
       clause,
       mode: 'brittle',
       kind: 'moment',
@@ -174,7 +176,9 @@ function flexure(direction: Direction, input: PadInput, qu: number, combination:
   }
   if (!layer) {
     checks.push({
-      ...name,
+      id: name.id,
+      part: name.part,
+      name: name.name,
       clause,
       mode: 'ductile',
       kind: 'area',
@@ -214,7 +218,19 @@ function flexure(direction: Direction, input: PadInput, qu: number, combination:
   }
   checks.push(
     compare(
-      { ...name, clause, mode: 'ductile', kind: 'moment', demand: Mu, demandSymbol: 'M_u', capacity, capacitySymbol: 'M_c', combination },
+      {
+        id: name.id,
+        part: name.part,
+        name: name.name,
+        clause,
+        mode: 'ductile',
+        kind: 'moment',
+        demand: Mu,
+        demandSymbol: 'M_u',
+        capacity,
+        capacitySymbol: 'M_c',
+        combination,
+      },
       sheet,
     ),
   );

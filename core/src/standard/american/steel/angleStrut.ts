@@ -92,7 +92,8 @@ export function angleStrut(input: AngleStrutInput, philosophy: Philosophy, sheet
   return [
     compare(
       {
-        ...NAME,
+        id: NAME.id,
+        name: NAME.name,
         clause: CLAUSE,
         mode: 'instability',
         kind: 'force',

@@ -110,7 +110,22 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
     const capacity = availableStrength(Mn, FLEXURE, philosophy, { nominal: symbol, available: 'M_c' }, 'moment', inner);
     available = Math.min(available ?? Infinity, capacity);
     checks.push(
-      compare({ ...name, clause, mode, kind: 'moment', demand, demandSymbol: 'M_r', capacity, capacitySymbol: 'M_c', combination }, inner),
+      compare(
+        {
+          id: name.id,
+          part: name.part,
+          name: name.name,
+          clause,
+          mode,
+          kind: 'moment',
+          demand,
+          demandSymbol: 'M_r',
+          capacity,
+          capacitySymbol: 'M_c',
+          combination,
+        },
+        inner,
+      ),
     );
   };
 
@@ -377,7 +392,8 @@ function lateralTorsionalCheck(segment: Segment, context: Context, sheet?: Sheet
   const capacity = availableStrength(Mn, FLEXURE, philosophy, { nominal: 'M_n', available: 'M_c' }, 'moment', sheet);
   return compare(
     {
-      ...name,
+      id: name.id,
+      name: name.name,
       clause,
       mode: 'instability',
       kind: 'moment',

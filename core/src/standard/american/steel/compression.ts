@@ -154,7 +154,9 @@ export function compression(input: CompressionInput, philosophy: Philosophy, she
     checks.push(
       compare(
         {
-          ...name,
+          id: name.id,
+          part: name.part,
+          name: name.name,
           clause,
           mode: 'instability',
           kind: 'force',

@@ -72,7 +72,9 @@ export function unequalBending({ section, grade, actions }: SteelBeamInput, phil
     checks.push(
       compare(
         {
-          ...name,
+          id: name.id,
+          part: name.part,
+          name: name.name,
           clause: `AISC 360-16 ${chapter}.${clause}`,
           mode,
           kind: 'moment',
@@ -157,7 +159,8 @@ function lateral(
   const capacity = availableStrength(Mn, FLEXURE, philosophy, { nominal: 'M_n', available: 'M_c' }, 'moment', sheet);
   return compare(
     {
-      ...name,
+      id: name.id,
+      name: name.name,
       clause: p.web === 'slender' ? 'AISC 360-16 F5.2' : 'AISC 360-16 F4.2',
       mode: 'instability',
       kind: 'moment',

@@ -115,7 +115,8 @@ export function combined({ section, combination, Pr, Pc, isPressed, Mrx, Mcx, Mr
   }
   return compare(
     {
-      ...name,
+      id: name.id,
+      name: name.name,
       clause,
       mode: 'instability',
       kind: 'ratio',

@@ -144,7 +144,8 @@ export function torsionChecks(section: Section, E: number, Fy: number, beside: B
   checks.push(
     compare(
       {
-        ...name,
+        id: name.id,
+        name: name.name,
         clause: 'AISC 360-16 H3.2',
         mode: 'ductile',
         kind: 'ratio',

@@ -138,7 +138,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   const row = (part: string, clause: string, mode: Check['mode'], capacity: number, inner?: Sheet) =>
     compare(
       {
-        ...name,
+        id: name.id,
         part,
         name: `${name.name}: ${part}`,
         clause,

@@ -162,7 +162,9 @@ function bend(direction: Direction, input: PadInput, p: number, combination: str
   sheet?.branch(`K <= ${limit}`, { K }, K <= limit, '5.5(4)', K <= limit ? 'single layer of bars is enough' : 'the section is too shallow');
   if (K > limit) {
     checks.push({
-      ...name,
+      id: name.id,
+      part: name.part,
+      name: name.name,
       clause: 'EN 1992-1-1 6.1',
       mode: 'brittle',
       kind: 'moment',
@@ -206,7 +208,9 @@ function bend(direction: Direction, input: PadInput, p: number, combination: str
   const layer = spreadBars(across, needed, bar, cover, Math.min(3 * thickness, 400), CLOSEST, SPACING_STEP);
   if (!layer) {
     checks.push({
-      ...name,
+      id: name.id,
+      part: name.part,
+      name: name.name,
       clause: 'EN 1992-1-1 6.1',
       mode: 'ductile',
       kind: 'area',
@@ -237,7 +241,9 @@ function bend(direction: Direction, input: PadInput, p: number, combination: str
   checks.push(
     compare(
       {
-        ...name,
+        id: name.id,
+        part: name.part,
+        name: name.name,
         clause: 'EN 1992-1-1 6.1',
         mode: 'ductile',
         kind: 'moment',
@@ -310,7 +316,9 @@ function anchorage(
   checks.push(
     compare(
       {
-        ...name,
+        id: name.id,
+        part: name.part,
+        name: name.name,
         clause: 'EN 1992-1-1 9.8.2.2',
         mode: 'brittle',
         kind: 'sectionLength',

@@ -100,5 +100,5 @@ export function amplifiedSum(input: Input, sheet?: Sheet): Check[] {
     sheet.step('R', `N_Ed / N_bRd + k * (${terms.join(' + ')})`, { N_Ed: axial, N_bRd: Nb, k, ...inputs }, sum, 'ratio', CLAUSE);
   }
   const compared = { demand: sum, demandSymbol: 'R', capacity: 1, capacitySymbol: 'R_max', combination };
-  return [compare({ ...NAME, clause: CLAUSE, mode: 'instability', kind: 'ratio', ...compared }, sheet)];
+  return [compare({ id: NAME.id, name: NAME.name, clause: CLAUSE, mode: 'instability', kind: 'ratio', ...compared }, sheet)];
 }

@@ -322,7 +322,8 @@ export function lateralTorsionalCheck(segment: Segment, input: SteelBeamInput, W
   const { combination } = actions;
   if (segment.peak === 0)
     return {
-      ...name,
+      id: name.id,
+      name: name.name,
       clause,
       mode: 'instability',
       kind: 'moment',
@@ -336,7 +337,8 @@ export function lateralTorsionalCheck(segment: Segment, input: SteelBeamInput, W
   if ('reason' in found) return unproven(name, clause, 'instability', found.reason, sheet);
   return compare(
     {
-      ...name,
+      id: name.id,
+      name: name.name,
       clause,
       mode: 'instability',
       kind: 'moment',

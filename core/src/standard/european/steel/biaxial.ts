@@ -108,7 +108,18 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
     );
   const compared = (demand: number, clause: string = CLAUSE) =>
     compare(
-      { ...NAME, clause, mode: 'ductile', kind: 'ratio', demand, demandSymbol: 'R', capacity: 1, capacitySymbol: 'R_max', combination },
+      {
+        id: NAME.id,
+        name: NAME.name,
+        clause,
+        mode: 'ductile',
+        kind: 'ratio',
+        demand,
+        demandSymbol: 'R',
+        capacity: 1,
+        capacitySymbol: 'R_max',
+        combination,
+      },
       sheet,
     );
   const N = Math.abs(axial);

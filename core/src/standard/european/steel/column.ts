@@ -115,7 +115,22 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
   }
   const row = (name: CheckName, clause: string, mode: Check['mode'], capacity: number, capacitySymbol: string, inner?: Sheet) =>
     checks.push(
-      compare({ ...name, clause, mode, kind: 'force', demand: axial, demandSymbol: 'N_Ed', capacity, capacitySymbol, combination }, inner),
+      compare(
+        {
+          id: name.id,
+          part: name.part,
+          name: name.name,
+          clause,
+          mode,
+          kind: 'force',
+          demand: axial,
+          demandSymbol: 'N_Ed',
+          capacity,
+          capacitySymbol,
+          combination,
+        },
+        inner,
+      ),
     );
 
   const squash = sheet?.scope('Cross-section');

@@ -174,16 +174,17 @@ export function hasAnnexB({ shape }: Section): boolean {
   return shape.outline === 'I' || shape.outline === 'box' || shape.outline === 'tube';
 }
 
+/** (6.61) about the major axis, (6.62) about the minor one. */
+const ABOUT = {
+  y: { id: 'bending-and-compression', part: 'major', name: 'Bending and compression, major axis' },
+  z: { id: 'bending-and-compression', part: 'minor', name: 'Bending and compression, minor axis' },
+} as const satisfies Record<string, CheckName>;
+
 /** Members in bending and compression, EN 1993-1-1 6.3.3 with Annex B: (6.61) and (6.62), for I, H and rectangular hollow shapes. */
 export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
   const { section, grade, actions, fy, sectionClass, Mcz } = input;
   const { combination, axial, major, minor } = actions;
-  const names = (['major', 'minor'] as const).map((part): CheckName => ({
-    id: 'bending-and-compression',
-    part,
-    name: `Bending and compression, ${part} axis`,
-  }));
-  const open = (reason: string) => [unproven(names[0]!, CLAUSE, 'instability', reason, sheet)];
+  const open = (reason: string) => [unproven(ABOUT.y, CLAUSE, 'instability', reason, sheet)];
   const { outline } = section.shape;
   if (sectionClass === 4 && !hasEffectiveSection(section)) return open('class 4 in bending and compression is written for I and box only');
   if (minor.peak !== 0 && bucklesSideways(section))
@@ -234,7 +235,7 @@ export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
   const lean = (stretch: Stretch) => factorsOf(stretch).kzy * used(stretch);
   const leaning = stretches.reduce((a, b) => (lean(b) > lean(a) ? b : a), worst);
   const row = (axis: 'y' | 'z', stretch: Stretch, clause: string) => {
-    const inner = sheet?.scope(names[axis === 'y' ? 0 : 1]!.name);
+    const inner = sheet?.scope(ABOUT[axis].name);
     const { kyy, kyz, kzy, kzz } = factorsOf(stretch, inner);
     const [n, k, kz] = axis === 'y' ? [ny, kyy, kyz] : [nz, kzy, kzz];
     const sum = n + k * used(stretch) + kz * mz;
@@ -270,7 +271,9 @@ export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
     }
     return compare(
       {
-        ...names[axis === 'y' ? 0 : 1]!,
+        id: ABOUT[axis].id,
+        part: ABOUT[axis].part,
+        name: ABOUT[axis].name,
         clause: `EN 1993-1-1 ${clause}`,
         mode: 'instability',
         kind: 'ratio',

@@ -39,7 +39,7 @@ export function minorBuckling(input: Input, sheet?: Sheet): Check[] {
   inner?.given('M_z', minor.peak, 'moment', `largest moment, ${combination}`);
   const MbRd = outline === 'angle' ? angleBuckling(input, inner) : symmetricBuckling(input, inner);
   const demand = { demand: minor.peak, demandSymbol: 'M_z', capacity: MbRd, capacitySymbol: 'M_bRd', combination };
-  return [compare({ ...NAME, clause: CLAUSE, mode: 'instability', kind: 'moment', ...demand }, inner)];
+  return [compare({ id: NAME.id, name: NAME.name, clause: CLAUSE, mode: 'instability', kind: 'moment', ...demand }, inner)];
 }
 
 /** Of a shape that is the same on both sides of that axis: it leans over about the other one. */

@@ -86,7 +86,8 @@ export function nominalMoments(input: NominalInput, sheet?: Sheet): Check[] {
   return [
     compare(
       {
-        ...NAME,
+        id: NAME.id,
+        name: NAME.name,
         clause: CLAUSE,
         mode: 'instability',
         kind: 'ratio',

@@ -6,7 +6,7 @@ import { classify, recordShape, sectionYield } from './classification';
 import { hasEffectiveSection } from './effective';
 
 const NAME = { id: 'web-under-a-force-through-its-flange', name: 'Web under a force through its flange' } as const;
-const WITH_BENDING = { ...NAME, part: 'with-bending', name: `${NAME.name}, with bending` } as const;
+const WITH_BENDING = { id: NAME.id, part: 'with-bending', name: `${NAME.name}, with bending` } as const;
 
 /** What (6.10) to (6.14) make of a patch load. mm, N. */
 export interface PatchResistance {
@@ -140,7 +140,8 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   const checks = [
     compare(
       {
-        ...NAME,
+        id: NAME.id,
+        name: NAME.name,
         clause: 'EN 1993-1-5 6.2',
         mode: 'instability',
         kind: 'force',
@@ -180,7 +181,9 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   checks.push(
     compare(
       {
-        ...WITH_BENDING,
+        id: WITH_BENDING.id,
+        part: WITH_BENDING.part,
+        name: WITH_BENDING.name,
         clause: 'EN 1993-1-5 7.2',
         mode: 'instability',
         kind: 'ratio',
