@@ -7,6 +7,7 @@ import { findTool, runTool } from '../tool';
 import { withValues, type Arrival } from '../takedown';
 import { BeamModel } from '.';
 import { checkKey, isCheck } from '../sheet';
+import { combinationOf } from './combinationOf.test.data';
 
 interface Load {
   readonly caseId: string;
@@ -39,17 +40,6 @@ function model(length: number, supports: readonly number[], loads: readonly Load
   });
   return new BeamModel(body as ConstructorParameters<typeof BeamModel>[0], arrivals, 1e13, usualCases);
 }
-
-const combinationOf = (factors: Record<string, number>, more: Partial<Combination> = {}): Combination => ({
-  id: 'c',
-  name: 'c',
-  basis: 'factored',
-  clause: '',
-  factors,
-  cases: usualCases,
-  purpose: 'strength',
-  ...more,
-});
 
 const CASES = ['permanent', 'imposed-A', 'imposed-B', 'snow', 'wind'] as const;
 const ALL = combinationOf({ permanent: 1.35, 'imposed-A': 1.5, 'imposed-B': 1.05, snow: 0.75, wind: 0.75 });

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { casesById, casesOfAction, usualCases, type Combination, type LoadCases } from '../load';
 import { withSums, withValues, type Arrival, type MemberLedger } from '../takedown';
 import { ColumnModel, type ColumnForces, type ColumnWeights, type OffAxisBearing } from '.';
+import { combinationOf } from './combinationOf.test.data';
 
 interface Beam {
   readonly byCase: Readonly<Record<string, number>>;
@@ -36,16 +37,6 @@ function model(beams: readonly Beam[], cases: LoadCases = usualCases, reduction:
   return new ColumnModel(withSums(base, total('byCase'), total('adverse')), bearings, cases, reduction);
 }
 
-const combinationOf = (factors: Record<string, number>, more: Partial<Combination> = {}): Combination => ({
-  id: 'c',
-  name: 'c',
-  basis: 'factored',
-  clause: '',
-  factors,
-  cases: usualCases,
-  purpose: 'strength',
-  ...more,
-});
 const ALL = combinationOf({ permanent: 1.35, 'imposed-B': 1.5, 'imposed-C': 1.5, wind: 0.75 });
 const unasked = (): ColumnWeights => {
   throw new Error('weights were not needed');

@@ -9,6 +9,23 @@ const NAME = 'axial-force-and-nominal-moments';
 const column = (items: ReturnType<typeof bay>, id = 'C1') => computeProject(items).members.get(id)!;
 const check = (design: ReturnType<typeof column>, name = NAME) => design.results[0]!.checks.find(isCheck(name));
 
+/** A beam that ends at the other side of column C1, under a strip of 3 m. */
+const beamWest = (buildUp: string) =>
+  item('beam', 'B0', {
+    mark: 'B0',
+    level: 'L1',
+    from: { x: -6000, y: 0 },
+    to: { x: 0, y: 0 },
+    section: 'UB 406x178x54',
+    ownWeight: 0.4,
+    supports: [
+      { at: 0, by: 'F1', holdsDown: false },
+      { at: 6000, by: 'C1', holdsDown: false },
+    ],
+    strips: [{ buildUp, from: 0, to: 6000, widthStart: 3000, widthEnd: 3000 }],
+    restraint: 'floor',
+  });
+
 describe('columns in simple construction', () => {
   // the beam leaves the column eastward; not turned its depth lies along north: the web is met, tw 6.5, e = 3.25 + 100
   const floor = 1.5 * 3 + 0.541 * 0.980665;
@@ -37,20 +54,7 @@ describe('columns in simple construction', () => {
     expect(share).toBeLessThan(moment / (0.9 * Wply * 355));
   });
   it('beams on both sides cancel; a column above shares the moment; central bearing has none', () => {
-    const other = item('beam', 'B0', {
-      mark: 'B0',
-      level: 'L1',
-      from: { x: -6000, y: 0 },
-      to: { x: 0, y: 0 },
-      section: 'UB 406x178x54',
-      ownWeight: 0.4,
-      supports: [
-        { at: 0, by: 'F1', holdsDown: false },
-        { at: 6000, by: 'C1', holdsDown: false },
-      ],
-      strips: [{ buildUp: 'floor', from: 0, to: 6000, widthStart: 3000, widthEnd: 3000 }],
-      restraint: 'floor',
-    });
+    const other = beamWest('floor');
     const balanced = column(bay({ extra: [other] }));
     expect(check(balanced)).toBeUndefined();
     const minor = (design: ReturnType<typeof column>) =>
@@ -72,20 +76,7 @@ describe('columns in simple construction', () => {
         layers: [{ name: 'deck', load: '0.1 kN/m2' }],
         variable: [{ name: 'hall', load: '4 kN/m2', nature: 'imposed', use: 'C' }],
       }),
-      item('beam', 'B0', {
-        mark: 'B0',
-        level: 'L1',
-        from: { x: -6000, y: 0 },
-        to: { x: 0, y: 0 },
-        section: 'UB 406x178x54',
-        ownWeight: 0.4,
-        supports: [
-          { at: 0, by: 'F1', holdsDown: false },
-          { at: 6000, by: 'C1', holdsDown: false },
-        ],
-        strips: [{ buildUp: 'hall', from: 0, to: 6000, widthStart: 3000, widthEnd: 3000 }],
-        restraint: 'floor',
-      }),
+      beamWest('hall'),
     ];
     const design = column(bay({ extra: other, brief: { imposedReduction: 'none' } }));
     const found = check(design)!;

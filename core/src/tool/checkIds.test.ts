@@ -6,7 +6,11 @@ import { runTool, TOOLS } from '.';
 
 /** Every list of checks of the tools' examples and of the demonstration buildings, each with the family that it is of. */
 function lists(): { readonly family: string; readonly of: string; readonly checks: readonly Check[] }[] {
-  const tools = [...TOOLS.values()].map((tool) => ({ family: tool.id.split('.')[0]!, of: tool.id, checks: runTool(tool, tool.example).checks }));
+  const tools = [...TOOLS.values()].map((tool) => ({
+    family: tool.id.split('.')[0]!,
+    of: tool.id,
+    checks: runTool(tool, tool.example).checks,
+  }));
   const buildings = [ebbwickSailLoft(), quillfernToolLibrary()].flatMap((items) => {
     const { building, members, footings } = computeProject(items);
     const { family } = building.brief;
