@@ -25,6 +25,26 @@ const checks = (input: TypedBeam) => typedBeam(input).members.get(TYPED_BEAM)!.r
 const find = (input: TypedBeam, name: string) => checks(input).find(isCheck(name))!;
 
 describe('a beam typed on the bench', () => {
+  it('built in at one end: w L2 / 8 over it; where nothing supports it, nothing can be fixed', () => {
+    const own = 0.0541 * 9.80665;
+    const held = find({ ...beam, fixed: [0] }, 'bending');
+    expect(held.demand! / 1e6).toBeCloseTo(((1.35 * (9 + own) + 18) * 36) / 8, 3);
+    expect(find({ ...beam, fixed: [0, 6000] }, 'bending').demand! / 1e6).toBeCloseTo(((1.35 * (9 + own) + 18) * 36) / 12, 3);
+    // the propped beam deflects w L4 / 185 EI
+    const { Iy } = findSection(beam.section).properties;
+    expect(
+      Math.abs(find({ ...beam, fixed: [0] }, 'deflection-variable').demand! / ((12 * 6000 ** 4) / (184.6 * 210_000 * Iy)) - 1),
+    ).toBeLessThan(2e-3);
+    expect(() => typedBeam({ ...beam, fixed: [3000] })).toThrow('nothing supports it at 3 m');
+  });
+  it('deflection by what it is looked at: psi 0.3 of office load is left of the variable part; of codes that have no such value it is refused', () => {
+    const share = (level: TypedBeam['deflectionCombination']) =>
+      find({ ...beam, deflectionCombination: level! }, 'deflection-variable').demand!;
+    expect(share('quasiPermanent') / share('characteristic')).toBeCloseTo(0.3, 9);
+    expect(() => typedBeam({ ...beam, family: 'british', philosophy: 'BS5950', deflectionCombination: 'frequent' })).toThrow(
+      'not under frequent',
+    );
+  });
   it('one span, by hand: (1.35 (9 + own) + 1.5 x 12) L2 / 8, and 5 q L4 / 384 EI', () => {
     const own = 0.0541 * 9.80665;
     expect(find(beam, 'bending').demand! / 1e6).toBeCloseTo(((1.35 * (9 + own) + 18) * 36) / 8, 3);

@@ -1,7 +1,7 @@
-import { defaultBrief, item, type Beam, type Item } from '../building';
+import { defaultBrief, item, type Beam, type Brief, type Item } from '../building';
 import { BadInput } from '../error';
 import type { Nature, Use } from '../load';
-import type { Standard } from '../standard';
+import { STANDARDS, type Standard } from '../standard';
 import { computeProject, sheetFor, type ProjectResult } from './project';
 
 /** A load that somebody types on a beam; mm, N, N/mm, downward. */
@@ -27,6 +27,8 @@ export interface TypedBeam {
   /** From the start, mm. */
   readonly supports: readonly number[];
   readonly hinges: readonly number[];
+  /** Places of those supports that hold it against turning, mm; left out: none does. */
+  readonly fixed?: readonly number[];
   readonly restraint: Beam['restraint'];
   readonly restraintPoints: readonly number[];
   /** Places that hold one flange only. */
@@ -41,6 +43,8 @@ export interface TypedBeam {
   readonly serves?: Beam['serves'];
   readonly precamber?: number;
   readonly loads: readonly TypedLoad[];
+  /** Value of variable load under which deflection is looked at; left out: characteristic. */
+  readonly deflectionCombination?: Brief['deflectionCombination'];
   readonly limitVariable: number;
   readonly limitTotal: number;
   /** Limits however long the span, mm; left out or null: none. */
@@ -60,6 +64,16 @@ export function typedBeamItems(input: TypedBeam): Item[] {
   if (input.supports.length === 0) throw new BadInput('a beam rests on something: name at least one support', 'supports');
   const off = (at: number) => at < -1e-6 || at > length + 1e-6;
   if (input.supports.some(off)) throw new BadInput('a support lies off the beam', 'supports');
+  const levels: readonly string[] = STANDARDS[family].philosophies[0]!.rules.serviceLevels;
+  const level = input.deflectionCombination ?? 'characteristic';
+  if (!levels.includes(level))
+    throw new BadInput(
+      `Deflection is looked at under ${levels.join(' or ')} load by these codes, not under ${level}`,
+      'deflectionCombination',
+    );
+  const isFixed = (place: number) => (input.fixed ?? []).some((at) => Math.abs(at - place) < 1);
+  const astray = (input.fixed ?? []).find((at) => !input.supports.some((place) => Math.abs(at - place) < 1));
+  if (astray !== undefined) throw new BadInput(`nothing supports it at ${+(astray / 1000).toFixed(3)} m, where it is to be fixed`, 'fixed');
   for (const load of input.loads) {
     if (off(load.at) || (load.type === 'line' && off(load.to))) throw new BadInput(`"${load.name}" lies off the beam`, 'loads');
     if (load.type === 'line' && load.to <= load.at) throw new BadInput(`"${load.name}" ends before it starts`, 'loads');
@@ -73,6 +87,7 @@ export function typedBeamItems(input: TypedBeam): Item[] {
       deflectionTotal: input.limitTotal,
       deflectionMostVariable: input.mostVariable ?? null,
       deflectionMostTotal: input.mostTotal ?? null,
+      deflectionCombination: level,
     }),
     item('level', 'level', { name: 'Bench', elevation: 0 }),
     // what it rests on is somebody else's to design: each support is a pad, so that its reaction arrives
@@ -85,7 +100,7 @@ export function typedBeamItems(input: TypedBeam): Item[] {
       section: input.section,
       grade: input.grade,
       ownWeight: 0,
-      supports: places.map((at, i) => ({ at, by: `support${i}` })),
+      supports: places.map((at, i) => ({ at, by: `support${i}`, fixed: isFixed(at) })),
       hinges: [...input.hinges],
       restraint: input.restraint,
       restraintPoints: [...input.restraintPoints],

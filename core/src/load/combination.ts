@@ -221,6 +221,11 @@ export function actingTerms(
 /** Values of variable actions in which serviceability is looked at. */
 export const SERVICE_LEVELS = ['characteristic', 'frequent', 'quasiPermanent'] as const;
 export type ServiceLevel = (typeof SERVICE_LEVELS)[number];
+export const SERVICE_LEVEL_LABEL: Readonly<Record<ServiceLevel, string>> = {
+  characteristic: 'the characteristic combination',
+  frequent: 'the frequent combination',
+  quasiPermanent: 'the quasi-permanent combination',
+};
 
 /** Of some cases those to which no combination gives a factor: what they do is in no check. */
 export const uncombined = (cases: readonly LoadCase[], combinations: readonly Combination[]): LoadCase[] =>

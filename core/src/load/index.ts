@@ -22,6 +22,7 @@ export {
   combineWorst,
   factorsFor,
   SERVICE_LEVELS,
+  SERVICE_LEVEL_LABEL,
   uncombined,
   type ActingTerm,
   type Combination,

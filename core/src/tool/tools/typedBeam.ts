@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { isReadBy, TYPED_BEAM, typedBeam, typedBeamSheet } from '../../design';
 import { BadInput } from '../../error';
-import { NATURES, USES, usedAs } from '../../load';
+import { NATURES, SERVICE_LEVELS, USES, usedAs } from '../../load';
 import { quantity } from '../../quantity';
 import { STANDARDS, philosophyOf } from '../../standard';
 import { defineTool } from '../tool';
@@ -65,6 +65,11 @@ export const steelBeamLine = defineTool({
       .max(12)
       .default([])
       .describe('hinges'),
+    fixed: z
+      .array(quantity('length', 'fixed support, from the start', { min: 0 }))
+      .max(12)
+      .default([])
+      .describe('places of supports that hold it against turning'),
     restraint: z.enum(['supports', 'floor', 'points']).default('supports').describe('what holds the compression flange'),
     restraintPoints: z
       .array(quantity('length', 'restraint, from the start', { min: 0 }))
@@ -87,6 +92,10 @@ export const steelBeamLine = defineTool({
       .nullable()
       .default(null),
     loads: z.array(loadSchema).max(60).describe('unfactored loads beside own weight'),
+    deflectionCombination: z
+      .enum(SERVICE_LEVELS)
+      .default('characteristic')
+      .describe('value of variable load under which deflection is looked at; of those that the family has'),
     limitVariable: z.number().min(100).max(2000).default(360).describe('span over deflection under variable load'),
     serves: z.enum(['floor', 'brittle', 'crane']).default('floor').describe('what its deflection must spare'),
     precamber: quantity('sectionLength', 'upward curve that it is made with, at the middle of its span', { min: 0 }).default(0),

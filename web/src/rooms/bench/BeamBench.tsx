@@ -64,7 +64,11 @@ export function BeamBench() {
           label="Codes"
           value={input.family}
           commit={(family) =>
-            change(byOtherCodes(input, BEAM_STARTS, family as Standard['id'], ['philosophy', 'limitVariable', 'limitTotal']))
+            change({
+              ...byOtherCodes(input, BEAM_STARTS, family as Standard['id'], ['philosophy', 'limitVariable', 'limitTotal']),
+              // not every family has others
+              deflectionCombination: 'characteristic',
+            })
           }
           options={Object.values(STANDARDS).map(({ id, title }) => ({ value: id, label: title }))}
         />
@@ -99,7 +103,10 @@ export function BeamBench() {
           empty={null}
           commit={(supports) => change({ supports })}
         />
-        <PlacesField label="Hinges" value={input.hinges} most={input.length} commit={(hinges) => change({ hinges })} />
+        <div className="grid grid-cols-2 gap-2">
+          <PlacesField label="Fixed at" value={input.fixed} most={input.length} commit={(fixed) => change({ fixed })} />
+          <PlacesField label="Hinges" value={input.hinges} most={input.length} commit={(hinges) => change({ hinges })} />
+        </div>
         <SelectField
           label="Compression flange held by"
           value={input.restraint}

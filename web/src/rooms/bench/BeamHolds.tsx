@@ -1,4 +1,4 @@
-import type { TypedBeam } from '@plinth/core';
+import { SERVICE_LEVEL_LABEL, STANDARDS, type TypedBeam } from '@plinth/core';
 import { NumberField, OptionalQuantityField, QuantityField, SelectField } from '../../parts/fields';
 import { PlacesField } from '../../parts/PlacesField';
 
@@ -28,9 +28,18 @@ export function HeldAt({ input, change }: { input: Required<TypedBeam>; change: 
 
 /** What a typed beam may deflect, as a part of its span and at most, and the curve that it is made with. */
 export function DeflectionLimits({ input, change }: { input: Required<TypedBeam>; change: (part: Partial<TypedBeam>) => void }) {
+  const levels = STANDARDS[input.family].philosophies[0]!.rules.serviceLevels;
   return (
     <fieldset className="space-y-2">
       <legend className="label">Deflection</legend>
+      {levels.length > 1 ? (
+        <SelectField
+          label="Looked at under"
+          value={input.deflectionCombination}
+          commit={(level) => change({ deflectionCombination: level as TypedBeam['deflectionCombination'] })}
+          options={levels.map((level) => ({ value: level, label: SERVICE_LEVEL_LABEL[level] }))}
+        />
+      ) : null}
       <div className="grid grid-cols-2 gap-2">
         <SelectField
           label="It spares"

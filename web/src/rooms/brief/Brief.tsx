@@ -1,4 +1,4 @@
-import { BARS, CONCRETES, defaultBrief, REINFORCEMENT, STANDARDS, gradesFor, type Brief, type ServiceLevel } from '@plinth/core';
+import { BARS, CONCRETES, defaultBrief, REINFORCEMENT, SERVICE_LEVEL_LABEL, STANDARDS, gradesFor, type Brief } from '@plinth/core';
 import { NumberField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../parts/fields';
 import { useItems, useUnits } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
@@ -6,12 +6,6 @@ import { Actions } from './Actions';
 import { BuildUps } from './BuildUps';
 import { Levels } from './Levels';
 import { OwnShapes } from './OwnShapes';
-
-const LEVEL_LABEL: Readonly<Record<ServiceLevel, string>> = {
-  characteristic: 'the characteristic combination',
-  frequent: 'the frequent combination',
-  quasiPermanent: 'the quasi-permanent combination',
-};
 
 const options = (values: readonly string[]) => values.map((value) => ({ value, label: value }));
 
@@ -79,7 +73,7 @@ export function BriefRoom() {
               label="Looked at under"
               value={body.deflectionCombination}
               commit={(value) => set('deflectionCombination', 'deflection combination')(value as Brief['deflectionCombination'])}
-              options={levels.map((level) => ({ value: level, label: LEVEL_LABEL[level] }))}
+              options={levels.map((level) => ({ value: level, label: SERVICE_LEVEL_LABEL[level] }))}
             />
           )}
           <div className="grid grid-cols-3 items-end gap-3">
