@@ -43,6 +43,7 @@ describe('forces of a beam at its supports', () => {
     const w = 0.925 * 1.35 * (4.5 + 0.0541 * 9.80665) + 1.5 * 9;
     const moments = supports.map(({ sets }) => sets.map(({ forces }) => forces.My / 1e6));
     expect(moments).toEqual([[expect.closeTo((-w * 36) / 12, 2)], [expect.closeTo((w * 36) / 12, 2)]]);
+    for (const { sets } of supports) for (const { forces } of sets) expect(forces.Vz / 1e3).toBeCloseTo(3 * w, 2);
     const { entries } = sheetFor(project, 'B1')!;
     expect(audit(entries, evaluate)).toEqual([]);
     expect(JSON.stringify(entries)).toContain('Forces at its supports');

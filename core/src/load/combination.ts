@@ -80,31 +80,6 @@ class ActingSum {
 }
 
 /**
- * The sum over cases of value times factor that is largest in size, of either sign: permanent load as it is, of variable load what adds to that sign, of
- * alternatives the one that adds most. A case without a factor counts nothing.
- */
-export function combine(byCase: Readonly<Record<string, number>>, combination: Combination): number {
-  const [most, least] = [new ActingSum(), new ActingSum()];
-  for (const id in byCase) {
-    const factor = combination.factors[id] ?? 0;
-    if (factor === 0) continue;
-    const loadCase = caseIn(combination.cases, id);
-    const value = factor * byCase[id]!;
-    if (isPermanent(loadCase.nature)) {
-      most.add(value);
-      least.add(-value);
-      continue;
-    }
-    for (const sense of sensesOf(loadCase)) {
-      most.take(loadCase, sense, sense * value);
-      least.take(loadCase, sense, -sense * value);
-    }
-  }
-  const [up, down] = [most.most(), least.most()];
-  return down > up ? -down : up;
-}
-
-/**
  * Combined value of shares that may help or harm, taken one by one: a share of variable load that helps is left out, a
  * share of permanent load that helps gets the favourable factor; of alternatives the one that harms most counts. `harmful` is -1 when negative values are
  * the harm (lifting), 1 when positive ones are.

@@ -16,7 +16,6 @@ export {
 } from './buildUp';
 export {
   actingTerms,
-  combine,
   combinePressing,
   combineRelieving,
   combineWorst,
