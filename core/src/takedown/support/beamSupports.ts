@@ -61,6 +61,7 @@ export function findBeamSupports(
   }
   bearOnTips(beams, found, tips, reach);
   const doubts = decideCrossings(beams, found, crossings, reach);
+  doubts.push(...lostFixings(beams, found, reach));
   const supports = new Map<string, Bearer[]>();
   for (let i = 0; i < beams.length; i += 1) {
     const candidates = found[i];
@@ -79,10 +80,30 @@ export function findBeamSupports(
 
 const LOOSE = { holdsDown: false, fixed: false } as const;
 
+const isSaid = (support: Beam['supports'][number], by: string, at: number, reach: number) =>
+  support.by === by && Math.abs(support.at - at) <= 2 * reach;
+
+/** Supports that somebody said are fixed, and that are not found where they were: the beam would turn there without a word. */
+function lostFixings(beams: readonly OnLine<Beam>[], found: readonly (readonly Candidate[] | null)[], reach: number): SupportDoubt[] {
+  return beams.flatMap(({ id, body }, i) => {
+    const candidates = found[i];
+    if (!candidates || body.supports.length === 0) return [];
+    return body.supports
+      .filter((support) => support.fixed && !candidates.some(({ by, at }) => isSaid(support, by, at, reach)))
+      .map(({ at }): SupportDoubt => ({
+        kind: 'unfixed',
+        item: id,
+        title: `${body.mark} was said to be fixed at ${(at / 1000).toFixed(2)} m, and what it was fixed to is not found there`,
+        why: 'It was moved, or what carries it was: it is calculated as if it turned freely there.',
+        remedy: 'Say again in its form which of its supports is fixed.',
+      }));
+  });
+}
+
 /** A found support is held down, or fixed, when the person said so of this support. */
 function heldAs(beam: Beam, by: string, at: number, reach: number): Pick<Bearer, 'holdsDown' | 'fixed'> {
   if (beam.supports.length === 0) return LOOSE;
-  const said = beam.supports.filter((support) => support.by === by && Math.abs(support.at - at) <= 2 * reach);
+  const said = beam.supports.filter((support) => isSaid(support, by, at, reach));
   return { holdsDown: said.some(({ holdsDown }) => holdsDown), fixed: said.some(({ fixed }) => fixed) };
 }
 

@@ -21,7 +21,7 @@ export interface WallBearer {
 
 /** Something about the supports of a level that needs a person. */
 export interface SupportDoubt {
-  readonly kind: 'cross' | 'corner' | 'near' | 'twice' | 'along';
+  readonly kind: 'cross' | 'corner' | 'near' | 'twice' | 'along' | 'unfixed';
   readonly item: string;
   readonly title: string;
   readonly why: string;

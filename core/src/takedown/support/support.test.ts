@@ -108,6 +108,23 @@ describe('what a beam rests on', () => {
       ['W3', 2000],
     ]);
   });
+  it('a fixed end that is not found where it was is a loose end, not a hinge without a word', () => {
+    const items = (at: number) => [
+      pad('F1', 0, 0),
+      column('C1', 0, 0),
+      pad('F2', 6000, 0),
+      column('C2', 6000, 0),
+      beam('B', at, 0, 6000, 0, { supports: [{ at: 0, by: 'C1', fixed: true }] }),
+    ];
+    const lost = (at: number) => run(...items(at)).looseEnds.filter(({ key }) => key.startsWith('unfixed'));
+    expect(lost(0)).toEqual([]);
+    expect(run(...items(0)).bearers.get('B')).toMatchObject([
+      { by: 'C1', fixed: true },
+      { by: 'C2', fixed: false },
+    ]);
+    // drawn a metre longer, or away from it
+    for (const at of [-1000, 1000]) expect(lost(at).map(({ item: on }) => on)).toEqual(['B']);
+  });
   it('a skew wall is met where the lines cross', () => {
     const t = run(wall('W', 0, -1000, 2000, 1000), column('C', 5000, 0), beam('B', 1000, 0, 5000, 0));
     expect(on(t, 'B')).toEqual([
