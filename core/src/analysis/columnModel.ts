@@ -159,12 +159,20 @@ export class ColumnModel {
         for (const pressed of lifts ? [true, false] : [true]) {
           const axial = pressed ? axials : lifted;
           const turned = pair.map(({ values }, k) => values.map((value) => senses[k]! * value));
-          const agrees = this.parts.every((_, i) => {
-            const all = [axial[i]!, ...turned.map((values) => values[i]!)];
-            return all.every((value) => value >= 0) || all.every((value) => value <= 0);
-          });
+          // what adds to all, or takes from all, is chosen whatever the weights
+          let [agrees, variableAgrees] = [true, true];
+          for (let i = 0; i < this.parts.length; i += 1) {
+            let [rises, falls] = [axial[i]! > 0, axial[i]! < 0];
+            for (const values of turned) {
+              if (values[i]! > 0) rises = true;
+              else if (values[i]! < 0) falls = true;
+            }
+            if (!(rises && falls)) continue;
+            agrees = false;
+            if (!this.parts[i]!.isPermanent) variableAgrees = false;
+          }
           const { pressed: n, drawn: t, major, minor } = agrees ? EVEN : weights();
-          for (const [growMajor, growMinor] of agrees ? MOMENT_GROWTHS.slice(0, 1) : MOMENT_GROWTHS) {
+          for (const [growMajor, growMinor] of variableAgrees ? ONE_GROWTH : MOMENT_GROWTHS) {
             const values = this.parts.map((_, i) =>
               pair.reduce(
                 (sum, { axis }, k) => sum + (axis === 'major' ? growMajor * major : growMinor * minor) * turned[k]![i]!,
@@ -180,10 +188,13 @@ export class ColumnModel {
   /** Every loading of combinations under which something is largest; of a column without load the first combination. */
   everyLoading(combinations: readonly Combination[], weights: () => ColumnWeights): readonly Loading[] {
     const distinct = this.distinct(combinations);
-    const found = distinct.flatMap((combination) => this.loadings(combination, weights));
+    let known: ColumnWeights | undefined;
+    const found = distinct.flatMap((combination) => this.loadings(combination, () => (known ??= weights())));
     return found.length > 0 ? found : distinct.slice(0, 1).map((combination) => ({ combination, present: this.parts.map(() => true) }));
   }
 }
+
+const ONE_GROWTH = MOMENT_GROWTHS.slice(0, 1);
 
 /** Any weights will do where all that a part brings has one sign. */
 const EVEN: ColumnWeights = { pressed: 1, drawn: 1, major: 1, minor: 1 };
