@@ -69,6 +69,8 @@ const ROUNDING = 1e-9;
 export class ColumnModel {
   readonly parts: readonly ColumnPart[];
   private readonly moments: readonly LevelMoment[];
+  /** Everything presses and bends one way at each level: all of it adds to everything. */
+  private readonly addsUp: boolean;
 
   /**
    * @param bearings beams that bear off the axis
@@ -82,6 +84,13 @@ export class ColumnModel {
   ) {
     this.parts = partsOf(ledger, bearings, cases, reduction);
     this.moments = levelMoments(bearings, this.parts);
+    this.addsUp =
+      this.parts.length > 0 &&
+      this.parts.every(
+        ({ axial, oneOf, unit }) =>
+          axial >= 0 && (oneOf === undefined || !this.parts.some((other) => other.oneOf === oneOf && other.unit !== unit)),
+      ) &&
+      this.moments.every(({ values }) => values.every((value) => value >= 0) || values.every((value) => value <= 0));
   }
 
   /** The combinations that differ in what this column feels. */
@@ -142,6 +151,10 @@ export class ColumnModel {
    */
   loadings(combination: Combination, weights: () => ColumnWeights): Loading[] {
     const factors = this.parts.map(({ loadCase }) => combination.factors[loadCase.id] ?? 0);
+    if (this.addsUp) {
+      const isAny = combination.permanent !== 'favourable' && factors.some((factor) => factor !== 0);
+      return isAny ? [{ combination, present: this.parts.map(() => true) }] : [];
+    }
     const axials = this.parts.map((part, i) => factors[i]! * this.axialOf(part, combination));
     const nothing = ROUNDING * axials.reduce((sum, value) => sum + Math.abs(value), 0);
     const found = new Map<string, boolean[]>();

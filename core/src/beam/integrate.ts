@@ -63,6 +63,15 @@ export function march(pieces: Piece[], loads: readonly BeamLoad[], EI: number, s
 
 /** Integrates through parts of a beam one after the other. @param loads where they lie on the beam */
 function marchThrough(pieces: Piece[], loads: readonly BeamLoad[], parts: readonly EvenPart[], start: State): State {
+  const [only, ...others] = parts;
+  if (only && others.length === 0) {
+    const { from, to, EI } = only;
+    const within = (x: number) => Math.min(to, Math.max(from, x)) - from;
+    const shifted = loads.map((load): BeamLoad =>
+      load.type === 'distributed' ? { ...load, from: within(load.from), to: within(load.to) } : { ...load, at: within(load.at) },
+    );
+    return march(pieces, shifted, EI, { ...start, from, to });
+  }
   let state = start;
   parts.forEach(({ from, to, EI }, i) => {
     state = march(pieces, loadsWithin(loads, from, to, i === parts.length - 1).loads, EI, { ...state, from, to });
