@@ -4,7 +4,7 @@ import type { Combination, LoadCases } from '../load';
 import { spansBetween, withValues, type Arrival } from '../takedown';
 import { extremeSets, NO_FORCES, type EndForces, type EndSet } from './endForces';
 import { distinctFor, namedLoadings, type Loading } from './loading';
-import { pickParts } from './pick';
+import { hasAlternatives, pickParts } from './pick';
 import { beamLoads, partsOf, type LoadPart } from './parts';
 import { valuesAt, probesOf, type Probe } from './probes';
 
@@ -149,7 +149,7 @@ export class BeamModel {
     const factors = this.parts.map(({ loadCase }) => combination.factors[loadCase.id] ?? 0);
     const all = this.parts.map(() => true);
     // one span that turns freely and all of it pressing: everything adds to everything
-    if (this.spans.length === 1 && !this.isHeld && !this.hasAlternatives && this.onlyPresses(factors))
+    if (this.spans.length === 1 && !this.isHeld && !hasAlternatives(this.parts) && this.onlyPresses(factors))
       return combination.permanent === 'favourable' ? [] : [{ combination, present: all }];
     const found = new Map<string, boolean[]>();
     const effects = this.effects(picked);
@@ -179,13 +179,6 @@ export class BeamModel {
     const distinct = this.distinct(combinations);
     const found = distinct.flatMap((combination) => this.loadings(combination, picked));
     return found.length > 0 ? found : distinct.slice(0, 1).map((combination) => ({ combination, present: this.parts.map(() => true) }));
-  }
-
-  /** Two parts that are never there together. */
-  private get hasAlternatives(): boolean {
-    return this.parts.some(
-      ({ oneOf, unit }) => oneOf !== undefined && this.parts.some((other) => other.oneOf === oneOf && other.unit !== unit),
-    );
   }
 
   /** Whether some support holds it against turning. */

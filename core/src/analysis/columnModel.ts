@@ -2,7 +2,7 @@ import { caseIn, groupOf, isPermanent, sensesOf, unitOf, type Combination, type 
 import type { MemberLedger } from '../takedown';
 import { distinctFor, namedLoadings, type Loading } from './loading';
 import type { NamedPart } from './loadingName';
-import { MOMENT_GROWTHS, pickParts } from './pick';
+import { hasAlternatives, MOMENT_GROWTHS, pickParts } from './pick';
 
 /** A beam that bears off the axis of a column. */
 export interface OffAxisBearing {
@@ -86,10 +86,8 @@ export class ColumnModel {
     this.moments = levelMoments(bearings, this.parts);
     this.addsUp =
       this.parts.length > 0 &&
-      this.parts.every(
-        ({ axial, oneOf, unit }) =>
-          axial >= 0 && (oneOf === undefined || !this.parts.some((other) => other.oneOf === oneOf && other.unit !== unit)),
-      ) &&
+      this.parts.every(({ axial }) => axial >= 0) &&
+      !hasAlternatives(this.parts) &&
       this.moments.every(({ values }) => values.every((value) => value >= 0) || values.every((value) => value <= 0));
   }
 
@@ -131,12 +129,6 @@ export class ColumnModel {
       return Math.abs(found) < 1 ? 0 : found;
     };
     return { axial, moments: { major: largest('major'), minor: largest('minor') } };
-  }
-
-  /** Reaction of each bearing under a loading, N, pressing positive. */
-  reactionsUnder(loading: Loading): number[] {
-    const acting = this.partsUnder(loading);
-    return this.bearings.map((_, b) => acting.reduce((sum, { part, factor }) => sum + factor * part.reactions[b]!, 0));
   }
 
   private factorsUnder({ combination, present }: Loading): number[] {

@@ -59,6 +59,10 @@ export function pickParts(
   );
 }
 
+/** Whether two parts are never there together. */
+export const hasAlternatives = (parts: readonly Pickable[]): boolean =>
+  parts.some(({ oneOf, unit }) => oneOf !== undefined && parts.some((other) => other.oneOf === oneOf && other.unit !== unit));
+
 /**
  * Growths of the moments beside the axial force for which the parts of an interaction are picked: its factors lie between, and where the axial force is small
  * it counts half or not at all.

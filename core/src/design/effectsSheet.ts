@@ -10,7 +10,7 @@ import { isSimpleSpan, isWrittenOut, SimpleSpanSheet } from './simpleSpan';
 const SYMBOLS = { moment: 'M', shear: 'V', deflection: 'd' } as const;
 
 /** Loads of a beam that act in a loading, each with its factor. */
-function acting(model: BeamModel, loading: Loading) {
+export function acting(model: BeamModel, loading: Loading) {
   return model.partsUnder(loading).map(({ part, i, factor }) => {
     const where = `${part.span !== null && model.spans.length > 1 ? ` on span ${part.span + 1}` : ''}${part.presses ? '' : ', what relieves'}`;
     return { part, i, factor, title: `${actingName(part.loadCase, part.sense)}${where}` };

@@ -1,11 +1,12 @@
 import { BeamModel, type EndForces, type EndSet } from '../analysis';
 import { markOf } from '../building';
-import { actingName, type Combination } from '../load';
+import type { Combination } from '../load';
 import { formatQuantity } from '../quantity';
 import type { Sheet } from '../sheet';
 import type { Philosophy } from '../standard';
 import { PlinthError } from '../error';
 import type { Context } from './context';
+import { acting } from './effectsSheet';
 
 /** What a beam hands to one of its supports, for the connection there: sets of forces that act at once, each the largest of something. */
 export interface SupportForces {
@@ -55,17 +56,15 @@ export function recordSupportForces(context: Context, id: string, combinations: 
 
 function recordSet(model: BeamModel, support: number, { loading, forces }: EndSet, sheet: Sheet): void {
   const alone = model.endForcesAlone(support);
-  const acting = model.partsUnder(loading);
-  acting.forEach(({ part, factor }, n) => {
-    const where = `${part.span !== null && model.spans.length > 1 ? ` on span ${part.span + 1}` : ''}${part.presses ? '' : ', what relieves'}`;
-    const title = `${actingName(part.loadCase, part.sense)}${where}`;
-    sheet.given(`gamma_${n + 1}`, factor, 'ratio', `factor of load ${n + 1}: ${title}`, loading.combination.clause);
-  });
+  const there = acting(model, loading);
+  there.forEach(({ factor, title }, n) =>
+    sheet.given(`gamma_${n + 1}`, factor, 'ratio', `factor of load ${n + 1}: ${title}`, loading.combination.clause),
+  );
   for (const [component, symbol, result, kind, meaning] of [
     ['Vz', 'F', 'V', 'force', 'force downward on the support'],
     ['My', 'J', 'M', 'moment', 'moment on the support'],
   ] as const) {
-    const terms = acting.map(({ i, factor }, n) => ({ n: n + 1, factor, value: alone[i]![component] })).filter(({ value }) => value !== 0);
+    const terms = there.map(({ i, factor }, n) => ({ n: n + 1, factor, value: alone[i]![component] })).filter(({ value }) => value !== 0);
     if (terms.length === 0) continue;
     const inputs: Record<string, number> = {};
     for (const { n, factor, value } of terms) {
