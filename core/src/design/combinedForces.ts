@@ -27,9 +27,10 @@ export interface Weights {
   readonly minor: number;
 }
 
-/** One set, or the sets of one action, which are there all at once; as typed or turned round. */
+/** One set, or the sets of one action, which are there all at once; as typed or turned round, each with the notional loads that it causes. */
 interface Part extends Pickable {
   readonly sets: readonly ForceSet[];
+  readonly notional: readonly ForceSet[];
   readonly sign: 1 | -1;
   readonly caseId: string;
 }
@@ -41,17 +42,24 @@ export const casesOf = (sets: readonly ForceSet[]): LoadCase[] => [
   ...new Map(sets.map(caseOfSet).map((found) => [found.id, found])).values(),
 ];
 
+/** The set that causes a notional one. */
+export const causeOf = ({ notionalOf }: ForceSet, sets: readonly ForceSet[]): ForceSet | undefined =>
+  sets.find((other) => !other.notionalOf && other.name === notionalOf);
+
 function partsOf(sets: readonly ForceSet[]): Part[] {
-  const groups = new Map<string, ForceSet[]>();
-  sets.forEach((set, i) => {
-    const action = set.action ? `action ${set.action}` : `set ${i}`;
-    groups.set(action, [...(groups.get(action) ?? []), set]);
-  });
-  return [...groups].flatMap(([action, members]) => {
-    const { nature, bothWays } = members[0]!;
+  const groups = new Map<string, { readonly sets: ForceSet[]; readonly notional: ForceSet[] }>();
+  for (const set of sets) {
+    const cause = causeOf(set, sets) ?? set;
+    const action = cause.action ? `action ${cause.action}` : `set ${sets.indexOf(cause)}`;
+    const group = groups.get(action) ?? { sets: [], notional: [] };
+    groups.set(action, group);
+    (cause === set ? group.sets : group.notional).push(set);
+  }
+  return [...groups].flatMap(([action, group]) => {
+    const { nature, bothWays } = group.sets[0]!;
     const of = {
-      sets: members,
-      caseId: caseOfSet(members[0]!).id,
+      ...group,
+      caseId: caseOfSet(group.sets[0]!).id,
       isPermanent: isPermanent(nature),
       oneOf: areAlternatives(nature) ? nature : bothWays ? action : undefined,
     };
@@ -83,33 +91,42 @@ const nameOf = (set: ForceSet, sets: readonly ForceSet[]) => set.name || `set ${
 /**
  * Unfactored sets of one load case each, combined: for each combination the sums under which each force, and each interaction of axial force and
  * moments, is largest. Variable sets that take from it are left out, those of one action together, of several of wind, snow or earthquake one acts at a time, and one that acts both
- * ways may be turned round, all its forces together.
+ * ways may be turned round, all its forces together. A notional load goes with what causes it, each to the side on which it adds.
  */
 export function combinedForces(sets: readonly ForceSet[], combinations: readonly Combination[], weights: Weights): NamedForces[] {
   const parts = partsOf(sets);
+  const rowOf = (set: ForceSet) => COMPONENTS.map(({ of }) => of(set));
   const table = parts.map(({ sets: members, sign }) => COMPONENTS.map(({ of }) => sign * members.reduce((sum, set) => sum + of(set), 0)));
+  const notional = parts.map((part) => part.notional.map(rowOf));
   const wanted = functionals(weights);
   return combinations.flatMap((combination) => {
     const factors = parts.map(({ caseId }) => combination.factors[caseId] ?? 0);
-    const found = new Map<string, boolean[]>();
+    const found = new Map<string, { readonly present: boolean[]; readonly sides: (1 | -1)[][] }>();
     for (const functional of wanted) {
-      const values = table.map((row, i) => factors[i]! * row.reduce((sum, value, k) => sum + functional[k]! * value, 0));
-      const nothing = 1e-9 * values.reduce((sum, value) => sum + Math.abs(value), 0);
+      const by = (row: readonly number[]) => row.reduce((sum, value, k) => sum + functional[k]! * value, 0);
+      const own = table.map((row, i) => factors[i]! * by(row));
+      const leaning = notional.map((rows, i) => rows.map((row) => factors[i]! * by(row)));
+      const added = leaning.map((values) => values.reduce((sum, value) => sum + Math.abs(value), 0));
+      const nothing = 1e-9 * own.reduce((sum, value, i) => sum + Math.abs(value) + added[i]!, 0);
       for (const sense of [1, -1]) {
         const picked = pickParts(
           parts,
-          values.map((value) => sense * value),
+          own.map((value, i) => sense * value + added[i]!),
           combination.permanent,
           nothing,
         );
         const present = picked?.map((is, i) => is && factors[i] !== 0);
-        if (present) found.set(present.map(Number).join(''), present);
+        if (!present) continue;
+        const sides = leaning.map((values, i) => (present[i] ? values.map((value) => (sense * value < 0 ? -1 : 1)) : []));
+        found.set(`${present.map(Number).join('')} ${sides.flat().join('')}`, { present, sides });
       }
     }
-    return [...found.values()].map((present) => {
-      const acting = parts.flatMap(({ sets: members, sign }, i) =>
-        present[i] ? members.map((set) => ({ set, sign, factor: factors[i]! * sign })) : [],
-      );
+    return [...found.values()].map(({ present, sides }) => {
+      const acting = parts.flatMap(({ sets: members, notional: caused, sign }, i) => {
+        if (!present[i]) return [];
+        const one = (set: ForceSet, side: 1 | -1) => ({ set, sign: side, factor: factors[i]! * side });
+        return [...members.map((set) => one(set, sign)), ...caused.map((set, n) => one(set, sides[i]![n]!))];
+      });
       const sum = (value: (set: ForceSet) => number) => acting.reduce((total, { set, factor }) => total + factor * value(set), 0);
       const three = (of: (set: ForceSet) => ForceSet['major']) => ({
         start: sum((set) => of(set).start),

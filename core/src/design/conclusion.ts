@@ -1,4 +1,4 @@
-import { entriesOf, governing, worstVerdict, type Sheet } from '../sheet';
+import { clauseText, entriesOf, governing, worstVerdict, type Sheet } from '../sheet';
 
 /** The verdict of a sheet in words, at its top and again at its end: its word, what governs, and what is not verified. */
 export function conclude(sheet: Sheet): Sheet {
@@ -8,7 +8,7 @@ export function conclude(sheet: Sheet): Sheet {
   const open = [...new Set(checks.filter(({ verdict }) => verdict === 'unproven').map(({ name }) => name))];
   const parts = [
     `Verdict: ${worstVerdict(checks)}`,
-    ...(most && most.utilisation !== null ? [`${most.name} governs, ${most.utilisation.toFixed(2)} (${most.clause})`] : []),
+    ...(most && most.utilisation !== null ? [`${most.name} governs, ${most.utilisation.toFixed(2)} (${clauseText(most.clause)})`] : []),
     ...(open.length > 0 ? [`not verified: ${open.join(', ')}`] : []),
   ];
   const text = `${parts.join('; ')}.`;

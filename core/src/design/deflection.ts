@@ -1,7 +1,7 @@
 import type { BeamSolution } from '../beam';
 import type { Beam, Brief } from '../building';
 import { isPermanent, type Combination, type LoadCase } from '../load';
-import { compare, type Check, type Sheet } from '../sheet';
+import { byRule, compare, type Check, type Sheet } from '../sheet';
 import type { BeamModel, Loading } from '../analysis';
 import type { UnitSystem } from '../quantity';
 import { bearingEnds, liesOnBearing } from './bearingEnds';
@@ -206,7 +206,7 @@ export function deflectionChecks(
         {
           id,
           name,
-          clause: limit.reason === 'floor' || limit.reason === 'total' ? governs : `${governs}, ${limit.reason}`,
+          clause: byRule(limit.reason === 'floor' || limit.reason === 'total' ? governs : `${governs}, ${limit.reason}`),
           mode: 'service',
           kind: 'sectionLength',
           demand: sag,
@@ -247,7 +247,7 @@ function camberCheck(
     {
       id: 'precamber',
       name: 'Precamber',
-      clause: 'at most what permanent load takes out',
+      clause: byRule('at most what permanent load takes out'),
       mode: 'service',
       kind: 'sectionLength',
       demand: precamber,

@@ -1,7 +1,7 @@
 import { BeamModel, type EndSet } from '../analysis';
 import type { Combination } from '../load';
 import { formatQuantity } from '../quantity';
-import { unproven, type Check, type Sheet } from '../sheet';
+import { byRule, unproven, type Check, type Sheet } from '../sheet';
 import type { Philosophy } from '../standard';
 import type { MemberLedger } from '../takedown';
 import type { Context } from './context';
@@ -50,5 +50,5 @@ export function fixedEndChecks(context: Context, ledger: Pick<MemberLedger, 'arr
         : `${mark} is fixed to it`,
     )
     .join('; ');
-  return [unproven(FIXING, 'statics', 'ductile', `${named}: that moment is not designed for yet`, sheet)];
+  return [unproven(FIXING, byRule('statics'), 'ductile', `${named}: that moment is not designed for yet`, sheet)];
 }

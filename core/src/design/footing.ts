@@ -3,7 +3,7 @@ import { PlinthError } from '../error';
 import { combinePressing, type Combination } from '../load';
 import { BARS, concrete as concreteById, REINFORCEMENT } from '../material';
 import { findSection, isSection } from '../section';
-import { compare, governing, Sheet, unproven, worstVerdict, type Assumption, type Check, type VerdictWord } from '../sheet';
+import { byRule, compare, governing, Sheet, unproven, worstVerdict, type Assumption, type Check, type VerdictWord } from '../sheet';
 import type { PadStrength } from '../standard';
 import type { MemberLedger } from '../takedown';
 import { recordAxial } from './axialSheet';
@@ -297,7 +297,7 @@ export function designFooting(context: Context, id: string, record = false): { d
           ...eccentric,
           unproven(
             { id: 'bearing', name: 'Bearing' },
-            'allowable bearing',
+            byRule('allowable bearing'),
             'service',
             'the pressure under an eccentric load is not calculated yet',
             bearing,
@@ -309,7 +309,7 @@ export function designFooting(context: Context, id: string, record = false): { d
             {
               id: 'bearing',
               name: 'Bearing',
-              clause: `allowable bearing, ${ground.basis}`,
+              clause: byRule(`allowable bearing, ${ground.basis}`),
               mode: 'service',
               kind: 'bearing',
               demand: pressure,

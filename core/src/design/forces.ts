@@ -18,6 +18,11 @@ export interface ForceSet {
   readonly action?: string | undefined;
   /** It acts the other way as well, with all its forces turned round together. */
   readonly bothWays?: boolean | undefined;
+  /**
+   * Name of the set whose vertical load causes it: a notional load, there whenever that set is and with its factor, to
+   * either side. It has the nature and use of that set. Read of sets by case.
+   */
+  readonly notionalOf?: string | undefined;
   readonly axial: number;
   readonly major: ThreeMoments;
   readonly minor: ThreeMoments;
@@ -28,7 +33,7 @@ export interface ForceSet {
 }
 
 /** The forces of a set. */
-export type Forces = Omit<ForceSet, 'name' | 'nature' | 'use' | 'action' | 'bothWays'>;
+export type Forces = Omit<ForceSet, 'name' | 'nature' | 'use' | 'action' | 'bothWays' | 'notionalOf'>;
 
 /** Forces that act at once, with what they are. */
 export interface NamedForces {

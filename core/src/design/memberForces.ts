@@ -13,7 +13,7 @@ import {
   type Segment,
   type Standard,
 } from '../standard';
-import { caseOfSet, casesOf, combinedForces, type Weights } from './combinedForces';
+import { caseOfSet, casesOf, causeOf, combinedForces, type Weights } from './combinedForces';
 import { middleOf, type Forces, type ForceSet, type NamedForces, type ThreeMoments } from './forces';
 import { mergeWorst } from './result';
 import { whyUncombined } from './uncombined';
@@ -207,6 +207,27 @@ function asGiven(sets: readonly ForceSet[]): NamedForces[] {
   });
 }
 
+/** @throws BadInput where a notional set names no cause, or says of itself what follows from its cause */
+function requireCauses(given: ForcesGiven, sets: readonly ForceSet[]): void {
+  for (const [i, set] of sets.entries()) {
+    if (!set.notionalOf) continue;
+    const path = `sets.${i}`;
+    if (given !== 'cases')
+      throw new BadInput(
+        'Notional loads are told from others where forces are given by load case: these are already combined',
+        `${path}.notionalOf`,
+      );
+    const causes = sets.filter(({ name, notionalOf }) => name === set.notionalOf && !notionalOf);
+    if (causes.length === 0)
+      throw new BadInput(`No set is called "${set.notionalOf}", or it is a notional one itself`, `${path}.notionalOf`);
+    if (causes.length > 1) throw new BadInput(`${causes.length} sets are called "${set.notionalOf}"`, `${path}.notionalOf`);
+    if (set.bothWays) throw new BadInput('A notional load acts to both sides as it is', `${path}.bothWays`);
+    if (set.action) throw new BadInput('A notional load is there with its vertical load: it has no action of its own', `${path}.action`);
+    const cause = causeOf(set, sets)!;
+    if (caseOfSet(set).id !== caseOfSet(cause).id) throw new BadInput(`It is of the load case of ${cause.name}`, `${path}.nature`);
+  }
+}
+
 /**
  * Everything that sets of end forces make a member carry, by one philosophy: the worst of each check over all sets, pairings or combinations. On
  * the sheet all that govern some check are printed, after how the forces were given.
@@ -221,6 +242,7 @@ export function forcedMember(
   sheet?: Sheet,
 ): Check[] {
   if (sets.length === 0) throw new BadInput('give at least one set of forces', 'sets');
+  requireCauses(given, sets);
   const { text, reason } = GIVEN_WORDS[given];
   sheet?.assume(`forces-${given}`, text, reason);
   const turned = sets.findIndex(({ bothWays }) => bothWays);
@@ -239,6 +261,10 @@ export function forcedMember(
         `sets.${i}.${differs}`,
       );
   }
+  if (sets.some(({ notionalOf }) => notionalOf))
+    sheet?.note(
+      'A notional load is there whenever its vertical load is, in every combination and with the same factor, and acts to the side on which it adds, each for itself: on the safe side where the standard takes one direction at a time, or none beside wind.',
+    );
   if (turned >= 0)
     sheet?.note(
       'A set that acts both ways is looked at as typed and turned round: its axial force, shears, moments and torque change their sign together.',

@@ -1,5 +1,5 @@
 import { planLength, pointAlong, project, type Building, type PlanPoint } from '../building';
-import { unproven, type Check, type Sheet } from '../sheet';
+import { byRule, unproven, type Check, type Sheet } from '../sheet';
 import type { MemberLedger } from '../takedown';
 
 /** Something that stands, or hangs, beside the axis of what carries it. */
@@ -65,7 +65,7 @@ export function eccentricChecks(building: Building, ledger: Pick<MemberLedger, '
   const found = offAxis(building, ledger);
   if (found.length === 0) return [];
   const named = found.map(({ mark, distance }) => `${mark} stands ${Math.round(distance)} mm off its axis`).join('; ');
-  return [unproven(ECCENTRIC, 'statics', 'ductile', `${named}: ${what} is not designed for yet`, sheet)];
+  return [unproven(ECCENTRIC, byRule('statics'), 'ductile', `${named}: ${what} is not designed for yet`, sheet)];
 }
 
 export const SUPPORT = { id: 'support', name: 'Support' } as const;
@@ -77,5 +77,5 @@ export function supportChecks({ leaves, inLoop }: Pick<MemberLedger, 'leaves' | 
   const reason = inLoop
     ? 'it is supported by what it supports itself: no load of it reaches the ground'
     : `its reaction at ${lost.map(({ at }) => `${+(at / 1000).toFixed(2)} m`).join(', ')} reaches nothing: the support is missing, or impossible`;
-  return [unproven(SUPPORT, 'statics', 'ductile', reason, sheet)];
+  return [unproven(SUPPORT, byRule('statics'), 'ductile', reason, sheet)];
 }

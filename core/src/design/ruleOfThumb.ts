@@ -1,4 +1,4 @@
-import { compare, unproven, type Check, type Sheet } from '../sheet';
+import { byRule, compare, unproven, type Check, type Sheet } from '../sheet';
 
 /** Limits within which the rule of thumb may be used. N, mm. */
 export const RULE_OF_THUMB = { greatestLoad: 120_000, greatestWidth: 1300, leastThickness: 150 } as const;
@@ -12,7 +12,7 @@ export function ruleOfThumbPad(
   { load, width, column, thickness }: { load: number; width: number; column: number; thickness: number },
   sheet?: Sheet,
 ): Check[] {
-  const clause = 'rule of thumb, small houses';
+  const clause = byRule('rule of thumb, small houses');
   const { greatestLoad, greatestWidth, leastThickness } = RULE_OF_THUMB;
   const outside =
     load > greatestLoad

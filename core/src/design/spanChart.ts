@@ -3,7 +3,7 @@ import { caseOf } from '../load';
 import { steelGrade, type SteelGrade } from '../material';
 import { formatQuantity, GRAVITY, type UnitSystem } from '../quantity';
 import { catalogue, type Section } from '../section';
-import { compare, failureLadder, worstVerdict, type Check, type Sheet } from '../sheet';
+import { byRule, compare, failureLadder, worstVerdict, type Check, type Sheet } from '../sheet';
 import { philosophyOf, type BeamActions, type Philosophy, type Segment, type Standard } from '../standard';
 
 /** The situation that a chart is made for: a beam on two supports under an even load of floor. */
@@ -134,7 +134,7 @@ export function chartChecks(
         {
           id,
           name: title,
-          clause: `L/${limit}`,
+          clause: byRule(`L/${limit}`),
           mode: 'service',
           kind: 'sectionLength',
           demand: sag,

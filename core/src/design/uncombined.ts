@@ -1,5 +1,5 @@
 import { NATURE_LABEL, uncombined, type Combination, type LoadCase } from '../load';
-import { unproven, type Check, type Sheet } from '../sheet';
+import { citing, unproven, type Check, type Sheet } from '../sheet';
 import type { MemberLedger } from '../takedown';
 
 export const COMBINATION = { id: 'combination-of-loads', name: 'Combination of loads' } as const;
@@ -25,7 +25,7 @@ export function uncombinedChecks(
   return [
     unproven(
       COMBINATION,
-      source,
+      citing(source)(''),
       'ductile',
       `${natures(left)} load is in no combination for ${purpose} (${source}): ${what} leave it out`,
       sheet,

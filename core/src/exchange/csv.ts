@@ -3,6 +3,7 @@ import { levelNameOf, markOf } from '../building';
 import { reactionsOf, type ProjectResult } from '../design';
 import { DISPLAY, type Kind, type UnitSystem } from '../quantity';
 import { findSection, isSection } from '../section';
+import { clauseText } from '../sheet';
 import { numbersOf } from '../takedown';
 
 /** What a spreadsheet would run: a sign of a formula in front, or a minus that begins more than a number with a unit. */
@@ -121,7 +122,7 @@ export function memberSchedule(
         ),
         governing?.name ?? '',
         governing?.combination ?? '',
-        governing?.clause ?? '',
+        governing ? clauseText(governing.clause) : '',
         governing?.utilisation?.toFixed(3) ?? '',
         member.verdict,
         member.reason ?? '',

@@ -25,10 +25,11 @@ export const FORCE_COLUMNS = [
   'shear across',
   'torsion',
   'both ways',
+  'notional of',
 ] as const;
 
 /** Columns of which one is wanted: the forces. */
-const FORCES = FORCE_COLUMNS.slice(3, -1);
+const FORCES = FORCE_COLUMNS.slice(3, -2);
 
 const MOST = 500;
 
@@ -96,7 +97,7 @@ export function readForceSets(text: string, units: UnitSystem): ReadForceSets {
       };
       sets.push({
         name: cell('name') || `row ${i + 2}`,
-        ...caseOfText(cell('case'), hasCases),
+        ...caseOfText(cell('case'), hasCases && !cell('notional of')),
         axial: value('axial', 'force') ?? 0,
         major: moments('My'),
         minor: moments('Mz'),
@@ -105,11 +106,18 @@ export function readForceSets(text: string, units: UnitSystem): ReadForceSets {
         torsion: value('torsion', 'moment') ?? 0,
         ...(cell('action') ? { action: cell('action') } : {}),
         ...(yesOrNo(cell('both ways')) ? { bothWays: true } : {}),
+        ...(cell('notional of') ? { notionalOf: cell('notional of') } : {}),
       });
     } catch (error) {
       if (!(error instanceof PlinthError)) throw error;
       faults.push({ row: i + 2, message: error.message });
     }
   });
-  return { sets, faults };
+  return { sets: sets.map((set) => withCaseOfCause(set, sets)), faults };
+}
+
+/** A notional set has the case of the set that causes it. */
+function withCaseOfCause(set: ForceSet, sets: readonly ForceSet[]): ForceSet {
+  const cause = set.notionalOf ? sets.find(({ name, notionalOf }) => name === set.notionalOf && !notionalOf) : undefined;
+  return cause ? { ...set, nature: cause.nature, use: cause.use } : set;
 }

@@ -1,4 +1,5 @@
 import type { Kind } from '../quantity';
+import type { Clause } from './clause';
 import type { Sheet } from './sheet';
 import type { Check, CheckName, FailureMode, VerdictWord } from './verdict';
 
@@ -9,7 +10,7 @@ export function verdictOf(utilisation: number | null): VerdictWord {
 }
 
 export interface CheckInput extends CheckName {
-  readonly clause: string;
+  readonly clause: Clause;
   readonly mode: FailureMode;
   readonly kind: Kind;
   /** The printed formula of the utilisation's two sides are the symbols `demandSymbol` and `capacitySymbol`. */
@@ -46,7 +47,7 @@ export function compare(input: CheckInput, sheet?: Sheet): Check {
 }
 
 /** A check that the standard requires and that is not written, or that lies outside its formula's range: never a number. */
-export function unproven({ id, part, name }: CheckName, clause: string, mode: FailureMode, reason: string, sheet?: Sheet): Check {
+export function unproven({ id, part, name }: CheckName, clause: Clause, mode: FailureMode, reason: string, sheet?: Sheet): Check {
   const check: Check = {
     id,
     part,

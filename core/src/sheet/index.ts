@@ -1,3 +1,4 @@
+export * from './clause';
 export * from './verdict';
 export * from './check';
 export { audit, type Evaluate } from './audit';

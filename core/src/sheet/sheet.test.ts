@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import {
   audit,
+  byRule,
   compare,
   failureLadder,
   governing,
@@ -53,7 +54,7 @@ describe('audit', () => {
         s.verdict({
           id: 'x',
           name: 'x',
-          clause: '',
+          clause: byRule(''),
           mode: 'ductile',
           kind: 'force',
           demand: 1,
@@ -72,7 +73,17 @@ describe('audit', () => {
 
 describe('verdicts', () => {
   const check = (name: string, demand: number, capacity: number) =>
-    compare({ id: name, name, clause: '', mode: 'ductile', kind: 'force', demand, demandSymbol: 'D', capacity, capacitySymbol: 'C' });
+    compare({
+      id: name,
+      name,
+      clause: byRule(''),
+      mode: 'ductile',
+      kind: 'force',
+      demand,
+      demandSymbol: 'D',
+      capacity,
+      capacitySymbol: 'C',
+    });
   it('words at their limits', () =>
     expect([0.95, 0.951, 1, 1.001, null].map(verdictOf)).toEqual(['carries', 'tight', 'tight', 'short', 'unproven']));
   it('a demand against no capacity is short without a number; nothing against nothing carries', () => {
@@ -80,7 +91,7 @@ describe('verdicts', () => {
     expect(check('x', 0, 0)).toMatchObject({ verdict: 'carries', utilisation: 0 });
   });
   it('a whole is short before it is unproven, and unproven before it carries', () => {
-    const open = unproven({ id: 'u', name: 'u' }, '', 'ductile', 'not written');
+    const open = unproven({ id: 'u', name: 'u' }, byRule(''), 'ductile', 'not written');
     expect(worstVerdict([check('a', 1, 2), open])).toBe('unproven');
     expect(worstVerdict([check('a', 3, 2), open])).toBe('short');
     expect(worstVerdict([])).toBe('unproven');
@@ -88,7 +99,7 @@ describe('verdicts', () => {
   it('the ladder has the weakest on top and what is unproven at its foot', () => {
     const ladder = failureLadder([
       check('a', 1, 2),
-      unproven({ id: 'u', name: 'u' }, '', 'ductile', ''),
+      unproven({ id: 'u', name: 'u' }, byRule(''), 'ductile', ''),
       check('b', 3, 2),
       check('none', 1, 0),
     ]);

@@ -1,3 +1,4 @@
+import { clauseText, type Clause } from './clause';
 import type { Kind } from '../quantity';
 import type { Check } from './verdict';
 
@@ -89,16 +90,24 @@ export class Sheet {
     this.entries.push({ type: 'given', symbol, value, kind, meaning, source });
   }
 
-  step(symbol: string, formula: string, inputs: Record<string, number>, value: number, kind: Kind, clause: string, meaning?: string): void {
-    this.entries.push({ type: 'step', symbol, formula, inputs, value, kind, clause, meaning });
+  step(
+    symbol: string,
+    formula: string,
+    inputs: Record<string, number>,
+    value: number,
+    kind: Kind,
+    clause: Clause | string,
+    meaning?: string,
+  ): void {
+    this.entries.push({ type: 'step', symbol, formula, inputs, value, kind, clause: clauseText(clause), meaning });
   }
 
-  lookup(symbol: string, value: number, kind: Kind, table: string, row: string, clause: string): void {
-    this.entries.push({ type: 'lookup', symbol, value, kind, table, row, clause });
+  lookup(symbol: string, value: number, kind: Kind, table: string, row: string, clause: Clause | string): void {
+    this.entries.push({ type: 'lookup', symbol, value, kind, table, row, clause: clauseText(clause) });
   }
 
-  branch(condition: string, inputs: Record<string, number>, holds: boolean, clause: string, consequence: string): void {
-    this.entries.push({ type: 'branch', condition, inputs, holds, clause, consequence });
+  branch(condition: string, inputs: Record<string, number>, holds: boolean, clause: Clause | string, consequence: string): void {
+    this.entries.push({ type: 'branch', condition, inputs, holds, clause: clauseText(clause), consequence });
   }
 
   assume(key: string, text: string, reason: string): void {

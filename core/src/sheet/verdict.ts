@@ -1,4 +1,5 @@
 import type { Kind } from '../quantity';
+import type { Clause } from './clause';
 
 /** carries: up to 0.95; tight: to 1.00; short: above; unproven: not checked, or outside the range of a formula. */
 export type VerdictWord = 'carries' | 'tight' | 'short' | 'unproven';
@@ -28,7 +29,7 @@ export const isCheck =
     checkKey(check) === key;
 
 export interface Check extends CheckName {
-  readonly clause: string;
+  readonly clause: Clause;
   readonly mode: FailureMode;
   readonly kind: Kind;
   /** Null when the check is unproven. */

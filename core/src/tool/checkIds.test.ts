@@ -42,4 +42,21 @@ describe('checks', () => {
       }
     expect(names.size).toBeGreaterThan(40);
   });
+  it('cite a document of their own family, and a number in it; what is no standard says what it is', () => {
+    const own: Record<string, RegExp> = {
+      european: /^EN 199\d(-\d-\d)?$/,
+      american: /^(AISC|ACI|ASCE) /,
+      // its pads are designed to EN 1992-1-1, and it says so
+      british: /^(BS |EN 1992)/,
+    };
+    const documents = new Set<string>();
+    for (const { family, of, checks } of lists())
+      for (const { name, clause } of checks) {
+        documents.add(clause.document);
+        expect(clause.number, `${of}, ${name}`).not.toBe('');
+        expect(clause.number, `${of}, ${name}`).not.toMatch(/^(EN|AISC|ACI|ASCE|BS) /);
+        if (clause.document !== '') expect(clause.document, `${of}, ${name}`).toMatch(own[family]!);
+      }
+    expect([...documents].sort()).toEqual(['', 'ACI 318-19', 'AISC 360-16', 'BS 5950-1', 'EN 1992-1-1', 'EN 1993-1-1', 'EN 1993-1-5']);
+  });
 });

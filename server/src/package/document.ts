@@ -1,5 +1,6 @@
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import {
+  clauseText,
   compareMethods,
   methodsInWords,
   caseIdOfLoad,
@@ -75,7 +76,7 @@ function ladder(checks: readonly Check[], units: 'SI' | 'US'): Content {
     ['limit state', 'clause', 'demand', 'capacity', 'utilisation'],
     failureLadder(checks).map((check) => [
       { text: [check.name, check.reason ? { text: `  ${check.reason}`, color: '#63666b', fontSize: 8 } : ''] },
-      check.clause,
+      clauseText(check.clause),
       value(check.demand, check.kind),
       value(check.capacity, check.kind),
       word(check),

@@ -1,4 +1,13 @@
-import { checkKey, failureLadder, formatNumber, formatQuantity, type Check, type UnitSystem, type VerdictWord } from '@plinth/core';
+import {
+  checkKey,
+  clauseText,
+  failureLadder,
+  formatNumber,
+  formatQuantity,
+  type Check,
+  type UnitSystem,
+  type VerdictWord,
+} from '@plinth/core';
 
 /** The word of a state with its weight; colour is never the only sign. */
 export function StateWord({ state }: { state: VerdictWord }) {
@@ -60,7 +69,7 @@ export function Ladder({ checks, units, title = 'Failure ladder' }: { checks: re
             <UtilisationBar value={check.utilisation} state={check.verdict} />
             <p className="text-[12px] text-soft">
               {balance(check, units)}
-              {check.verdict === 'unproven' ? '' : ` · ${check.clause}`}
+              {check.verdict === 'unproven' ? '' : ` · ${clauseText(check.clause)}`}
             </p>
           </li>
         ))}
@@ -119,7 +128,7 @@ export function Ladders({
                           {check.verdict === 'unproven' ? null : (
                             <>
                               <br />
-                              {check.clause}
+                              {clauseText(check.clause)}
                             </>
                           )}
                         </span>

@@ -1,3 +1,4 @@
+import { BS5950 } from './documents';
 import type { SteelGrade } from '../../material';
 import type { IShape, Section } from '../../section';
 import { compare, unproven, type Check, type Sheet } from '../../sheet';
@@ -157,7 +158,7 @@ export function shearAndBending(
       checks: [
         unproven(
           { id: 'bending', name: 'Bending' },
-          'BS 5950-1 3.6',
+          BS5950('3.6'),
           'instability',
           `${section.designation} is slender in bending: not written`,
           sheet,
@@ -178,7 +179,7 @@ export function shearAndBending(
       {
         id: 'shear',
         name: 'Shear',
-        clause: 'BS 5950-1 4.2.3',
+        clause: BS5950('4.2.3'),
         mode: 'ductile',
         kind: 'force',
         demand: Math.abs(shear),
@@ -194,7 +195,7 @@ export function shearAndBending(
     checks.push(
       unproven(
         { id: 'shear-buckling', name: 'Shear buckling' },
-        'BS 5950-1 4.4.5',
+        BS5950('4.4.5'),
         'instability',
         'the web is slenderer than 70 epsilon: shear buckling is not written',
         inShear,
@@ -246,7 +247,7 @@ export function shearAndBending(
       {
         id: 'bending',
         name: 'Bending',
-        clause: 'BS 5950-1 4.2.5',
+        clause: BS5950('4.2.5'),
         mode: 'ductile',
         kind: 'moment',
         demand: Math.abs(moment),
@@ -314,7 +315,7 @@ export function britishBeam(input: BritishBeamInput, sheet?: Sheet): Check[] {
         {
           id: 'lateral-torsional-buckling',
           name: 'Lateral-torsional buckling',
-          clause: 'BS 5950-1 4.3.6',
+          clause: BS5950('4.3.6'),
           mode: 'instability',
           kind: 'moment',
           demand: Math.abs(moment),

@@ -1,4 +1,5 @@
-import { compare, unproven, type Check, type CheckName, type Sheet } from '../../sheet';
+import { BS5950 } from './documents';
+import { compare, unproven, type Check, type CheckName, type Sheet, type Clause } from '../../sheet';
 import { requireBasis, type Philosophy, type SteelColumnInput } from '../standard';
 import { bendingStrength } from './beam';
 import { leastCapacity, unity } from './ratios';
@@ -34,7 +35,7 @@ export function tension(
     {
       id: 'tension',
       name: 'Tension',
-      clause: 'BS 5950-1 4.6.1',
+      clause: BS5950('4.6.1'),
       mode: 'ductile',
       kind: 'force',
       demand: force,
@@ -59,7 +60,7 @@ export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, she
       checks.push(
         unproven(
           { id: 'axial-force-and-nominal-moments', name: 'Axial force and nominal moments' },
-          'BS 5950-1 4.7.7',
+          BS5950('4.7.7'),
           'ductile',
           'nominal moments in a column that is lifted are not written',
           sheet,
@@ -70,7 +71,7 @@ export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, she
   const checks = britishStrut({ section, grade, combination, axial, lengthX: input.lengthY, lengthY: input.lengthZ }, sheet);
   if (!isBent) return checks;
   const name = { id: 'compression-and-nominal-moments', name: 'Compression and nominal moments' } as const;
-  const clause = 'BS 5950-1 4.7.7';
+  const clause = BS5950('4.7.7');
   if (section.shape.outline !== 'I') return [...checks, ...hollowNominal(input, checks, name, clause, sheet?.scope(name.name))];
   const inner = sheet?.scope(name.name);
   const py = designStrength(section, grade, inner);
@@ -103,7 +104,7 @@ export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, she
 }
 
 /** Nominal moments in a hollow column: 4.7.7 with the moment capacities about both axes, which do not buckle sideways. */
-function hollowNominal(input: SteelColumnInput, strut: readonly Check[], name: CheckName, clause: string, sheet?: Sheet): Check[] {
+function hollowNominal(input: SteelColumnInput, strut: readonly Check[], name: CheckName, clause: Clause, sheet?: Sheet): Check[] {
   const { section, grade, axial, combination } = input;
   const { major, minor } = input.moments!;
   const Pc = leastCapacity(strut);

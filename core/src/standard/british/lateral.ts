@@ -1,3 +1,4 @@
+import { BS5950 } from './documents';
 import { compare, unproven, type Check, type Sheet } from '../../sheet';
 import type { Segment, SteelBeamInput } from '../standard';
 import { heldFlangeFactor } from '../heldFlange';
@@ -5,7 +6,7 @@ import { bucklingMoment, uniformMomentFactor } from './beam';
 import type { BritishClass } from './section';
 
 const NAME = { id: 'lateral-torsional-buckling', name: 'Lateral-torsional buckling' } as const;
-const CLAUSE = 'BS 5950-1 4.3.6';
+const CLAUSE = BS5950('4.3.6');
 
 interface Length {
   readonly factor: number;

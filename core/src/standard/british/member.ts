@@ -1,3 +1,4 @@
+import { BS5950 } from './documents';
 import { compare, unproven, type Check, type Sheet } from '../../sheet';
 import { momentAt, requireBasis, type MomentShape, type Philosophy, type SteelBeamInput, type SteelMemberInput } from '../standard';
 import { bucklingMoment, shearAndBending } from './beam';
@@ -68,7 +69,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     Pt = found.capacity;
   }
   if (actions.torsion)
-    checks.push(unproven({ id: 'torsion', name: 'Torsion' }, 'BS 5950-1', 'ductile', 'torsion is not written for this standard', sheet));
+    checks.push(unproven({ id: 'torsion', name: 'Torsion' }, BS5950(''), 'ductile', 'torsion is not written for this standard', sheet));
   const isBent = major.peak !== 0 || shear !== 0;
   if (!isBent && minor.peak === 0 && shearAcross === 0) return checks;
   const inBending = sheet?.scope('Bending about the major axis');
@@ -107,7 +108,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
         {
           id: 'bending-minor-axis',
           name: 'Bending, minor axis',
-          clause: 'BS 5950-1 4.2.5',
+          clause: BS5950('4.2.5'),
           mode: 'ductile',
           kind: 'moment',
           demand: Math.abs(minor.peak),
@@ -132,7 +133,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
         {
           id: 'shear-minor-axis',
           name: 'Shear, minor axis',
-          clause: 'BS 5950-1 4.2.3',
+          clause: BS5950('4.2.3'),
           mode: 'ductile',
           kind: 'force',
           demand: Math.abs(shearAcross),
@@ -148,7 +149,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
       checks.push(
         unproven(
           { id: 'bending-beside-shear-minor-axis', name: 'Bending beside shear, minor axis' },
-          'BS 5950-1 4.2.6',
+          BS5950('4.2.6'),
           'ductile',
           'more than 0.6 of the shear capacity across is used: not written',
           across,
@@ -166,7 +167,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
       ...checks,
       unproven(
         { id: 'compression-and-bending', name: 'Compression and bending' },
-        'BS 5950-1 4.8.3',
+        BS5950('4.8.3'),
         'instability',
         `${section.designation} is slender beside this compression`,
         together,
@@ -196,7 +197,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
   checks.push(
     unity(
       { id: 'axial-force-and-bending-section', name: 'Axial force and bending, section' },
-      axial > 0 ? 'BS 5950-1 4.8.3.2' : 'BS 5950-1 4.8.2.2',
+      axial > 0 ? BS5950('4.8.3.2') : BS5950('4.8.2.2'),
       local,
       combination,
       together,
@@ -219,7 +220,7 @@ function memberBuckling(
 ): Check {
   const { axial, major, minor, segments, combination } = actions;
   const name = { id: 'compression-and-bending-buckling', name: 'Compression and bending, buckling' } as const;
-  const clause = 'BS 5950-1 4.8.3.3.1';
+  const clause = BS5950('4.8.3.3.1');
   const Pc = leastCapacity(strut);
   const Pcy = strut.find(({ part }) => part === 'minor')?.capacity ?? null;
   if (Pc === null || Pcy === null) return unproven(name, clause, 'instability', 'compression alone is not proved', sheet);

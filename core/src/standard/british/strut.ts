@@ -1,3 +1,4 @@
+import { BS5950 } from './documents';
 import type { SteelGrade } from '../../material';
 import type { Section } from '../../section';
 import { compare, unproven, type Check, type Sheet } from '../../sheet';
@@ -91,7 +92,7 @@ export function britishStrut({ section, grade, combination, axial, lengthX, leng
     return [
       unproven(
         { id: 'compression', name: 'Compression' },
-        'BS 5950-1 3.6',
+        BS5950('3.6'),
         'instability',
         `${section.designation} is slender in compression: reduced strengths are not written`,
         sheet,
@@ -118,7 +119,7 @@ export function britishStrut({ section, grade, combination, axial, lengthX, leng
         id: 'compression',
         part: title,
         name: `Compression, ${title} axis`,
-        clause: 'BS 5950-1 4.7.4',
+        clause: BS5950('4.7.4'),
         mode: 'instability',
         kind: 'force',
         demand: axial,

@@ -1,3 +1,4 @@
+import { BS5950 } from './documents';
 import { compare, type Check, type Sheet } from '../../sheet';
 import { requireBasis, type Philosophy, type WebForceInput } from '../standard';
 import { designStrength, rolledI } from './section';
@@ -51,7 +52,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
         ...common,
         id: 'web-bearing',
         name: 'Web bearing',
-        clause: 'BS 5950-1 4.5.2',
+        clause: BS5950('4.5.2'),
         mode: 'ductile',
         capacity: Pbw,
         capacitySymbol: 'P_bw',
@@ -63,7 +64,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
         ...common,
         id: 'web-buckling',
         name: 'Web buckling',
-        clause: 'BS 5950-1 4.5.3',
+        clause: BS5950('4.5.3'),
         mode: 'instability',
         capacity: Px,
         capacitySymbol: 'P_x',

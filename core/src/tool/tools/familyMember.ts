@@ -83,6 +83,30 @@ function caseTyped(
   return { nature: 'permanent' };
 }
 
+interface TypedSet {
+  readonly name: string;
+  readonly nature?: Nature | undefined;
+  readonly use?: Use | undefined;
+  readonly action: string;
+  readonly notionalOf: string;
+}
+
+/** Sets with their cases; a notional one has that of the set that causes it. @throws BadInput as `caseTyped` does */
+function withCases<S extends TypedSet>(given: ForcesGiven, sets: readonly S[]) {
+  const own = (set: S) => {
+    const i = sets.indexOf(set);
+    if (set.notionalOf === '') return caseTyped(given, set, `sets.${i}`);
+    for (const field of ['nature', 'use'] as const)
+      if (set[field] !== undefined)
+        throw new BadInput('A notional load has the nature and use of the load that causes it: leave them out', `sets.${i}.${field}`);
+    return null;
+  };
+  return sets.map((set) => {
+    const cause = sets.find(({ name, notionalOf }) => name === set.notionalOf && notionalOf === '');
+    return { ...set, ...(own(set) ?? (cause && own(cause)) ?? { nature: 'permanent' as const }) };
+  });
+}
+
 const offers = (unread: readonly string[], field: string) => !unread.includes(field);
 
 /** The tools of a family for any member under forces and moments: one set, or what an analysis gives. */
@@ -193,6 +217,11 @@ export function memberTools(
                 .describe(
                   'action that it is a part of, where sets are given by case: sets of one action are there all at once or not at all',
                 ),
+              notionalOf: text(60)
+                .default('')
+                .describe(
+                  'name of the set whose vertical load causes it, where it is a notional load and sets are given by case; its nature and use are left out',
+                ),
               bothWays: z.boolean().default(false).describe('it acts the other way as well, all its forces turned round together'),
               ...force,
             }),
@@ -250,7 +279,7 @@ export function memberTools(
           untwisted: throughShearCentre,
         },
         given,
-        sets.map((set, i) => ({ ...set, ...caseTyped(given, set, `sets.${i}`) })),
+        withCases(given, sets),
         sheet,
       );
       const worst = governing(checks);

@@ -5,7 +5,7 @@ import { OutsideScope } from '../../error';
 import { buildUpSchema, sumByCase } from '../../load';
 import { KINDS, formatQuantity, parseQuantity, quantity, type Kind } from '../../quantity';
 import { findSection, sectionProperties, type SectionProperties, type Shape } from '../../section';
-import { compare, type Sheet } from '../../sheet';
+import { byRule, compare, type Sheet } from '../../sheet';
 import { defineTool } from '../tool';
 import { designation } from '../../schema';
 
@@ -235,7 +235,7 @@ function bearingCheck(load: number, width: number, length: number, thickness: nu
     {
       id: 'bearing',
       name: 'Bearing',
-      clause: `allowable bearing, ${basis}`,
+      clause: byRule(`allowable bearing, ${basis}`),
       mode: 'service',
       kind: 'bearing',
       demand: pressure,

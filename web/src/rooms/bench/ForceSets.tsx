@@ -34,6 +34,17 @@ export function ForceSets({
   const [pasting, setPasting] = useState(false);
   const set = sets[shown]!;
   const put = (part: Partial<ForceSet>) => change({ sets: sets.map((old, i) => (i === shown ? { ...old, ...part } : old)) });
+  // what is caused by it follows its name
+  const rename = (name: string) =>
+    change({
+      sets: sets.map((old, i) => {
+        if (i === shown) return { ...old, name };
+        return old.notionalOf && old.notionalOf === set.name ? { ...old, notionalOf: name } : old;
+      }),
+    });
+  // what may cause it: named, and no notional load itself
+  const named = sets.filter((other) => other !== set && !other.notionalOf && other.name).map(({ name }) => name);
+  const causes = [...new Set([...named, ...(set.notionalOf ? [set.notionalOf] : [])])].map((name) => ({ value: name, label: name }));
   const moments = (name: 'major' | 'minor', title: string) => (
     <fieldset>
       <legend className="label">{title}</legend>
@@ -96,8 +107,8 @@ export function ForceSets({
         </button>
       </p>
       <div className={given === 'cases' ? 'grid grid-cols-2 gap-2' : ''}>
-        <TextField label="Name of the set" value={set.name} commit={(name) => put({ name })} />
-        {given === 'cases' ? (
+        <TextField label="Name of the set" value={set.name} commit={rename} />
+        {given === 'cases' && !set.notionalOf ? (
           <SelectField
             label="Load case"
             value={caseOf(set.nature, set.use).id}
@@ -108,7 +119,7 @@ export function ForceSets({
             options={usualOptions}
           />
         ) : null}
-        {given === 'cases' ? (
+        {given === 'cases' && !set.notionalOf ? (
           <TextField
             label="Part of the action"
             placeholder="one by itself"
@@ -117,7 +128,15 @@ export function ForceSets({
           />
         ) : null}
       </div>
-      {given === 'envelope' ? null : (
+      {given === 'cases' && (causes.length > 0 || set.notionalOf) ? (
+        <SelectField
+          label="Notional load of"
+          value={set.notionalOf ?? ''}
+          commit={(value) => put({ notionalOf: value || undefined })}
+          options={[{ value: '', label: 'a load by itself' }, ...causes]}
+        />
+      ) : null}
+      {given === 'envelope' || (given === 'cases' && set.notionalOf) ? null : (
         <CheckField
           label="acts the other way as well, all its forces turned round together"
           value={set.bothWays ?? false}

@@ -112,12 +112,16 @@ function run({ family, shown: _, combinedBy: __, ...typed }: MemberInput, philos
   try {
     // what these codes do not read stays typed for the others
     const input = Object.fromEntries(Object.entries(typed).filter(([field]) => isRead(family, field)));
-    const sets = typed.sets.map(({ nature, use, action = '', bothWays = false, ...forces }) => ({
-      ...forces,
-      // an envelope has its peaks of both signs
-      bothWays: bothWays && typed.given !== 'envelope',
-      ...(typed.given === 'cases' ? { nature, action, ...(nature === 'imposed' ? { use } : {}) } : {}),
-    }));
+    const sets = typed.sets.map(({ nature, use, action = '', bothWays = false, notionalOf, ...forces }) => {
+      const isNotional = typed.given === 'cases' && Boolean(notionalOf);
+      const ofCase = isNotional ? { notionalOf } : { nature, action, ...(nature === 'imposed' ? { use } : {}) };
+      return {
+        ...forces,
+        // an envelope has its peaks of both signs, and a notional load acts to both sides
+        bothWays: bothWays && typed.given !== 'envelope' && !isNotional,
+        ...(typed.given === 'cases' ? ofCase : {}),
+      };
+    });
     return runTool(findTool(`${family}.steel.memberForces`), { ...input, sets, philosophy });
   } catch (error) {
     if (!(error instanceof PlinthError)) throw error;
@@ -127,7 +131,7 @@ function run({ family, shown: _, combinedBy: __, ...typed }: MemberInput, philos
 
 /** A set that can be drawn and typed. */
 function isForceSet(value: unknown): value is ForceSet {
-  const { name, axial, major, minor, shear, shearAcross, torsion, nature, use, action = '' } = (value ?? {}) as ForceSet;
+  const { name, axial, major, minor, shear, shearAcross, torsion, nature, use, action = '', notionalOf = '' } = (value ?? {}) as ForceSet;
   const isThree = (moments: unknown) =>
     ['start', 'middle', 'end'].every((at) => {
       const value = (moments as Record<string, unknown> | null)?.[at];
@@ -138,6 +142,7 @@ function isForceSet(value: unknown): value is ForceSet {
     typeof nature === 'string' &&
     typeof use === 'string' &&
     typeof action === 'string' &&
+    typeof notionalOf === 'string' &&
     [axial, shear, shearAcross, torsion].every(Number.isFinite) &&
     isThree(major) &&
     isThree(minor)

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useLocation } from 'react-router';
-import { allAssumptions, formatQuantity, numbersOf, shapeName, STANDARDS, type RecordedAssumption } from '@plinth/core';
+import { allAssumptions, clauseText, formatQuantity, numbersOf, shapeName, STANDARDS, type RecordedAssumption } from '@plinth/core';
 import { StateWord } from '../../parts/Ladder';
 import { LongTable } from '../../parts/LongTable';
 import { LooseEndList } from './LooseEndList';
@@ -107,7 +107,7 @@ export function PackageRoom() {
                       : '—'}
                 </td>
                 <td>{design.governing?.name ?? design.reason}</td>
-                <td className="text-soft">{design.governing?.clause}</td>
+                <td className="text-soft">{design.governing ? clauseText(design.governing.clause) : null}</td>
                 <td className="num font-semibold">{design.governing?.utilisation?.toFixed(2) ?? '—'}</td>
                 <td>
                   <StateWord state={design.verdict} />

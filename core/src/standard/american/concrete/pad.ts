@@ -1,3 +1,4 @@
+import { ACI318 } from '../documents';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { spreadBars } from '../../bars';
 import type { BarLayer, PadInput, PadStrength } from '../../standard';
@@ -35,7 +36,7 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
       checks: [
         unproven(
           { id: 'flexure', name: 'Flexure' },
-          'ACI 318-19 13.3',
+          ACI318('13.3'),
           'ductile',
           `no compression reaches the pad under ${combination}`,
           sheet,
@@ -46,7 +47,7 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
   if (columnWidth >= width || columnDepth >= length)
     return {
       checks: [
-        unproven({ id: 'flexure', name: 'Flexure' }, 'ACI 318-19 13.2.7', 'ductile', 'the pad does not project beyond the column', sheet),
+        unproven({ id: 'flexure', name: 'Flexure' }, ACI318('13.2.7'), 'ductile', 'the pad does not project beyond the column', sheet),
       ],
       bars: null,
     };
@@ -58,7 +59,7 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
       checks: [
         unproven(
           { id: 'flexure', name: 'Flexure' },
-          'ACI 318-19 13.3.1.2',
+          ACI318('13.3.1.2'),
           'ductile',
           'the bars must lie at least 6 in below the top of the pad',
           sheet,
@@ -118,7 +119,7 @@ function flexure(direction: Direction, input: PadInput, qu: number, combination:
   const a = (span - column) / 2;
   const Mu = (qu * across * a ** 2) / 2;
   const name = { id: 'flexure', part: direction.id, name: `Flexure, bars ${direction.title}` };
-  const clause = 'ACI 318-19 13.2.7, 22.3';
+  const clause = ACI318('13.2.7, 22.3');
   // the area that just gives phi Mn = Mu, by the rectangular stress block
   const R = Mu / (PHI_FLEXURE * across * d ** 2 * 0.85 * fc);
   if (sheet) {
@@ -299,7 +300,7 @@ function development(
         id: 'development',
         part: direction.id,
         name: `Development, bars ${direction.title}`,
-        clause: 'ACI 318-19 25.4.2',
+        clause: ACI318('25.4.2'),
         mode: 'brittle',
         kind: 'sectionLength',
         demand: ld,
@@ -355,7 +356,7 @@ function oneWayShear(
         id: 'one-way-shear',
         part: direction.id,
         name: `One-way shear, ${direction.title}`,
-        clause: 'ACI 318-19 22.5',
+        clause: ACI318('22.5'),
         mode: 'brittle',
         kind: 'force',
         demand: Vu,
@@ -424,7 +425,7 @@ function twoWayShear(input: PadInput, qu: number, d: number, combination: string
       {
         id: 'two-way-shear',
         name: 'Two-way shear',
-        clause: 'ACI 318-19 22.6',
+        clause: ACI318('22.6'),
         mode: 'brittle',
         kind: 'force',
         demand: Vu,

@@ -1,3 +1,4 @@
+import { AISC360 } from '../documents';
 import { yieldStrength } from '../../../material';
 import type { AngleShape } from '../../../section';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
@@ -7,7 +8,7 @@ import { criticalStress, effectiveArea } from './compression';
 import { isSlenderInCompression, partsInCompression, recordShape } from './slenderness';
 
 const NAME = { id: 'single-angle-loaded-through-one-leg', name: 'Single angle loaded through one leg' } as const;
-const CLAUSE = 'AISC 360-16 E5';
+const CLAUSE = AISC360('E5');
 
 /**
  * A single angle in compression loaded at its ends through the same leg, AISC 360-16 E5: the eccentricity is in the effective slenderness. Of individual

@@ -1,6 +1,7 @@
+import { AISC360 } from '../documents';
 import { yieldStrength } from '../../../material';
 import type { Section } from '../../../section';
-import { compare, unproven, type Check, type CheckName, type FailureMode, type Sheet } from '../../../sheet';
+import { compare, unproven, type Check, type CheckName, type FailureMode, type Sheet, type Clause } from '../../../sheet';
 import { heldFlangeFactor } from '../../heldFlange';
 import { bySense, pressedFlanges, requireBasis, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
 import { availableStrength, FLEXURE, type Flexure } from './available';
@@ -97,7 +98,7 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
       checks: [
         unproven(
           { id: 'bending', name: 'Bending' },
-          'AISC 360-16 F',
+          AISC360('F'),
           'instability',
           `${section.designation}: ${outside}, which is not written`,
           sheet,
@@ -106,7 +107,7 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
     };
   const checks: Check[] = [];
   let available: number | null = Infinity;
-  const add = (name: CheckName, clause: string, mode: FailureMode, Mn: number, symbol: string, inner?: Sheet, demand = actions.moment) => {
+  const add = (name: CheckName, clause: Clause, mode: FailureMode, Mn: number, symbol: string, inner?: Sheet, demand = actions.moment) => {
     const capacity = availableStrength(Mn, FLEXURE, philosophy, { nominal: symbol, available: 'M_c' }, 'moment', inner);
     available = Math.min(available ?? Infinity, capacity);
     checks.push(
@@ -136,7 +137,7 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
   if (outline === 'tube' && flange !== 'compact') {
     add(
       { id: 'bending-local-buckling', name: 'Bending, local buckling' },
-      'AISC 360-16 F8.2',
+      AISC360('F8.2'),
       'instability',
       localBucklingTube(section, flange, E, Fy, yielding),
       'M_n',
@@ -146,10 +147,10 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
     if (isFreeUnequal(section) && actions.segments.length > 0) {
       yielding?.note('Unequal legs that nothing holds along the length: the moment bends it about both principal axes.');
       const Mn = angleGeometricMoment(section, 'horizontal', anglePrincipalMoments(section, 0, 1, E, Fy, yielding), yielding);
-      add({ id: 'bending-yielding', name: 'Bending, yielding' }, 'AISC 360-16 F10.1, H2', 'ductile', Mn, 'M_n', yielding);
+      add({ id: 'bending-yielding', name: 'Bending, yielding' }, AISC360('F10.1, H2'), 'ductile', Mn, 'M_n', yielding);
     } else {
       const Mn = angleMoment(section, sagging, 0, 1, E, Fy, yielding);
-      add({ id: 'bending-yielding', name: 'Bending, yielding' }, 'AISC 360-16 F10.1', 'ductile', Mn, 'M_n', yielding);
+      add({ id: 'bending-yielding', name: 'Bending, yielding' }, AISC360('F10.1'), 'ductile', Mn, 'M_n', yielding);
     }
   } else add({ id: 'bending-yielding', name: 'Bending, yielding' }, yieldingClause(outline, web), 'ductile', Mp, 'M_p', yielding);
 
@@ -160,7 +161,7 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
       web === 'compact'
         ? flangeLocalBucklingI(section, flange, flangeElement.noncompact, Mp, E, Fy, inner)
         : flangeLocalBucklingSlenderWeb(section, web, flange, flangeElement, E, Fy, inner);
-    const clause = web === 'compact' ? 'AISC 360-16 F3.2' : web === 'noncompact' ? 'AISC 360-16 F4.3' : 'AISC 360-16 F5.3';
+    const clause = web === 'compact' ? AISC360('F3.2') : web === 'noncompact' ? AISC360('F4.3') : AISC360('F5.3');
     add({ id: 'flange-local-buckling', name: 'Flange local buckling' }, clause, 'instability', Mn, 'M_n', inner);
   }
   if (outline === 'box') {
@@ -169,7 +170,7 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
       inner?.given('M_p', Mp, 'moment', 'plastic moment, from above');
       add(
         { id: 'flange-local-buckling', name: 'Flange local buckling' },
-        'AISC 360-16 F7.2',
+        AISC360('F7.2'),
         'instability',
         flangeLocalBucklingBox(section, flange, Mp, E, Fy, inner),
         'M_n',
@@ -181,7 +182,7 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
       inner?.given('M_p', Mp, 'moment', 'plastic moment, from above');
       add(
         { id: 'web-local-buckling', name: 'Web local buckling' },
-        'AISC 360-16 F7.3',
+        AISC360('F7.3'),
         'instability',
         webLocalBucklingBox(section, Mp, E, Fy, inner),
         'M_n',
@@ -195,7 +196,7 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
     if (!sagging)
       add(
         { id: 'stem-local-buckling', name: 'Stem local buckling' },
-        'AISC 360-16 F9.4',
+        AISC360('F9.4'),
         'instability',
         teeStemBuckling(section, E, Fy, inner),
         'M_n',
@@ -204,7 +205,7 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
     else if (flange !== 'compact')
       add(
         { id: 'flange-local-buckling', name: 'Flange local buckling' },
-        'AISC 360-16 F9.3',
+        AISC360('F9.3'),
         'instability',
         teeFlangeBuckling(section, flange, Mp, E, Fy, inner),
         'M_n',
@@ -223,7 +224,7 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
       const My = teeYielding(section, !sagging, Fy, yields);
       add(
         { id: 'bending-yielding', part: 'other-sign', name: `Bending, yielding, ${where}` },
-        'AISC 360-16 F9.1',
+        AISC360('F9.1'),
         'ductile',
         My,
         'M_p',
@@ -235,7 +236,7 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
       if (sagging)
         add(
           { id: 'stem-local-buckling', name: 'Stem local buckling' },
-          'AISC 360-16 F9.4',
+          AISC360('F9.4'),
           'instability',
           teeStemBuckling(section, E, Fy, buckles),
           'M_n',
@@ -244,7 +245,7 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
         );
       else if (flange !== 'compact') {
         const Mn = teeFlangeBuckling(section, flange, My, E, Fy, buckles);
-        add({ id: 'flange-local-buckling', name: 'Flange local buckling' }, 'AISC 360-16 F9.3', 'instability', Mn, 'M_n', buckles, other);
+        add({ id: 'flange-local-buckling', name: 'Flange local buckling' }, AISC360('F9.3'), 'instability', Mn, 'M_n', buckles, other);
       }
     }
   }
@@ -257,7 +258,7 @@ export function majorBending(input: SteelBeamInput, philosophy: Philosophy, shee
     const Mn = angleMoment(section, !sagging, 0, 1, E, Fy, inner);
     add(
       { id: 'bending-yielding', part: 'other-sign', name: 'Bending, yielding, of the other sign' },
-      'AISC 360-16 F10.1, F10.3',
+      AISC360('F10.1, F10.3'),
       'ductile',
       Mn,
       'M_n',
@@ -297,12 +298,12 @@ function outsideF({ section }: SteelBeamInput, flange: Compactness, web: Compact
   return null;
 }
 
-const yieldingClause = (outline: string, web: Compactness): string => {
-  if (outline === 'tee') return 'AISC 360-16 F9.1';
-  if (outline === 'tube') return 'AISC 360-16 F8.1';
-  if (outline === 'box') return 'AISC 360-16 F7.1';
-  if (web === 'noncompact') return 'AISC 360-16 F4.1';
-  return web === 'slender' ? 'AISC 360-16 F5.1' : 'AISC 360-16 F2.1';
+const yieldingClause = (outline: string, web: Compactness): Clause => {
+  if (outline === 'tee') return AISC360('F9.1');
+  if (outline === 'tube') return AISC360('F8.1');
+  if (outline === 'box') return AISC360('F7.1');
+  if (web === 'noncompact') return AISC360('F4.1');
+  return web === 'slender' ? AISC360('F5.1') : AISC360('F2.1');
 };
 
 /** The moment at which the section yields, or its compression flange where the web is not compact, Nmm, recorded as M_p. */
@@ -411,17 +412,17 @@ function lateralTorsionalCheck(segment: Segment, context: Context, sheet?: Sheet
 /** An angle that may not be taken about its geometric axis where nothing holds it along its length, F10. */
 const isFreeUnequal = ({ shape }: Section) => shape.outline === 'angle' && shape.h !== shape.b;
 
-const lateralClause = (outline: string, web: Compactness): string => {
+const lateralClause = (outline: string, web: Compactness): Clause => {
   switch (outline) {
     case 'tube':
-      return 'AISC 360-16 F8';
+      return AISC360('F8');
     case 'box':
-      return 'AISC 360-16 F7.4';
+      return AISC360('F7.4');
     case 'tee':
-      return 'AISC 360-16 F9.2';
+      return AISC360('F9.2');
     case 'angle':
-      return 'AISC 360-16 F10.2';
+      return AISC360('F10.2');
     default:
-      return web === 'compact' ? 'AISC 360-16 F2.2' : web === 'noncompact' ? 'AISC 360-16 F4.2' : 'AISC 360-16 F5.2';
+      return web === 'compact' ? AISC360('F2.2') : web === 'noncompact' ? AISC360('F4.2') : AISC360('F5.2');
   }
 };

@@ -1,3 +1,4 @@
+import { AISC360 } from '../documents';
 import { yieldStrength } from '../../../material';
 import { unproven, type Check, type Sheet } from '../../../sheet';
 import { requireBasis, type MomentShape, type Philosophy, type SteelColumnInput } from '../../standard';
@@ -57,7 +58,7 @@ export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, she
   if (axial < 0) return tension(section, grade, Fy, -axial, null, combination, philosophy, sheet).checks;
   if (!(input.lengthY > 0 && input.lengthZ > 0))
     return [
-      unproven({ id: 'flexural-buckling', name: 'Flexural buckling' }, 'AISC 360-16 E2', 'instability', 'the column has no length', sheet),
+      unproven({ id: 'flexural-buckling', name: 'Flexural buckling' }, AISC360('E2'), 'instability', 'the column has no length', sheet),
     ];
   return [...compression({ ...input, Fy }, philosophy, sheet).checks];
 }

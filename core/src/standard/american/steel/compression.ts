@@ -1,6 +1,7 @@
+import { AISC360 } from '../documents';
 import type { Section } from '../../../section';
 import type { SteelGrade } from '../../../material';
-import { compare, unproven, type Check, type CheckName, type Sheet } from '../../../sheet';
+import { compare, unproven, type Check, type CheckName, type Sheet, type Clause } from '../../../sheet';
 import type { Philosophy } from '../../standard';
 import { availableStrength, COMPRESSION } from './available';
 import { isSlenderInCompression, partsInCompression, type CompressionPart } from './slenderness';
@@ -132,7 +133,7 @@ export function compression(input: CompressionInput, philosophy: Philosophy, she
       checks: [
         unproven(
           { id: 'flexural-buckling', name: 'Flexural buckling' },
-          'AISC 360-16 E7.2',
+          AISC360('E7.2'),
           'instability',
           'the wall is beyond D/t of 0.45 E/Fy, which is not covered',
           sheet,
@@ -143,7 +144,7 @@ export function compression(input: CompressionInput, philosophy: Philosophy, she
   const slender = partsInCompression(section).filter((part) => isSlenderInCompression(part, E, Fy, shape.outline === 'tube', local));
   const checks: Check[] = [];
   let available = Infinity;
-  const strength = (name: CheckName, clause: string, Fe: number, inner?: Sheet) => {
+  const strength = (name: CheckName, clause: Clause, Fe: number, inner?: Sheet) => {
     const Fcr = criticalStress(Fe, Fy, inner);
     const Ae = effectiveArea(section, slender, Fcr, E, Fy, inner);
     const Pn = Fcr * Ae;
@@ -177,7 +178,7 @@ export function compression(input: CompressionInput, philosophy: Philosophy, she
     inner?.given('r', r, 'sectionLength', 'radius of gyration', section.designation);
     const Fe = (Math.PI ** 2 * E) / (Lc / r) ** 2;
     inner?.step('F_e', 'pi^2 * E / (L_c / r)^2', { E, L_c: Lc, r }, Fe, 'stress', '(E3-4)', 'elastic buckling stress');
-    strength({ id: 'flexural-buckling', part, name: title }, slender.length ? 'AISC 360-16 E7' : 'AISC 360-16 E3', Fe, inner);
+    strength({ id: 'flexural-buckling', part, name: title }, slender.length ? AISC360('E7') : AISC360('E3'), Fe, inner);
     return Fe;
   };
   if (shape.outline === 'angle') flexural('weakest', Math.max(input.lengthY, input.lengthZ), iv);
@@ -210,7 +211,7 @@ export function compression(input: CompressionInput, philosophy: Philosophy, she
       '(E4-2)',
       'elastic torsional buckling stress',
     );
-    strength({ id: 'torsional-buckling', name: title }, 'AISC 360-16 E4', Fe, inner);
+    strength({ id: 'torsional-buckling', name: title }, AISC360('E4'), Fe, inner);
     return { checks, available };
   }
   const r02 = (Ix + Iy) / A + shearCentre ** 2 + shearCentreUp ** 2;
@@ -279,6 +280,6 @@ export function compression(input: CompressionInput, philosophy: Philosophy, she
       );
     }
   }
-  strength({ id: 'torsional-flexural-buckling', name: title }, 'AISC 360-16 E4', Fe, inner);
+  strength({ id: 'torsional-flexural-buckling', name: title }, AISC360('E4'), Fe, inner);
   return { checks, available };
 }

@@ -1,5 +1,6 @@
+import { AISC360 } from '../documents';
 import type { Section } from '../../../section';
-import type { Sheet } from '../../../sheet';
+import type { Sheet, Clause } from '../../../sheet';
 import { bucklesSideways } from '../../standard';
 import { angleGeometricMoment, anglePrincipalMoments } from './flexureAngle';
 import { boxWidths, compactness, flangeInFlexure, isBuiltUpBox, type Compactness, type Element } from './slenderness';
@@ -20,13 +21,13 @@ export function minorMoment(
   Fy: number,
   Lb: number,
   sheet?: Sheet,
-): { readonly Mn: number; readonly clause: string } | { readonly reason: string } {
+): { readonly Mn: number; readonly clause: Clause } | { readonly reason: string } {
   const { shape, properties } = section;
   const { Wplz: Zy, Welz: Sy } = properties;
-  if (shape.outline === 'tee') return { Mn: teeMinorMoment(section, E, G, Fy, Lb, sheet), clause: 'AISC 360-16 F12' };
+  if (shape.outline === 'tee') return { Mn: teeMinorMoment(section, E, G, Fy, Lb, sheet), clause: AISC360('F12') };
   if (shape.outline === 'angle') {
     const principal = anglePrincipalMoments(section, Lb, 1, E, Fy, sheet);
-    return { Mn: angleGeometricMoment(section, 'vertical', principal, sheet), clause: 'AISC 360-16 F10, H2' };
+    return { Mn: angleGeometricMoment(section, 'vertical', principal, sheet), clause: AISC360('F10, H2') };
   }
   if (bucklesSideways(section))
     return { reason: 'its axis called minor is the stronger one: lateral-torsional buckling about the other is not written' };
@@ -53,12 +54,12 @@ export function minorMoment(
   else sheet?.step('M_p', 'min(F_y * Z_y, 1.6 * F_y * S_y)', { F_y: Fy, Z_y: Zy, S_y: Sy }, Mp, 'moment', '(F6-1)');
   if (shape.outline === 'box') {
     sheet?.step('M_n', 'M_p', { M_p: Mp }, Mp, 'moment', '(F7-1)');
-    return { Mn: Mp, clause: 'AISC 360-16 F7' };
+    return { Mn: Mp, clause: AISC360('F7') };
   }
   const state: Compactness = compactness(element, E, Fy, round, sheet);
   if (state === 'compact') {
     sheet?.step('M_n', 'M_p', { M_p: Mp }, Mp, 'moment', round ? 'F8' : 'F6.1');
-    return { Mn: Mp, clause: round ? 'AISC 360-16 F8' : 'AISC 360-16 F6' };
+    return { Mn: Mp, clause: round ? AISC360('F8') : AISC360('F6') };
   }
   if (round) return { reason: 'the wall is not compact, which is written for the major axis only' };
   const lambda = element.ratio;
@@ -75,11 +76,11 @@ export function minorMoment(
       'moment',
       '(F6-2)',
     );
-    return { Mn, clause: 'AISC 360-16 F6.2' };
+    return { Mn, clause: AISC360('F6.2') };
   }
   const Mn = Math.min(Mp, ((0.69 * E) / lambda ** 2) * Sy);
   sheet?.step('M_n', 'min(M_p, 0.69 * E / lambda_f^2 * S_y)', { M_p: Mp, E, lambda_f: lambda, S_y: Sy }, Mn, 'moment', '(F6-3), (F6-4)');
-  return { Mn, clause: 'AISC 360-16 F6.2' };
+  return { Mn, clause: AISC360('F6.2') };
 }
 
 /**

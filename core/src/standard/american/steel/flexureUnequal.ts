@@ -1,3 +1,4 @@
+import { AISC360 } from '../documents';
 import { yieldStrength } from '../../../material';
 import { unequalParts, type Section, type UnequalIShape } from '../../../section';
 import { compare, unproven, type Check, type CheckName, type FailureMode, type Sheet } from '../../../sheet';
@@ -39,7 +40,7 @@ export function unequalBending({ section, grade, actions }: SteelBeamInput, phil
         checks: [
           unproven(
             { id: 'bending', name: 'Bending' },
-            'AISC 360-16 F',
+            AISC360('F'),
             'instability',
             `${section.designation}: ${reason}, which is not written`,
             sheet,
@@ -75,7 +76,7 @@ export function unequalBending({ section, grade, actions }: SteelBeamInput, phil
           id: name.id,
           part: name.part,
           name: name.name,
-          clause: `AISC 360-16 ${chapter}.${clause}`,
+          clause: AISC360(`${chapter}.${clause}`),
           mode,
           kind: 'moment',
           demand,
@@ -131,7 +132,7 @@ function lateral(
   if (segment.freeTip || segment.loadOnTop)
     return unproven(
       name,
-      'AISC 360-16 F4',
+      AISC360('F4'),
       'instability',
       `${segment.freeTip ? `the overhang ${where} has a tip that nothing braces` : `load on the top flange ${where} lowers the strength`}: its own solution is written for an I with a compact web`,
       sheet,
@@ -161,7 +162,7 @@ function lateral(
     {
       id: name.id,
       name: name.name,
-      clause: p.web === 'slender' ? 'AISC 360-16 F5.2' : 'AISC 360-16 F4.2',
+      clause: p.web === 'slender' ? AISC360('F5.2') : AISC360('F4.2'),
       mode: 'instability',
       kind: 'moment',
       demand,

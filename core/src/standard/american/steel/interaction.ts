@@ -1,3 +1,4 @@
+import { AISC360 } from '../documents';
 import type { Section } from '../../../section';
 import { compare, type Check, type Sheet } from '../../../sheet';
 import type { MomentShape, Philosophy } from '../../standard';
@@ -75,7 +76,7 @@ export function combined({ section, combination, Pr, Pc, isPressed, Mrx, Mcx, Mr
   const name = { id: 'bending-and-axial-force', name: 'Bending and axial force' } as const;
   // H2: of unsymmetric shapes the ratios are added up, the largest of each taken at one place
   const isUnsymmetric = section.shape.outline === 'angle';
-  const clause = isUnsymmetric ? 'AISC 360-16 H2' : isPressed ? 'AISC 360-16 H1.1' : 'AISC 360-16 H1.2';
+  const clause = isUnsymmetric ? AISC360('H2') : isPressed ? AISC360('H1.1') : AISC360('H1.2');
   const p = Pr === 0 ? 0 : Pr / Pc;
   const bending = (Mrx > 0 ? Mrx / Mcx : 0) + (Mry > 0 ? Mry / Mcy : 0);
   const isHeavy = p >= 0.2;

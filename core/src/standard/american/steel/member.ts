@@ -1,3 +1,4 @@
+import { AISC360 } from '../documents';
 import { yieldStrength } from '../../../material';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { rangeOf, requireBasis, type Philosophy, type SteelMemberInput } from '../../standard';
@@ -62,7 +63,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
         ...checks,
         unproven(
           { id: 'bending-and-axial-force', name: 'Bending and axial force' },
-          'AISC 360-16 A-8.2.1',
+          AISC360('A-8.2.1'),
           'instability',
           'the member buckles in the plane of bending under its axial force alone',
           sheet,
@@ -125,7 +126,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
       checks.push(
         unproven(
           { id: 'bending-minor-axis', name: 'Bending, minor axis' },
-          'AISC 360-16 F',
+          AISC360('F'),
           'instability',
           `${section.designation}: ${found.reason}`,
           scope,
@@ -200,7 +201,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
       checks.push(
         unproven(
           { id: 'bending-and-axial-force', name: 'Bending and axial force' },
-          'AISC 360-16 H1',
+          AISC360('H1'),
           'instability',
           'one of the parts is not proved alone',
           scope,

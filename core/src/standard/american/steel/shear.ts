@@ -1,12 +1,13 @@
+import { AISC360 } from '../documents';
 import type { Section } from '../../../section';
-import type { Sheet } from '../../../sheet';
+import type { Sheet, Clause } from '../../../sheet';
 import { SHEAR, SHEAR_STOCKY_WEB, type Safety } from './available';
 import { boxWidths } from './slenderness';
 
 export interface ShearStrength {
   readonly nominal: number;
   readonly safety: Safety;
-  readonly clause: string;
+  readonly clause: Clause;
 }
 
 /** Web shear coefficient Cv1 of unstiffened webs without tension field, AISC 360-16 (G2-3), (G2-4). */
@@ -54,7 +55,7 @@ function roundShear(section: Section, E: number, Fy: number, sheet?: Sheet): She
   sheet?.given('A_g', A, 'area', 'gross area', section.designation);
   sheet?.step('F_cr', 'min(0.6 * F_y, 0.78 * E / (D / t)^1.5)', { F_y: Fy, E, D: d, t }, Fcr, 'stress', '(G5-2b)');
   sheet?.step('V_n', 'F_cr * A_g / 2', { F_cr: Fcr, A_g: A }, (Fcr * A) / 2, 'force', '(G5-1)', 'nominal shear strength');
-  return { nominal: (Fcr * A) / 2, safety: SHEAR, clause: 'AISC 360-16 G5' };
+  return { nominal: (Fcr * A) / 2, safety: SHEAR, clause: AISC360('G5') };
 }
 
 /** Nominal shear strength along the depth, N, with its safety factors: I and channels AISC 360-16 G2.1, tees and angles G3, boxes G4, tubes G5. */
@@ -69,7 +70,7 @@ export function shearStrength(section: Section, E: number, Fy: number, sheet?: S
       sheet?.step('A_w', `2 * (H - ${off} * t) * t`, { H: shape.h, t: shape.t }, Aw, 'area', 'G4');
       sheet?.step('lambda_w', `(H - ${off} * t) / t`, { H: shape.h, t: shape.t }, h / shape.t, 'ratio', 'G4');
       const Cv = bucklingCoefficient(h / shape.t, 5, E, Fy, sheet);
-      return { nominal: nominalShear(Fy, Aw, Cv, '(G4-1)', sheet), safety: SHEAR, clause: 'AISC 360-16 G4' };
+      return { nominal: nominalShear(Fy, Aw, Cv, '(G4-1)', sheet), safety: SHEAR, clause: AISC360('G4') };
     }
     case 'tee':
     case 'angle': {
@@ -78,14 +79,14 @@ export function shearStrength(section: Section, E: number, Fy: number, sheet?: S
       sheet?.step('A_w', `${formula} * ${name}`, { [formula]: b, [name]: t }, Aw, 'area', 'G3');
       sheet?.step('lambda_w', `${formula} / ${name}`, { [formula]: b, [name]: t }, b / t, 'ratio', 'G3');
       const Cv = bucklingCoefficient(b / t, 1.2, E, Fy, sheet);
-      return { nominal: nominalShear(Fy, Aw, Cv, '(G3-1)', sheet), safety: SHEAR, clause: 'AISC 360-16 G3' };
+      return { nominal: nominalShear(Fy, Aw, Cv, '(G3-1)', sheet), safety: SHEAR, clause: AISC360('G3') };
     }
   }
   const isUnequal = shape.outline === 'unequalI';
   const k = isUnequal ? 0 : shape.tf + shape.r;
   const ratio = (isUnequal ? shape.h - shape.tf - shape.tfBottom : shape.h - 2 * k) / shape.tw;
   const Aw = shape.h * shape.tw;
-  const clause = 'AISC 360-16 G2.1';
+  const clause = AISC360('G2.1');
   sheet?.step('A_w', 'd * t_w', { d: shape.h, t_w: shape.tw }, Aw, 'area', 'G2.1');
   if (isUnequal)
     sheet?.step(
@@ -125,14 +126,14 @@ export function shearStrengthAcross(section: Section, E: number, Fy: number, she
     sheet?.step('A_w', `2 * (B - ${off} * t) * t`, { B: shape.b, t: shape.t }, Aw, 'area', 'G4');
     sheet?.step('lambda_w', `(B - ${off} * t) / t`, { B: shape.b, t: shape.t }, b / shape.t, 'ratio', 'G4');
     const Cv = bucklingCoefficient(b / shape.t, 5, E, Fy, sheet);
-    return { nominal: nominalShear(Fy, Aw, Cv, '(G4-1)', sheet), safety: SHEAR, clause: 'AISC 360-16 G4' };
+    return { nominal: nominalShear(Fy, Aw, Cv, '(G4-1)', sheet), safety: SHEAR, clause: AISC360('G4') };
   }
-  const clause = 'AISC 360-16 G6';
+  const clause = AISC360('G6');
   if (shape.outline === 'angle') {
     sheet?.step('A_w', 'b * t', { b: shape.b, t: shape.t }, shape.b * shape.t, 'area', 'G3');
     sheet?.step('lambda_w', 'b / t', { b: shape.b, t: shape.t }, shape.b / shape.t, 'ratio', 'G3');
     const Cv = bucklingCoefficient(shape.b / shape.t, 1.2, E, Fy, sheet);
-    return { nominal: nominalShear(Fy, shape.b * shape.t, Cv, '(G3-1)', sheet), safety: SHEAR, clause: 'AISC 360-16 G3' };
+    return { nominal: nominalShear(Fy, shape.b * shape.t, Cv, '(G3-1)', sheet), safety: SHEAR, clause: AISC360('G3') };
   }
   if (shape.outline === 'unequalI') {
     const { b, tf, bBottom, tfBottom } = shape;

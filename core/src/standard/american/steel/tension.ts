@@ -1,3 +1,4 @@
+import { AISC360 } from '../documents';
 import type { SteelGrade } from '../../../material';
 import type { Section } from '../../../section';
 import { compare, type Check, type Sheet } from '../../../sheet';
@@ -24,7 +25,7 @@ export function tension(
   const gross = availableStrength(Fy * A, YIELDING_TENSION, philosophy, { nominal: 'P_n', available: 'P_c' }, 'force', yielding);
   const checks = [
     compare(
-      { ...base, id: 'tension-yielding', name: 'Tension, yielding', clause: 'AISC 360-16 D2(a)', mode: 'ductile', capacity: gross },
+      { ...base, id: 'tension-yielding', name: 'Tension, yielding', clause: AISC360('D2(a)'), mode: 'ductile', capacity: gross },
       yielding,
     ),
   ];
@@ -36,7 +37,7 @@ export function tension(
   const net = availableStrength(grade.fu * netArea, RUPTURE_TENSION, philosophy, { nominal: 'P_n', available: 'P_c' }, 'force', rupture);
   checks.push(
     compare(
-      { ...base, id: 'tension-net-section', name: 'Tension, net section', clause: 'AISC 360-16 D2(b)', mode: 'brittle', capacity: net },
+      { ...base, id: 'tension-net-section', name: 'Tension, net section', clause: AISC360('D2(b)'), mode: 'brittle', capacity: net },
       rupture,
     ),
   );

@@ -1,3 +1,4 @@
+import { AISC360 } from '../documents';
 import type { Section } from '../../../section';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import type { Philosophy } from '../../standard';
@@ -84,7 +85,7 @@ export function torsionChecks(section: Section, E: number, Fy: number, beside: B
     return [
       unproven(
         { id: 'torsion', name: 'Torsion' },
-        'AISC 360-16 H3.3',
+        AISC360('H3.3'),
         'ductile',
         'torsion of open shapes brings warping stresses, which are not written',
         sheet,
@@ -92,7 +93,7 @@ export function torsionChecks(section: Section, E: number, Fy: number, beside: B
     ];
   const Fcr = torsionStress(section, length, E, Fy, sheet);
   if (Fcr === null)
-    return [unproven({ id: 'torsion', name: 'Torsion' }, 'AISC 360-16 H3.1', 'instability', 'the wall is beyond h/t of 260', sheet)];
+    return [unproven({ id: 'torsion', name: 'Torsion' }, AISC360('H3.1'), 'instability', 'the wall is beyond h/t of 260', sheet)];
   sheet?.step('T_n', 'F_cr * C', { F_cr: Fcr, C }, Fcr * C, 'moment', '(H3-1)', 'nominal torsional strength');
   const Tc = availableStrength(Fcr * C, TORSION, philosophy, { nominal: 'T_n', available: 'T_c' }, 'moment', sheet);
   sheet?.given('T_r', torque, 'moment', `required torsional strength, ${combination}`);
@@ -101,7 +102,7 @@ export function torsionChecks(section: Section, E: number, Fy: number, beside: B
       {
         id: 'torsion',
         name: 'Torsion',
-        clause: 'AISC 360-16 H3.1',
+        clause: AISC360('H3.1'),
         mode: 'ductile',
         kind: 'moment',
         demand: torque,
@@ -124,7 +125,7 @@ export function torsionChecks(section: Section, E: number, Fy: number, beside: B
   if (isSmall || (axial === 0 && bending === 0 && shear === 0)) return checks;
   const name = { id: 'torsion-with-the-rest', name: 'Torsion with the rest' } as const;
   if (axial === null || bending === null)
-    return [...checks, unproven(name, 'AISC 360-16 H3.2', 'ductile', 'one of the parts is not proved alone', sheet)];
+    return [...checks, unproven(name, AISC360('H3.2'), 'ductile', 'one of the parts is not proved alone', sheet)];
   const R = axial + bending + (shear + torque / Tc) ** 2;
   const inner = sheet?.scope(name.name);
   if (inner) {
@@ -146,7 +147,7 @@ export function torsionChecks(section: Section, E: number, Fy: number, beside: B
       {
         id: name.id,
         name: name.name,
-        clause: 'AISC 360-16 H3.2',
+        clause: AISC360('H3.2'),
         mode: 'ductile',
         kind: 'ratio',
         demand: R,

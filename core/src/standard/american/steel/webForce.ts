@@ -1,6 +1,7 @@
+import { AISC360 } from '../documents';
 import { yieldStrength } from '../../../material';
 import { withThinnerFlange, type IShape } from '../../../section';
-import { compare, unproven, type Check, type Sheet } from '../../../sheet';
+import { compare, unproven, type Check, type Sheet, type Clause } from '../../../sheet';
 import { requireBasis, type Philosophy, type WebForceInput } from '../../standard';
 import { availableStrength, WEB_COMPRESSION, WEB_CRIPPLING, WEB_SIDESWAY, WEB_YIELDING } from './available';
 import { recordShape } from './slenderness';
@@ -121,7 +122,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   const name = { id: 'web-under-a-force-through-its-flange', name: 'Web under a force through its flange' } as const;
   const shape = withThinnerFlange(section.shape);
   if (shape.outline !== 'I')
-    return [unproven(name, 'AISC 360-16 J10', 'instability', 'forces through the flange are written for webs of I shapes only', sheet)];
+    return [unproven(name, AISC360('J10'), 'instability', 'forces through the flange are written for webs of I shapes only', sheet)];
   recordShape(section, sheet);
   if (section.shape.outline === 'unequalI' && sheet) {
     sheet.note('The lesser width and thickness of the two flanges count for both: the force may come through either.');
@@ -135,7 +136,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   sheet?.given('E', grade.E, 'stress', 'modulus of elasticity', 'AISC 360-16');
   sheet?.given('l_b', bearing, 'sectionLength', 'length of bearing');
   sheet?.given('R_u', force, 'force', `force through the flange, ${combination}`);
-  const row = (part: string, clause: string, mode: Check['mode'], capacity: number, inner?: Sheet) =>
+  const row = (part: string, clause: Clause, mode: Check['mode'], capacity: number, inner?: Sheet) =>
     compare(
       {
         id: name.id,
@@ -158,10 +159,10 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   const Rc = webCrippling(shape, Fy, grade.E, bearing, toEnd < shape.h / 2, crippling);
   const symbols = { nominal: 'R_n', available: 'R_c' };
   const checks = [
-    row('yielding', 'AISC 360-16 J10.2', 'ductile', availableStrength(Ry, WEB_YIELDING, philosophy, symbols, 'force', yielding), yielding),
+    row('yielding', AISC360('J10.2'), 'ductile', availableStrength(Ry, WEB_YIELDING, philosophy, symbols, 'force', yielding), yielding),
     row(
       'crippling',
-      'AISC 360-16 J10.3',
+      AISC360('J10.3'),
       'instability',
       availableStrength(Rc, WEB_CRIPPLING, philosophy, symbols, 'force', crippling),
       crippling,
@@ -187,13 +188,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
     const Rn = webSidesway(shape, { ...input.sidesway, yields }, inner);
     if (Rn !== null)
       checks.push(
-        row(
-          'sidesway',
-          'AISC 360-16 J10.4',
-          'instability',
-          availableStrength(Rn, WEB_SIDESWAY, philosophy, symbols, 'force', inner),
-          inner,
-        ),
+        row('sidesway', AISC360('J10.4'), 'instability', availableStrength(Rn, WEB_SIDESWAY, philosophy, symbols, 'force', inner), inner),
       );
   }
   if (input.opposed) {
@@ -202,7 +197,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
     checks.push(
       row(
         'compression',
-        'AISC 360-16 J10.5',
+        AISC360('J10.5'),
         'instability',
         availableStrength(Rn, WEB_COMPRESSION, philosophy, symbols, 'force', inner),
         inner,

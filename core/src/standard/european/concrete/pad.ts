@@ -1,3 +1,4 @@
+import { EN1992_1_1 } from '../documents';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { spreadBars } from '../../bars';
 import type { BarLayer, PadInput, PadStrength } from '../../standard';
@@ -64,7 +65,7 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
       checks: [
         unproven(
           { id: 'bending', name: 'Bending' },
-          'EN 1992-1-1 6.1',
+          EN1992_1_1('6.1'),
           'ductile',
           `no compression reaches the pad under ${combination}`,
           sheet,
@@ -75,7 +76,7 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
   if (columnWidth >= width || columnDepth >= length)
     return {
       checks: [
-        unproven({ id: 'bending', name: 'Bending' }, 'EN 1992-1-1 9.8.2', 'ductile', 'the pad does not project beyond the column', sheet),
+        unproven({ id: 'bending', name: 'Bending' }, EN1992_1_1('9.8.2'), 'ductile', 'the pad does not project beyond the column', sheet),
       ],
       bars: null,
     };
@@ -84,7 +85,7 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
   if (dInner <= 0)
     return {
       checks: [
-        unproven({ id: 'bending', name: 'Bending' }, 'EN 1992-1-1 6.1', 'ductile', 'cover and bars leave no effective depth', sheet),
+        unproven({ id: 'bending', name: 'Bending' }, EN1992_1_1('6.1'), 'ductile', 'cover and bars leave no effective depth', sheet),
       ],
       bars: null,
     };
@@ -165,7 +166,7 @@ function bend(direction: Direction, input: PadInput, p: number, combination: str
       id: name.id,
       part: name.part,
       name: name.name,
-      clause: 'EN 1992-1-1 6.1',
+      clause: EN1992_1_1('6.1'),
       mode: 'brittle',
       kind: 'moment',
       demand: M,
@@ -211,7 +212,7 @@ function bend(direction: Direction, input: PadInput, p: number, combination: str
       id: name.id,
       part: name.part,
       name: name.name,
-      clause: 'EN 1992-1-1 6.1',
+      clause: EN1992_1_1('6.1'),
       mode: 'ductile',
       kind: 'area',
       demand: needed,
@@ -244,7 +245,7 @@ function bend(direction: Direction, input: PadInput, p: number, combination: str
         id: name.id,
         part: name.part,
         name: name.name,
-        clause: 'EN 1992-1-1 6.1',
+        clause: EN1992_1_1('6.1'),
         mode: 'ductile',
         kind: 'moment',
         demand: M,
@@ -319,7 +320,7 @@ function anchorage(
         id: name.id,
         part: name.part,
         name: name.name,
-        clause: 'EN 1992-1-1 9.8.2.2',
+        clause: EN1992_1_1('9.8.2.2'),
         mode: 'brittle',
         kind: 'sectionLength',
         demand: lb,
@@ -364,7 +365,7 @@ function beamShear(
         id: 'shear',
         part: direction.id,
         name: `Shear, bars ${direction.title}`,
-        clause: 'EN 1992-1-1 6.2.2',
+        clause: EN1992_1_1('6.2.2'),
         mode: 'brittle',
         kind: 'force',
         demand: V,
@@ -427,7 +428,7 @@ function punch(input: PadInput, p: number, d: number, rho: number, combination: 
       {
         id: 'punching-at-the-column',
         name: 'Punching at the column',
-        clause: 'EN 1992-1-1 6.4.5(3)',
+        clause: EN1992_1_1('6.4.5(3)'),
         mode: 'brittle',
         kind: 'stress',
         demand: vFace,
@@ -468,7 +469,7 @@ function punch(input: PadInput, p: number, d: number, rho: number, combination: 
       {
         id: 'punching',
         name: 'Punching',
-        clause: 'EN 1992-1-1 6.4.4(2)',
+        clause: EN1992_1_1('6.4.4(2)'),
         mode: 'brittle',
         kind: 'stress',
         demand: worst.v,

@@ -1,3 +1,4 @@
+import { EN1993_1_1 } from '../documents';
 import type { Section } from '../../../section';
 import type { SteelGrade } from '../../../material';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
@@ -9,7 +10,7 @@ import { bendsInClass4 } from './effectiveTee';
 import { segmentResistances } from './interaction';
 
 const NAME = { id: 'bending-and-compression-of-the-member', name: 'Bending and compression of the member' } as const;
-const CLAUSE = 'EN 1993-1-1 6.3.1, 6.3.2, second order';
+const CLAUSE = EN1993_1_1('6.3.1, 6.3.2, second order');
 
 interface Input {
   readonly section: Section;

@@ -1,3 +1,4 @@
+import { EN1993_1_1 } from '../documents';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { requireBasis, type AngleStrutInput, type Philosophy } from '../../standard';
 import { GAMMA_M1 } from './bending';
@@ -5,7 +6,7 @@ import { reductionFactor } from './buckling';
 import { classify, recordShape, sectionYield } from './classification';
 
 const NAME = { id: 'angle-strut-connected-by-one-leg', name: 'Angle strut connected by one leg' } as const;
-const CLAUSE = 'EN 1993-1-1 BB.1.2';
+const CLAUSE = EN1993_1_1('BB.1.2');
 
 /**
  * A single angle as a strut connected by one leg with two bolts or more in line, or by welds, to chords that restrain its ends, EN 1993-1-1 BB.1.2: the

@@ -1,3 +1,4 @@
+import { EN1993_1_1, EN1993_1_5 } from '../documents';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { requireBasis, type BeamActions, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
 import type { IShape, UnequalIShape } from '../../../section';
@@ -35,7 +36,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
     return [
       unproven(
         { id: 'bending', name: 'Bending' },
-        'EN 1993-1-1 6.2.5',
+        EN1993_1_1('6.2.5'),
         'instability',
         `${section.designation} is of class 4 in bending in ${grade.id}: its effective section is not written`,
         sheet,
@@ -52,7 +53,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
       {
         id: 'bending',
         name: 'Bending',
-        clause: 'EN 1993-1-1 6.2.5',
+        clause: EN1993_1_1('6.2.5'),
         mode: 'ductile',
         kind: 'moment',
         demand: actions.moment,
@@ -77,7 +78,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
         {
           id: 'shear',
           name: 'Shear',
-          clause: 'EN 1993-1-1 6.2.6',
+          clause: EN1993_1_1('6.2.6'),
           mode: 'ductile',
           kind: 'force',
           demand: actions.shear,
@@ -99,7 +100,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
         {
           id: 'shear-buckling',
           name: 'Shear buckling',
-          clause: 'EN 1993-1-5 5.2',
+          clause: EN1993_1_5('5.2'),
           mode: 'instability',
           kind: 'force',
           demand: actions.shear,
@@ -118,7 +119,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
           ? bendingBesideShearBuckling(input, VbRd, fy, sectionClass, sheet?.scope('Bending beside shear buckling'))
           : unproven(
               { id: 'bending-beside-shear', name: 'Bending beside shear' },
-              'EN 1993-1-5 7.1',
+              EN1993_1_5('7.1'),
               'instability',
               'a slender web under more than half its shear resistance: the interaction is written for I and H of equal flanges only',
               sheet,
@@ -128,7 +129,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
     checks.push(
       unproven(
         { id: 'shear', name: 'Shear' },
-        'EN 1993-1-5 5',
+        EN1993_1_5('5'),
         'instability',
         'the walls are slender: shear buckling of hollow shapes is not written yet',
         shear,
@@ -155,7 +156,7 @@ function bendingBesideShear({ section, actions }: SteelBeamInput, McRd: number, 
     {
       id: 'bending-beside-shear',
       name: 'Bending beside shear',
-      clause: 'EN 1993-1-1 6.2.8',
+      clause: EN1993_1_1('6.2.8'),
       mode: 'ductile',
       kind: 'moment',
       demand: actions.moment,
@@ -241,7 +242,7 @@ function bendingBesideShearBuckling(
     {
       id: 'bending-beside-shear',
       name: 'Bending beside shear',
-      clause: 'EN 1993-1-5 7.1',
+      clause: EN1993_1_5('7.1'),
       mode: 'instability',
       kind: 'ratio',
       demand: sum,
@@ -287,7 +288,7 @@ function flangeInducedBuckling({ section, grade, actions }: SteelBeamInput, fy: 
     {
       id: 'flange-induced-buckling',
       name: 'Flange-induced buckling',
-      clause: 'EN 1993-1-5 8',
+      clause: EN1993_1_5('8'),
       mode: 'instability',
       kind: 'ratio',
       demand: ratio,
@@ -318,7 +319,7 @@ function lateralTorsional(segments: readonly Segment[], input: SteelBeamInput, W
 export function lateralTorsionalCheck(segment: Segment, input: SteelBeamInput, W: number, fy: number, sheet?: Sheet): Check {
   const { section, grade, actions } = input;
   const name = { id: 'lateral-torsional-buckling', name: 'Lateral-torsional buckling' } as const;
-  const clause = 'EN 1993-1-1 6.3.2';
+  const clause = EN1993_1_1('6.3.2');
   const { combination } = actions;
   if (segment.peak === 0)
     return {

@@ -1,5 +1,6 @@
+import { EN1993_1_1 } from '../documents';
 import { anglePrincipal, type Section } from '../../../section';
-import { compare, unproven, type Check, type Sheet } from '../../../sheet';
+import { compare, unproven, type Check, type Sheet, type Clause } from '../../../sheet';
 import type { MemberActions } from '../../standard';
 import { GAMMA_M0 } from './bending';
 import { classify, type SectionClass } from './classification';
@@ -11,7 +12,7 @@ import { minorBendingResistance } from './minor';
 import { shiftedSection, shifts } from './shifted';
 import { unweakened, weakenedSection, type ShearTaken, type Weakened } from './weakened';
 
-const CLAUSE = 'EN 1993-1-1 6.2.9';
+const CLAUSE = EN1993_1_1('6.2.9');
 const NAME = { id: 'section-in-bending-and-axial-force', name: 'Section in bending and axial force' } as const;
 
 interface Reduced {
@@ -106,7 +107,7 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
       `${section.designation} is of class 4 in bending: its effective section is not written`,
       sheet,
     );
-  const compared = (demand: number, clause: string = CLAUSE) =>
+  const compared = (demand: number, clause: Clause = CLAUSE) =>
     compare(
       {
         id: NAME.id,
@@ -148,14 +149,14 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
     sheet.note('The largest moments and the axial force are taken at one place.');
   }
   if (sectionClass === 4 && hasEffectiveSection(section))
-    return compared(effectiveStresses({ section, actions, minorClass, fy, f }, sheet), 'EN 1993-1-1 6.2.9.3');
+    return compared(effectiveStresses({ section, actions, minorClass, fy, f }, sheet), EN1993_1_1('6.2.9.3'));
   const area = moves ? atFibre(section, fy, sheet) : A;
   const Npl = (area * f) / GAMMA_M0;
   const isPlastic = sectionClass <= 2 && (outline === 'I' || outline === 'box' || outline === 'tube');
   if (!isPlastic) {
     const plastic = sectionClass <= 2 && outline !== 'angle';
     if (outline === 'angle' && (minor.peak !== 0 || actions.segments.length > 0))
-      return compared(angleStresses({ section, actions, fy, f }, area, sheet), 'EN 1993-1-1 6.2.1(7)');
+      return compared(angleStresses({ section, actions, fy, f }, area, sheet), EN1993_1_1('6.2.1(7)'));
     const isSlender = isTee && sectionClass === 4;
     const bent = outline === 'angle' ? bentAngle(section, fy, sheet).properties : { Wely, Welz };
     const Wy = plastic ? Wply : isSlender ? teeEffectiveModulus(section, fy, sheet?.scope('Effective modulus, major axis')) : bent.Wely;
@@ -176,7 +177,7 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
         '(6.2)',
       );
     }
-    return compared(sum, 'EN 1993-1-1 6.2.1(7)');
+    return compared(sum, EN1993_1_1('6.2.1(7)'));
   }
   const n = N / Npl;
   const [Mply, Mplz] = [(Wply * f) / GAMMA_M0, (Wplz * f) / GAMMA_M0];

@@ -1,4 +1,5 @@
-import { compare, unproven, verdictOf, type Check, type CheckName, type Sheet } from '../../../sheet';
+import { EN1993_1_1 } from '../documents';
+import { compare, unproven, verdictOf, type Check, type CheckName, type Sheet, type Clause } from '../../../sheet';
 import { type SteelGrade } from '../../../material';
 import type { Section } from '../../../section';
 import { requireBasis, type Philosophy, type SteelColumnInput } from '../../standard';
@@ -90,7 +91,7 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
       checks: [
         unproven(
           { id: 'flexural-buckling', name: 'Flexural buckling' },
-          'EN 1993-1-1 6.3.1',
+          EN1993_1_1('6.3.1'),
           'instability',
           `${section.designation} is of class 4 in compression in ${grade.id}: EN 1993-1-1 leaves such a tube to EN 1993-1-6, shells, which is not written`,
           sheet,
@@ -113,7 +114,7 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
     // what follows is written with the effective area in the place of A
     sheet?.given('A', A, 'area', 'effective area, from above', 'EN 1993-1-1 (6.11), (6.48)');
   }
-  const row = (name: CheckName, clause: string, mode: Check['mode'], capacity: number, capacitySymbol: string, inner?: Sheet) =>
+  const row = (name: CheckName, clause: Clause, mode: Check['mode'], capacity: number, capacitySymbol: string, inner?: Sheet) =>
     checks.push(
       compare(
         {
@@ -137,13 +138,13 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
   squash?.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
   const NcRd = (A * fy) / GAMMA_M0;
   squash?.step('N_cRd', 'A * f_y / gamma_M0', { A, f_y: fy, gamma_M0: GAMMA_M0 }, NcRd, 'force', sectionClass === 4 ? '(6.11)' : '(6.10)');
-  row({ id: 'compression-of-the-section', name: 'Compression of the section' }, 'EN 1993-1-1 6.2.4', 'ductile', NcRd, 'N_cRd', squash);
+  row({ id: 'compression-of-the-section', name: 'Compression of the section' }, EN1993_1_1('6.2.4'), 'ductile', NcRd, 'N_cRd', squash);
 
   const flexural = (axis: 'y' | 'z', I: number, Lcr: number, part: 'major' | 'minor' | 'weakest') => {
     const title = `Flexural buckling, ${part} axis`;
     const inner = sheet?.scope(title);
     const NbRd = flexuralBuckling({ A, I, Lcr, E, fy, curve: bucklingCurve(section, axis) }, inner);
-    row({ id: 'flexural-buckling', part, name: title }, 'EN 1993-1-1 6.3.1', 'instability', NbRd, 'N_bRd', inner);
+    row({ id: 'flexural-buckling', part, name: title }, EN1993_1_1('6.3.1'), 'instability', NbRd, 'N_bRd', inner);
     return NbRd;
   };
   const isAngle = section.shape.outline === 'angle';
@@ -161,14 +162,14 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
   if (outline === 'I') {
     const inner = sheet?.scope('Torsional buckling');
     const NbRd = torsionalBuckling(section, lengths.lengthT, E, G, fy, inner, A);
-    row({ id: 'torsional-buckling', name: 'Torsional buckling' }, 'EN 1993-1-1 6.3.1.4', 'instability', NbRd, 'N_bRd', inner);
+    row({ id: 'torsional-buckling', name: 'Torsional buckling' }, EN1993_1_1('6.3.1.4'), 'instability', NbRd, 'N_bRd', inner);
     least = Math.min(least, NbRd);
   } else if (outline === 'channel' || outline === 'tee' || outline === 'angle' || outline === 'unequalI') {
     const inner = sheet?.scope('Torsional-flexural buckling');
     const NbRd = torsionalFlexuralBuckling(section, { y: lengths.lengthY, z: lengths.lengthZ, T: lengths.lengthT }, E, G, fy, inner, A);
     row(
       { id: 'torsional-flexural-buckling', name: 'Torsional-flexural buckling' },
-      'EN 1993-1-1 6.3.1.4',
+      EN1993_1_1('6.3.1.4'),
       'instability',
       NbRd,
       'N_bRd',
@@ -184,7 +185,7 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
     squashed?.step('N_eRd', 'A_N * f_y / gamma_M0', { A_N: atFibre, f_y: fy, gamma_M0: GAMMA_M0 }, NeRd, 'force', '(6.44)');
     row(
       { id: 'compression-beside-the-shift-of-the-centroid', name: 'Compression beside the shift of the centroid' },
-      'EN 1993-1-1 6.2.9.3',
+      EN1993_1_1('6.2.9.3'),
       'ductile',
       NeRd,
       'N_eRd',
@@ -199,7 +200,7 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
     least = bucklingBesideShift({ A, atFibre, I, L, E, fy, Nb: least }, bent);
     row(
       { id: 'buckling-beside-the-shift-of-the-centroid', name: 'Buckling beside the shift of the centroid' },
-      'EN 1993-1-1 6.3.1.1(2)',
+      EN1993_1_1('6.3.1.1(2)'),
       'instability',
       least,
       'N_R',

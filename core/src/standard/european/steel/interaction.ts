@@ -1,3 +1,4 @@
+import { EN1993_1_1 } from '../documents';
 import type { Section } from '../../../section';
 import type { SteelGrade } from '../../../material';
 import { compare, unproven, type Check, type CheckName, type Sheet } from '../../../sheet';
@@ -8,7 +9,7 @@ import type { SectionClass } from './classification';
 import { effectiveArea, hasEffectiveSection } from './effective';
 import { checkedSegments, segmentBuckling } from './lateralTorsional';
 
-const CLAUSE = 'EN 1993-1-1 6.3.3, Annex B';
+const CLAUSE = EN1993_1_1('6.3.3, Annex B');
 
 /**
  * Equivalent uniform moment factor of one diagram, EN 1993-1-1 table B.3, of the rows for distributed and for concentrated load the greater.
@@ -274,7 +275,7 @@ export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
         id: ABOUT[axis].id,
         part: ABOUT[axis].part,
         name: ABOUT[axis].name,
-        clause: `EN 1993-1-1 ${clause}`,
+        clause: EN1993_1_1(clause),
         mode: 'instability',
         kind: 'ratio',
         demand: sum,

@@ -1,3 +1,4 @@
+import { EN1993_1_1, EN1993_1_5 } from '../documents';
 import type { Section } from '../../../section';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { rangeOf, requireBasis, type Philosophy, type SteelMemberInput } from '../../standard';
@@ -95,7 +96,7 @@ function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Chec
       Mcz === null
         ? unproven(
             { id: 'bending-minor-axis', name: 'Bending, minor axis' },
-            'EN 1993-1-1 6.2.5',
+            EN1993_1_1('6.2.5'),
             'instability',
             `${section.designation} is of class 4 in bending about the minor axis`,
             across,
@@ -104,7 +105,7 @@ function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Chec
             {
               id: 'bending-minor-axis',
               name: 'Bending, minor axis',
-              clause: 'EN 1993-1-1 6.2.5',
+              clause: EN1993_1_1('6.2.5'),
               mode: 'ductile',
               kind: 'moment',
               demand: minor.peak,
@@ -127,7 +128,7 @@ function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Chec
         {
           id: 'shear-minor-axis',
           name: 'Shear, minor axis',
-          clause: 'EN 1993-1-1 6.2.6',
+          clause: EN1993_1_1('6.2.6'),
           mode: 'ductile',
           kind: 'force',
           demand: shearAcross,
@@ -160,7 +161,7 @@ function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Chec
       checks.push(
         unproven(
           { id: 'section-in-bending-and-axial-force', name: 'Section in bending and axial force' },
-          'EN 1993-1-5 7.1',
+          EN1993_1_5('7.1'),
           'instability',
           'a slender web under more than half its shear resistance beside axial force is not written',
           sheet,
@@ -219,7 +220,7 @@ function minorBesideShear(M: number, V: number, Mcz: number, Vpl: number, combin
     {
       id: 'bending-beside-shear-minor-axis',
       name: 'Bending beside shear, minor axis',
-      clause: 'EN 1993-1-1 6.2.8',
+      clause: EN1993_1_1('6.2.8'),
       mode: 'ductile',
       kind: 'moment',
       demand: M,

@@ -1,3 +1,4 @@
+import { EN1993_1_1 } from '../documents';
 import { angleCriticalMoment, anglePrincipal, type Section } from '../../../section';
 import type { SteelGrade } from '../../../material';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
@@ -7,7 +8,7 @@ import { bentAngle } from './effectiveAngle';
 import { addedUp, lateralTorsionalResistance } from './lateralTorsional';
 
 const NAME = { id: 'lateral-torsional-buckling-minor-axis', name: 'Lateral-torsional buckling, minor axis' } as const;
-const CLAUSE = 'EN 1993-1-1 6.3.2';
+const CLAUSE = EN1993_1_1('6.3.2');
 
 interface Input {
   readonly section: Section;

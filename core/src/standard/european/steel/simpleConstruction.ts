@@ -1,3 +1,4 @@
+import { EN1993_1_1 } from '../documents';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import type { SteelColumnInput } from '../../standard';
 import { bendingModulus, bendingResistance } from './bending';
@@ -13,7 +14,7 @@ interface NominalInput extends SteelColumnInput {
   readonly tension: number;
 }
 
-const CLAUSE = 'EN 1993-1-1 6.3.3; UK simple construction (SN048)';
+const CLAUSE = EN1993_1_1('6.3.3; UK simple construction (SN048)');
 const NAME = { id: 'axial-force-and-nominal-moments', name: 'Axial force and nominal moments' } as const;
 
 /**

@@ -1,3 +1,4 @@
+import { EN1993_1_1 } from '../documents';
 import type { Section } from '../../../section';
 import type { SteelGrade } from '../../../material';
 import { compare, type Check, type Sheet } from '../../../sheet';
@@ -29,7 +30,7 @@ export function tensionChecks(
         ...base,
         id: 'tension-yielding',
         name: 'Tension, yielding',
-        clause: 'EN 1993-1-1 6.2.3(2)a',
+        clause: EN1993_1_1('6.2.3(2)a'),
         mode: 'ductile',
         capacity: NplRd,
         capacitySymbol: 'N_plRd',
@@ -57,7 +58,7 @@ export function tensionChecks(
           ...base,
           id: 'tension-net-section',
           name: 'Tension, net section',
-          clause: 'EN 1993-1-1 6.2.3(2)b',
+          clause: EN1993_1_1('6.2.3(2)b'),
           mode: 'brittle',
           capacity: NuRd,
           capacitySymbol: 'N_uRd',

@@ -1,10 +1,11 @@
+import { EN1993_1_1 } from '../documents';
 import type { Section } from '../../../section';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import type { MemberActions } from '../../standard';
 import { GAMMA_M0 } from './bending';
 import { shearArea, shearAreaAcross, shearResistance } from './shear';
 
-const CLAUSE = 'EN 1993-1-1 6.2.7';
+const CLAUSE = EN1993_1_1('6.2.7');
 
 /** Torsional modulus of a hollow section, mm3: torque over the shear stress that it makes in the wall, EN 10210-2 annex A; null for open shapes. */
 export function torsionModulus({ shape, properties }: Section, sheet?: Sheet): number | null {
@@ -132,7 +133,7 @@ export function torsionChecks(section: Section, fy: number, actions: MemberActio
           id: 'shear-beside-torsion',
           part,
           name,
-          clause: 'EN 1993-1-1 6.2.7(9)',
+          clause: EN1993_1_1('6.2.7(9)'),
           mode: 'ductile',
           kind: 'force',
           demand: Math.abs(V),
@@ -181,7 +182,7 @@ export function torsionChecks(section: Section, fy: number, actions: MemberActio
       {
         id: 'stresses-with-torsion',
         name: 'Stresses with torsion',
-        clause: 'EN 1993-1-1 6.2.1(5)',
+        clause: EN1993_1_1('6.2.1(5)'),
         mode: 'ductile',
         kind: 'ratio',
         demand: R,

@@ -1,3 +1,4 @@
+import { EN1993_1_5 } from '../documents';
 import { withThinnerFlange, type IShape } from '../../../section';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { requireBasis, type Philosophy, type WebForceInput } from '../../standard';
@@ -122,7 +123,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   requireBasis(input.basis, philosophy.basis);
   const shape = withThinnerFlange(section.shape);
   if (shape.outline !== 'I')
-    return [unproven(NAME, 'EN 1993-1-5 6', 'instability', 'forces through the flange are written for webs of I and H only', sheet)];
+    return [unproven(NAME, EN1993_1_5('6'), 'instability', 'forces through the flange are written for webs of I and H only', sheet)];
   recordShape(section, sheet);
   if (section.shape.outline === 'unequalI' && sheet) {
     sheet.note('The lesser width and thickness of the two flanges count for both: the force may come through either.');
@@ -142,7 +143,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
       {
         id: NAME.id,
         name: NAME.name,
-        clause: 'EN 1993-1-5 6.2',
+        clause: EN1993_1_5('6.2'),
         mode: 'instability',
         kind: 'force',
         demand: force,
@@ -160,7 +161,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   const sectionClass = classify(section, fy, 'bending');
   if (sectionClass === 4 && !hasEffectiveSection(section)) {
     const reason = `${section.designation} is of class 4 in bending: its effective section is not written`;
-    return [...checks, unproven(WITH_BENDING, 'EN 1993-1-5 7.2', 'instability', reason, inner)];
+    return [...checks, unproven(WITH_BENDING, EN1993_1_5('7.2'), 'instability', reason, inner)];
   }
   const W = bendingModulus(section, sectionClass, fy, inner?.scope('Modulus'));
   const Mpl = (W * fy) / GAMMA_M0;
@@ -184,7 +185,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
         id: WITH_BENDING.id,
         part: WITH_BENDING.part,
         name: WITH_BENDING.name,
-        clause: 'EN 1993-1-5 7.2',
+        clause: EN1993_1_5('7.2'),
         mode: 'instability',
         kind: 'ratio',
         demand: sum,
