@@ -38,6 +38,30 @@ describe('a beam that is fixed at its end', () => {
         supports: [],
       }),
       item('load', 'rail', { label: 'rail', on: 'K1', type: 'point', nature: 'imposed', use: 'A', at: 2000, force: 4000 }),
+      // a beam that runs over three columns
+      ...[0, 6000, 12_000].flatMap((x, i) => [
+        item('footing', `P${i}`, { mark: `P${i + 1}`, at: { x, y: 5000 }, level: 'ground' }),
+        item('column', `M${i}`, {
+          mark: `M${i + 1}`,
+          at: { x, y: 5000 },
+          base: 'ground',
+          top: 'floor',
+          by: `P${i}`,
+          section: 'UC 152x152x30',
+          ownWeight: 0.3,
+        }),
+      ]),
+      item('beam', 'T1', {
+        mark: 'T1',
+        level: 'floor',
+        from: { x: 0, y: 5000 },
+        to: { x: 12_000, y: 5000 },
+        section: 'UB 305x165x40',
+        ownWeight: 0.4,
+        supportsFound: true,
+        supports: [],
+      }),
+      item('load', 'store', { label: 'store', on: 'T1', type: 'line', nature: 'imposed', use: 'B', from: 0, to: 12_000, intensity: 6 }),
     ];
     const id = await importProject(app, 'Heron balcony', items);
     url = `${app.url}/projects/${id}`;
@@ -63,6 +87,26 @@ describe('a beam that is fixed at its end', () => {
     await browser.waitForText('main', /12\.6\d* kNm at 0/);
     await browser.go(`${url}/members?item=C1&level=floor`);
     await browser.waitForText('main', 'K1 is fixed to it and brings 12.6');
+  });
+
+  it('a support that may sink bends the beam that runs over it, and presses on the next column', async () => {
+    await browser.go(`${url}/survey?level=floor&item=T1`);
+    await browser.type('may sink by', '10');
+    await saved();
+    // 2 x 1.5 EI s / L3
+    await browser.go(`${url}/descent?item=M1`);
+    await browser.waitForText('[aria-label="Ledger of M2"]', 'settlement');
+    await browser.waitForText('[aria-label="Ledger of M2"]', '2.48');
+    await browser.go(`${url}/members?item=T1&level=floor`);
+    await browser.waitForText('main', 'may sink');
+  });
+
+  it('one that yields takes less', async () => {
+    await browser.go(`${url}/survey?level=floor&item=T1`);
+    await browser.type('yields, force per length', '2000');
+    await saved();
+    await browser.waitForText('[aria-label="Supports"]', 'found');
+    expect(await (await browser.field('yields, force per length')).getAttribute('value')).toContain('2000');
   });
 
   it('a stretch of other stiffness is written, and one over another is refused at its field', async () => {

@@ -5,7 +5,7 @@ import { spansBetween, withValues, type Arrival } from '../takedown';
 import { extremeSets, NO_FORCES, type EndForces, type EndSet } from './endForces';
 import { distinctFor, namedLoadings, type Loading } from './loading';
 import { hasAlternatives, pickParts } from './pick';
-import { beamLoads, partsOf, type LoadPart } from './parts';
+import { beamLoads, isSettlement, partsOf, type LoadPart } from './parts';
 import { valuesAt, probesOf, type Probe } from './probes';
 
 /** A loading, or a combination of which all is present. */
@@ -50,7 +50,9 @@ function telling(all: readonly Elementary[]): Elementary[] {
 /** A part of the largest value of an effect below which a value is rounding. */
 const ROUNDING = 1e-9;
 
-/** A beam ready to be solved under any combination of what lands on it. EI: Nmm2. */
+/**
+ * A beam ready to be solved under any combination of what lands on it. EI: Nmm2; null: not known, so that its supports hold firm and deflections say nothing.
+ */
 export class BeamModel {
   readonly length: number;
   /** Overhangs and spans, in order. */
@@ -67,7 +69,7 @@ export class BeamModel {
   constructor(
     readonly beam: Beam,
     readonly arrivals: readonly Arrival[],
-    EI: number,
+    EI: number | null,
     cases: LoadCases,
   ) {
     this.length = planLength(beam);
@@ -78,8 +80,12 @@ export class BeamModel {
     this.parts = partsOf(arrivals, this.spans, cases);
     this.system = new BeamSystem({
       length: this.length,
-      EI,
-      supports: beam.supports.map(({ at, fixed }) => ({ at: Math.min(at, this.length), fixed })),
+      EI: EI ?? 1e13,
+      supports: beam.supports.map(({ at, fixed, spring }) => ({
+        at: Math.min(at, this.length),
+        fixed,
+        spring: EI === null ? undefined : (spring ?? undefined),
+      })),
       hinges: beam.hinges,
       stretches: stretchesOf(beam),
     });
@@ -87,7 +93,24 @@ export class BeamModel {
 
   /** What the beam does under a combination with all that it has, or under one of its loadings. */
   solve(combination: Combination, present?: readonly boolean[]): BeamSolution {
-    return this.system.solve(this.loadsUnder({ combination, present }));
+    return this.solved(this.partsUnder({ combination, present }));
+  }
+
+  private solved(acting: readonly { readonly part: LoadPart; readonly factor: number }[]): BeamSolution {
+    const loads = acting.flatMap(({ part, factor }) => beamLoads(part.loads, factor, this.length));
+    if (!this.sinks) return this.system.solve(loads);
+    const sunk = this.beam.supports.map(() => 0);
+    for (const { part, factor } of acting)
+      for (const { arrival, value } of part.loads)
+        if (arrival.source.type === 'settlement')
+          sunk[arrival.source.support]! += factor * value * this.beam.supports[arrival.source.support]!.settlement;
+    const places = this.beam.supports.map(({ at }) => at);
+    return this.system.solve(loads, sunk).fromSunkLine(places, sunk);
+  }
+
+  /** Whether a support may sink, so that the beam bends. */
+  private get sinks(): boolean {
+    return this.parts.some(({ loads }) => loads.some(isSettlement));
   }
 
   /** The factored loads under a loading. */
@@ -105,7 +128,7 @@ export class BeamModel {
 
   /** Every part by itself, unfactored. */
   private get alone(): readonly BeamSolution[] {
-    return (this.aloneSolved ??= this.parts.map(({ loads }) => this.system.solve(beamLoads(loads, 1, this.length))));
+    return (this.aloneSolved ??= this.parts.map((part) => this.solved([{ part, factor: 1 }])));
   }
 
   /** What each part does to an effect at a place by itself, unfactored, in the order of the parts. */

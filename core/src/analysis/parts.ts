@@ -1,5 +1,5 @@
 import type { BeamLoad } from '../beam';
-import { caseIn, groupOf, isPermanent, sensesOf, unitOf, type LoadCase, type LoadCases } from '../load';
+import { caseIn, groupOf, isPermanent, sensesOf, unitOf, type LoadCase, type LoadCases, type Nature } from '../load';
 import { piecesOn, type Arrival, type ArrivalShape } from '../takedown';
 
 /** A load of a part: a shape on the beam times a value, N or N/mm. */
@@ -26,8 +26,9 @@ export interface LoadPart {
   readonly loads: readonly PartLoad[];
 }
 
-/** Load that may lie on one span and not on the next: wind and earthquake come over the whole. */
-const isFree = ({ nature }: LoadCase): boolean => nature === 'imposed' || nature === 'roofImposed' || nature === 'snow';
+/** Load that may lie on one span and not on the next, and what a settlement elsewhere brings; wind and earthquake come over the whole. */
+const FREE: ReadonlySet<Nature> = new Set(['imposed', 'roofImposed', 'snow', 'settlement']);
+const isFree = ({ nature }: LoadCase): boolean => FREE.has(nature);
 
 /** The parts of what lands on a beam. @param cases the load cases of the project */
 export function partsOf(
@@ -36,10 +37,10 @@ export function partsOf(
   cases: LoadCases,
 ): LoadPart[] {
   const parts = new Map<string, LoadPart & { readonly loads: PartLoad[] }>();
-  const add = (loadCase: LoadCase, sense: 1 | -1, span: number | null, presses: boolean, load: PartLoad) => {
+  const add = (loadCase: LoadCase, sense: 1 | -1, span: number | null, presses: boolean, load: PartLoad, own = '') => {
     if (load.value === 0) return;
     const unit = `${unitOf(loadCase)} ${sense}`;
-    const key = `${unit} ${span} ${presses}`;
+    const key = `${unit} ${span} ${presses} ${own}`;
     const found = parts.get(key);
     if (found) found.loads.push(load);
     else
@@ -60,6 +61,11 @@ export function partsOf(
       const loadCase = caseIn(cases, caseId);
       for (const sense of sensesOf(loadCase)) {
         const value = sense * byCase[caseId]!;
+        // each of its supports may sink or not, which no other part tells
+        if (arrival.source.type === 'settlement') {
+          add(loadCase, sense, null, true, { arrival, shape, value }, arrival.id);
+          continue;
+        }
         if (!isFree(loadCase)) {
           add(loadCase, sense, null, true, { arrival, shape, value });
           continue;
@@ -76,12 +82,19 @@ export function partsOf(
   return [...parts.values()];
 }
 
+/** Whether it is no load but a support that sinks. */
+export const isSettlement = ({ arrival }: PartLoad): boolean => arrival.source.type === 'settlement';
+
 /** Loads on the beam, N and N/mm, each times a factor. */
 export function beamLoads(loads: readonly PartLoad[], factor: number, length: number): BeamLoad[] {
-  return loads.map(({ shape, value }): BeamLoad => {
+  return loads.flatMap((load): BeamLoad[] => {
+    if (isSettlement(load)) return [];
+    const { shape, value } = load;
     const times = value * factor;
-    return shape.type === 'point'
-      ? { type: 'point', at: Math.min(shape.at, length), force: times }
-      : { type: 'distributed', from: shape.from, to: Math.min(shape.to, length), start: shape.start * times, end: shape.end * times };
+    return [
+      shape.type === 'point'
+        ? { type: 'point', at: Math.min(shape.at, length), force: times }
+        : { type: 'distributed', from: shape.from, to: Math.min(shape.to, length), start: shape.start * times, end: shape.end * times },
+    ];
   });
 }

@@ -42,6 +42,32 @@ export class BeamSolution {
     return { max, min };
   }
 
+  /**
+   * The same with deflections measured from the line through the sunk supports, which goes on straight over the ends.
+   * @param places of the supports, mm
+   * @param sunk how far each is sunk, mm
+   */
+  fromSunkLine(places: readonly number[], sunk: readonly number[]): BeamSolution {
+    const points = places.map((at, i) => ({ at, sunk: sunk[i]! })).sort((a, b) => a.at - b.at);
+    const pieces = this.pieces.map((piece): Piece => {
+      const middle = (piece.from + piece.to) / 2;
+      const next = Math.max(
+        1,
+        points.findIndex(({ at }, i) => i === points.length - 1 || at > middle),
+      );
+      const [a, b] = [points[next - 1]!, points[next] ?? points[next - 1]!];
+      const fall = b.at > a.at ? (b.sunk - a.sunk) / (b.at - a.at) : 0;
+      const [v0 = 0, v1 = 0, ...rest] = piece.deflection;
+      const [s0 = 0, ...more] = piece.slope;
+      return {
+        ...piece,
+        deflection: [v0 - a.sunk - fall * (piece.from - a.at), v1 - fall, ...rest],
+        slope: [s0 - fall, ...more],
+      };
+    });
+    return new BeamSolution(this.length, this.reactions, pieces);
+  }
+
   /** Places where the moment changes sign, ascending: the ends of hogging zones. */
   contraflexures(): number[] {
     const found: number[] = [];

@@ -12,6 +12,8 @@ const MINIMUM_SPACING = 1;
 interface Node {
   readonly at: number;
   readonly supported: boolean;
+  /** Its number among the supports as the beam names them; -1: it is none. */
+  readonly support: number;
   readonly fixed: boolean;
   readonly spring: number;
   readonly rotationSpring: number;
@@ -96,7 +98,18 @@ export class BeamSystem {
       const v = support && spring === 0 ? -1 : dof++;
       const left = fixed ? -1 : dof++;
       const right = fixed ? -1 : hinged ? dof++ : left;
-      return { at, supported: Boolean(support), fixed, spring, rotationSpring, settlement, v, left, right };
+      return {
+        at,
+        supported: Boolean(support),
+        support: support ? beam.supports.indexOf(support) : -1,
+        fixed,
+        spring,
+        rotationSpring,
+        settlement,
+        v,
+        left,
+        right,
+      };
     });
     this.size = dof;
     this.EI = this.nodes.slice(1).map(({ at }, k) => EI * factorAt({ stretches: this.stretches }, (this.nodes[k]!.at + at) / 2));
@@ -183,8 +196,12 @@ export class BeamSystem {
     return right;
   }
 
-  /** Reactions and exact internal forces for one set of loads. @throws BadInput for loads off the beam */
-  solve(loads: readonly BeamLoad[]): BeamSolution {
+  /**
+   * Reactions and exact internal forces for one set of loads.
+   * @param sunk how far each support is sunk, mm, in the order in which the beam names them; left out: as the beam says
+   * @throws BadInput for loads off the beam
+   */
+  solve(loads: readonly BeamLoad[], sunk?: readonly number[]): BeamSolution {
     for (const [i, load] of loads.entries()) requireOnBeam(load, this.beam.length, i);
     const { nodes } = this;
     const first = nodes[0]!;
@@ -203,9 +220,11 @@ export class BeamSystem {
       });
     });
     // a support that is sunk bends what is tied to it, or the foot of its spring draws it down
+    const sinks = ({ support, settlement }: Node) => (sunk && support >= 0 ? sunk[support]! : settlement);
     nodes.forEach((node, i) => {
-      if (node.settlement === 0) return;
-      if (node.v >= 0) right[node.v]! += node.spring * node.settlement;
+      const by = sinks(node);
+      if (by === 0) return;
+      if (node.v >= 0) right[node.v]! += node.spring * by;
       else
         for (const [k, own] of [
           [i - 1, 2],
@@ -214,7 +233,7 @@ export class BeamSystem {
           if (k < 0 || k + 1 >= nodes.length) continue;
           const stiffness = this.elementStiffness(k);
           this.elementDofs(k).forEach((dof, row) => {
-            if (dof >= 0) right[dof]! -= stiffness[4 * row + own]! * node.settlement;
+            if (dof >= 0) right[dof]! -= stiffness[4 * row + own]! * by;
           });
         }
     });
@@ -228,7 +247,7 @@ export class BeamSystem {
     const u = this.backSubstitute(right);
 
     const displacement = (dof: number) => (dof < 0 ? 0 : u[dof]!);
-    const down = (node: Node) => (node.v < 0 ? node.settlement : u[node.v]!);
+    const down = (node: Node) => (node.v < 0 ? sinks(node) : u[node.v]!);
     const pieces: Piece[] = [];
     const force = new Float64Array(nodes.length);
     const momentLeft = new Float64Array(nodes.length);

@@ -1,8 +1,7 @@
 import { BeamModel } from '../analysis';
-import { type Beam, type Building } from '../building';
+import { type Beam } from '../building';
 import { PlinthError } from '../error';
-import { steelGrade, type SteelGrade } from '../material';
-import { GRAVITY } from '../quantity';
+import { formatQuantity, GRAVITY, type UnitSystem } from '../quantity';
 import { findSection, isSection, type Section } from '../section';
 import { governing, Sheet, worstVerdict, type Assumption, type Check } from '../sheet';
 import { type Philosophy, type Standard } from '../standard';
@@ -13,6 +12,7 @@ import { deflectionChecks } from './deflection';
 import { reducedArrivals, reductionAssumption, reductionOf } from './reduction';
 import { mergeWorst, withoutSection, type MemberDesign, type PhilosophyResult } from './result';
 import type { Context } from './context';
+import { gradeFor } from './grade';
 import { noteRefusal } from './refusal';
 import { isReadBy } from './unreadFields';
 import { loadPathChecks } from './loadPath';
@@ -20,14 +20,6 @@ import { recordSupportForces } from './supportForces';
 import { recordEffects } from './effectsSheet';
 import { recordTakedown } from './takedownSheet';
 import { standingLoads, webChecks } from './standing';
-
-/** The grade of a member: its own, or that of the brief for such a product; welded shapes are made of the plates of rolled grades. */
-export function gradeFor(building: Building, member: { grade: string | null }, section: Section): SteelGrade {
-  const { brief } = building;
-  return steelGrade(
-    member.grade ?? (section.product === 'hollow' ? brief.hollowGrade : section.product === 'round' ? brief.roundGrade : brief.grade),
-  );
-}
 
 const isChannel = (designation: string | null) =>
   designation !== null && isSection(designation) && findSection(designation).shape.outline === 'channel';
@@ -39,7 +31,7 @@ export const ownWeightAllowance = (ownWeight: number): readonly [text: string, r
 ];
 
 /** What a beam's checks take for true, to be confirmed by somebody. */
-export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Standard): Assumption[] {
+export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Standard, units: UnitSystem): Assumption[] {
   const list: Assumption[] = [];
   const assume = (key: string, text: string, reason: string) => list.push({ type: 'assumption', key, text, reason });
   if (beam.section === null) assume('own-weight', ...ownWeightAllowance(beam.ownWeight));
@@ -97,9 +89,24 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
     if (fixed)
       assume(
         `fixed-${Math.round(at)}`,
-        `Its connection at ${+(at / 1000).toFixed(2)} m from its start holds it fully against turning${beam.supports.length === 1 ? ', sideways too; it may warp there' : ''}.`,
+        `Its connection at ${formatQuantity(at, 'length', units)} from its start holds it fully against turning${beam.supports.length === 1 ? ', sideways too; it may warp there' : ''}.`,
         'The connection, and what it is fixed to, have to take the moment; neither is designed for it here.',
       );
+  for (const { at, spring, settlement } of beam.supports) {
+    const place = formatQuantity(at, 'length', units);
+    if (spring !== null)
+      assume(
+        `yields-${Math.round(at)}`,
+        `Its support at ${place} goes down by its load over ${formatQuantity(spring, 'lineLoad', units)} per length.`,
+        'Typed, not derived: what is too stiff or too soft moves load to the other supports; the deflection of the beam counts it.',
+      );
+    if (settlement !== 0)
+      assume(
+        `sinks-${Math.round(at)}`,
+        `Its support at ${place} may sink by ${formatQuantity(settlement, 'sectionLength', units)} against the others, or by less.`,
+        'Typed, not derived. Elastic stiffness without creep; deflections count from the line through the sunk supports.',
+      );
+  }
   if (beam.stretches.length > 0)
     assume(
       'stretches',
@@ -172,7 +179,10 @@ export function designBeam(context: Context, id: string): MemberDesign {
   const beam = building.beams.get(id)!;
   const ledger = takedown.members.get(id)!;
   const reduction = reductionOf(context, id);
-  const assumptions = [...beamAssumptions(beam, ledger, standard), ...(reduction ? [reductionAssumption(reduction)] : [])];
+  const assumptions = [
+    ...beamAssumptions(beam, ledger, standard, building.brief.units),
+    ...(reduction ? [reductionAssumption(reduction)] : []),
+  ];
   const base = { id, kind: 'beam' as const, mark: beam.mark, section: beam.section, assumptions, reduction };
   const nothing = (reason: string): MemberDesign => ({
     ...base,
@@ -231,7 +241,8 @@ export function beamSheet(context: Context, id: string, philosophy: Philosophy =
   const ledger = takedown.members.get(id)!;
   const sheet = new Sheet();
   sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}. By ${philosophy.title}.`);
-  for (const assumption of beamAssumptions(beam, ledger, standard)) sheet.assume(assumption.key, assumption.text, assumption.reason);
+  for (const assumption of beamAssumptions(beam, ledger, standard, building.brief.units))
+    sheet.assume(assumption.key, assumption.text, assumption.reason);
   const unheld = withoutFloor(context, id, philosophy);
   if (unheld)
     sheet.note(

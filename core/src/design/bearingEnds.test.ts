@@ -59,7 +59,7 @@ describe('a beam drawn past its bearing point', () => {
   it('only its outermost supports have such ends, and one support alone has none', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 0, max: 6000 }), { minLength: 1, maxLength: 5 }), (places) => {
-        const supports = places.map((place) => ({ at: place, by: null, holdsDown: false, fixed: false }));
+        const supports = places.map((place) => ({ at: place, by: null, holdsDown: false, fixed: false, spring: null, settlement: 0 }));
         const ends = bearingEnds({ from: at(0), to: at(6000), supports, seat: null });
         for (const { from, to } of ends) expect(places.some((place) => place > from + 1e-9 && place < to - 1e-9)).toBe(false);
         if (places.length === 1) expect(ends).toEqual([]);

@@ -2,6 +2,7 @@ import { assemble, itemName, type Item, type ItemKind } from '../building';
 import { caseIn, isPermanent, lesserAlternatives, type LoadCases } from '../load';
 import { philosophyOf, STANDARDS } from '../standard';
 import { takeDown, type ByCase } from '../takedown';
+import { stiffnessBy } from './stiffness';
 
 /** An item that two revisions do not have alike. */
 export interface ItemDifference {
@@ -74,8 +75,9 @@ interface Handed {
 
 function reactionsBetween(items: readonly Item[]): Map<string, Handed> {
   const building = assemble(items);
-  const { rules } = philosophyOf(STANDARDS[building.brief.family], building.brief.combinationRule);
-  const takedown = takeDown(building, rules.lifting);
+  const standard = STANDARDS[building.brief.family];
+  const { rules } = philosophyOf(standard, building.brief.combinationRule);
+  const takedown = takeDown(building, rules.lifting, stiffnessBy(standard));
   const found = new Map<string, Handed>();
   for (const [id, { mark, leaves }] of takedown.members)
     for (const leave of leaves) {

@@ -13,6 +13,8 @@ const SYMBOLS = { moment: 'M', shear: 'V', deflection: 'd' } as const;
 export function acting(model: BeamModel, loading: Loading) {
   return model.partsUnder(loading).map(({ part, i, factor }) => {
     const where = `${part.span !== null && model.spans.length > 1 ? ` on span ${part.span + 1}` : ''}${part.presses ? '' : ', what relieves'}`;
+    const { arrival } = part.loads[0]!;
+    if (arrival.source.type === 'settlement') return { part, i, factor, title: arrival.label };
     return { part, i, factor, title: `${actingName(part.loadCase, part.sense)}${where}` };
   });
 }

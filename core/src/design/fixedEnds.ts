@@ -5,6 +5,7 @@ import { byRule, unproven, type Check, type Sheet } from '../sheet';
 import type { Philosophy } from '../standard';
 import type { MemberLedger } from '../takedown';
 import type { Context } from './context';
+import { stiffnessBy } from './stiffness';
 
 export const FIXING = { id: 'moment-of-a-fixed-beam', name: 'Moment of a fixed beam' } as const;
 
@@ -17,7 +18,7 @@ interface FixedBeam {
 
 /** The beams that are fixed to a member. */
 function fixedBeams(
-  { building, takedown }: Context,
+  { building, takedown, standard }: Context,
   ledger: Pick<MemberLedger, 'arrivals'>,
   combinations: readonly Combination[],
 ): FixedBeam[] {
@@ -30,8 +31,7 @@ function fixedBeams(
     const key = `${member}.${leave}`;
     if (!beam || !support?.fixed || seen.has(key)) return [];
     seen.add(key);
-    // without springs the stiffness itself is of no account
-    const model = new BeamModel(beam, takedown.members.get(member)!.arrivals, 1e13, building.cases);
+    const model = new BeamModel(beam, takedown.members.get(member)!.arrivals, stiffnessBy(standard)(building, beam), building.cases);
     const sets = model.endSets(leave, combinations);
     const worst = sets.reduce<EndSet | null>((a, b) => (a && Math.abs(a.forces.My) >= Math.abs(b.forces.My) ? a : b), null);
     return [{ mark: beam.mark, worst }];

@@ -1,4 +1,6 @@
-export { gradeFor, withoutFloor } from './beam';
+export { withoutFloor } from './beam';
+export { gradeFor } from './grade';
+export { stiffnessBy } from './stiffness';
 export { isReadBy, requireRead } from './unreadFields';
 export { contextOf, type Context } from './context';
 export { beamActions, unbracedSegments } from './beamActions';

@@ -22,6 +22,7 @@ import { designLooseEnds, footingEnd, memberEnd } from './designEnds';
 import { SurveyReader } from './looseEnds';
 import { dismissalKey, type JudgedLooseEnd, type MemberDesign, type RecordedAssumption } from './result';
 import { takedownSheet } from './takedownSheet';
+import { stiffnessBy } from './stiffness';
 
 /** Everything that follows from the items of a project: recomputed, never stored. */
 export interface ProjectResult {
@@ -99,8 +100,10 @@ export class ProjectEngine {
    */
   run(items: readonly Item[], isOver: () => boolean = () => false): ProjectResult {
     const drawn = this.assembler.assemble(items);
-    const philosophy = philosophyOf(STANDARDS[drawn.brief.family], drawn.brief.combinationRule);
-    if (this.takedown?.philosophy !== philosophy) this.takedown = { philosophy, engine: new TakedownEngine(philosophy.rules.lifting) };
+    const standard = STANDARDS[drawn.brief.family];
+    const philosophy = philosophyOf(standard, drawn.brief.combinationRule);
+    if (this.takedown?.philosophy !== philosophy)
+      this.takedown = { philosophy, engine: new TakedownEngine(philosophy.rules.lifting, stiffnessBy(standard)) };
     const wasBroken = this.broken;
     this.broken = true;
     const takedown = this.takedown.engine.run(drawn);

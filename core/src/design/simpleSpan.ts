@@ -11,7 +11,7 @@ const NEAR = 1e-6;
 
 /** Whether a beam spans from end to end between two supports, as one learns it first. */
 export function isSimpleSpan({ beam, length, isHeld }: BeamModel): boolean {
-  if (isHeld || beam.stretches.length > 0) return false;
+  if (isHeld || beam.stretches.length > 0 || beam.supports.some(({ spring }) => spring !== null)) return false;
   const [first, last, ...others] = beam.supports.map(({ at }) => at);
   return (
     others.length === 0 && first !== undefined && last !== undefined && first <= NEAR && last >= length - NEAR && beam.hinges.length === 0

@@ -5,6 +5,7 @@ import { TakedownEngine, withFoundSupports, type LooseEnd } from '../takedown';
 import { contextOf } from './context';
 import { iterate, type Feedback } from './feedback';
 import { lightest, trySections } from './sizing';
+import { stiffnessBy } from './stiffness';
 
 /** One member that was looked at while all are sized. */
 export interface SizingStep {
@@ -53,7 +54,8 @@ const OWN_WEIGHT: Feedback<Sizes> = {
 export function* sizeUnsized(items: readonly Item[]): Generator<SizingStep, SizedBuilding, void> {
   const assembler = new Assembler();
   const first = assembler.assemble(items);
-  const engine = new TakedownEngine(philosophyOf(STANDARDS[first.brief.family], first.brief.combinationRule).rules.lifting);
+  const standard = STANDARDS[first.brief.family];
+  const engine = new TakedownEngine(philosophyOf(standard, first.brief.combinationRule).rules.lifting, stiffnessBy(standard));
   const open = new Set(
     items.flatMap((item) =>
       (item.kind === 'beam' && item.body.role === 'beam') || item.kind === 'column'

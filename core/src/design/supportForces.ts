@@ -7,6 +7,7 @@ import type { Philosophy } from '../standard';
 import { PlinthError } from '../error';
 import type { Context } from './context';
 import { acting } from './effectsSheet';
+import { stiffnessBy } from './stiffness';
 
 /** What a beam hands to one of its supports, for the connection there: sets of forces that act at once, each the largest of something. */
 export interface SupportForces {
@@ -17,9 +18,10 @@ export interface SupportForces {
   readonly sets: readonly { readonly combination: string; readonly forces: EndForces }[];
 }
 
-const modelOf = ({ building, takedown }: Context, id: string): BeamModel =>
-  // nothing yields: the stiffness itself is of no account to the reactions
-  new BeamModel(building.beams.get(id)!, takedown.members.get(id)!.arrivals, 1e13, building.cases);
+function modelOf({ building, takedown, standard }: Context, id: string): BeamModel {
+  const beam = building.beams.get(id)!;
+  return new BeamModel(beam, takedown.members.get(id)!.arrivals, stiffnessBy(standard)(building, beam), building.cases);
+}
 
 /** Forces of a beam at each of its supports by the combinations for strength; imposed load is not reduced. None where it cannot be solved. */
 export function supportForces(context: Context, id: string, philosophy: Philosophy = context.philosophy): SupportForces[] {

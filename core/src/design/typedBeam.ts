@@ -1,13 +1,13 @@
 import { defaultBrief, item, type Beam, type Brief, type Item } from '../building';
 import { BadInput } from '../error';
-import type { Nature, Use } from '../load';
+import type { LoadNature, Use } from '../load';
 import { STANDARDS, type Standard } from '../standard';
 import { computeProject, sheetFor, type ProjectResult } from './project';
 
 /** A load that somebody types on a beam; mm, N, N/mm, downward. */
 export interface TypedLoad {
   readonly name: string;
-  readonly nature: Nature;
+  readonly nature: LoadNature;
   /** Use of an imposed load. */
   readonly use?: Use | undefined;
   readonly type: 'point' | 'line';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { item, type Item } from '../building';
-import { NATURES, type Nature } from '../load';
+import { LOAD_NATURES, type Nature } from '../load';
 import { findSection } from '../section';
 import { findTool, runTool } from '../tool';
 import { bay } from './bay.test.data';
@@ -40,7 +40,7 @@ function listsOf(items: readonly Item[]): Map<string, readonly Row[]> {
 
 describe('load of any nature', () => {
   const pads = { width: 2500, length: 2500, thickness: 600 };
-  it.each(FAMILIES.flatMap((family) => NATURES.map((nature) => [family, nature] as const)))(
+  it.each(FAMILIES.flatMap((family) => LOAD_NATURES.map((nature) => [family, nature] as const)))(
     '%s, %s: is in some check of all that it goes through, or a row says that it is not',
     (family, nature) => {
       const without = listsOf(bay({ family, footing: pads }));

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { findSection } from '../section';
 import { bay } from './bay.test.data';
-import { gradeFor } from './beam';
+import { gradeFor } from './grade';
 import { computeProject } from './project';
 import { contextOf } from './context';
 import { leastOf, nextLess, trySections, type Candidate } from './sizing';

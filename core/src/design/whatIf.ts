@@ -3,7 +3,7 @@ import { gradesFor, isMadeIn, steelGrade } from '../material';
 import { findSection } from '../section';
 import { STANDARDS, type Standard } from '../standard';
 import type { Takedown } from '../takedown';
-import { gradeFor } from './beam';
+import { gradeFor } from './grade';
 import { contextOf } from './context';
 import { lightest, trySections, type Candidate, type SizingRequest } from './sizing';
 

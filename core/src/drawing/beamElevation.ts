@@ -43,11 +43,12 @@ export function beamElevation(input: BeamElevationInput): Drawing {
   forces(pencil, input, X, top - 8);
   for (const at of beam.hinges) pencil.circle(X(at), axis, 3.2, 'paper', 'ink');
   restraints(pencil, beam, length, X, top, bottom);
-  beam.supports.forEach(({ at, fixed }, i) => {
+  beam.supports.forEach(({ at, fixed, spring, settlement }, i) => {
     if (fixed) pencil.built(X(at), top - 6, bottom + 8, sideOf(at, length));
     else pencil.support(X(at), bottom + 1);
     const anchor = X(at) < left + 30 ? 'start' : X(at) > right - 30 ? 'end' : 'middle';
-    const carrier = carriers[i];
+    const moves = `${spring === null ? '' : ', yields'}${settlement === 0 ? '' : ', may sink'}`;
+    const carrier = carriers[i] && `${carriers[i]}${moves}`;
     if (carrier)
       pencil.text(anchor === 'start' ? X(at) - 6 : anchor === 'end' ? X(at) + 6 : X(at), bottom + 19, carrier, { size: 10, anchor });
   });

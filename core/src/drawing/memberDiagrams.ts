@@ -1,9 +1,8 @@
 import type { BeamSolution, Effect } from '../beam';
 import { BeamModel, type Loading } from '../analysis';
-import { contextOf, gradeFor } from '../design';
+import { contextOf, stiffnessBy } from '../design';
 import { markOf, type Building } from '../building';
 import { PlinthError } from '../error';
-import { findSection } from '../section';
 import type { Takedown } from '../takedown';
 import { beamDiagram } from './beamDiagram';
 import { beamElevation } from './beamElevation';
@@ -36,8 +35,7 @@ export function memberDiagrams(
   if (!beam || !ledger) return { drawings: [], combinations: [] };
   const context = contextOf(building, takedown);
   try {
-    const section = beam.section === null ? null : findSection(beam.section);
-    const EI = section ? context.standard.youngsModulus(gradeFor(building, beam, section)) * section.properties.Iy : 1e13;
+    const EI = stiffnessBy(context.standard)(building, beam);
     const model = new BeamModel(beam, ledger.arrivals, EI, building.cases);
     const { strength, deflection } = context.combinations(context.philosophy);
     const factored = model.everyLoading(strength);
@@ -56,7 +54,7 @@ export function memberDiagrams(
     const loading = named ?? worst(factored, 'moment') ?? all[0]!;
     const sagging = named ?? worst(inService, 'deflection') ?? loading;
     const { combination } = loading;
-    const shown = section ? effects : effects.filter((effect) => effect !== 'deflection');
+    const shown = EI ? effects : effects.filter((effect) => effect !== 'deflection');
     const elevation = beamElevation({
       beam,
       length: model.length,

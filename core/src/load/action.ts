@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { text } from '../schema';
-import { isPermanent, NATURE_LABEL, NATURES, USES, type Nature, type Use } from './nature';
+import { isPermanent, LOAD_NATURES, NATURE_LABEL, NATURES, USES, type Nature, type Use } from './nature';
 
 /** Whether the cases of an action act all at once, or one of them at a time. */
 export const RELATIONS = ['together', 'alternatives'] as const;
@@ -14,7 +14,7 @@ export type Direction = (typeof DIRECTIONS)[number];
 export const actionSchema = z.strictObject({
   name: text(60, 1, 'an action needs a name').describe('what acts'),
   nature: z
-    .enum(NATURES)
+    .enum(LOAD_NATURES)
     .describe('nature, which decides how it is combined; the cases of a permanent action act all at once, as they are given'),
   use: z.enum(USES).optional().describe('use of an imposed action'),
   relation: z

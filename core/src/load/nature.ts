@@ -3,8 +3,13 @@ import { BadInput } from '../error';
 /** Natures of variable, seismic and accidental load: what the variable load of a build-up may be of. */
 export const VARIABLE_NATURES = ['imposed', 'roofImposed', 'snow', 'wind', 'temperature', 'seismic', 'accidental'] as const;
 
-/** Load natures: what a load is made of, which decides how it may be combined. */
-export const NATURES = ['permanent', 'superimposed', ...VARIABLE_NATURES] as const;
+/** What a load may be of. */
+export const LOAD_NATURES = ['permanent', 'superimposed', ...VARIABLE_NATURES] as const;
+
+export type LoadNature = (typeof LOAD_NATURES)[number];
+
+/** Natures of actions, which decide how they may be combined: of loads, and of supports that sink, which are no load. */
+export const NATURES = [...LOAD_NATURES, 'settlement'] as const;
 export type Nature = (typeof NATURES)[number];
 
 export const NATURE_LABEL: Record<Nature, string> = {
@@ -17,6 +22,7 @@ export const NATURE_LABEL: Record<Nature, string> = {
   temperature: 'temperature',
   seismic: 'seismic',
   accidental: 'accidental',
+  settlement: 'settlement',
 };
 
 export function isPermanent(nature: Nature): boolean {

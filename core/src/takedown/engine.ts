@@ -1,5 +1,5 @@
 import TinyQueue from 'tinyqueue';
-import { spreadHeight, type Brief, type Building } from '../building';
+import { spreadHeight, type Beam, type Brief, type Building } from '../building';
 import type { Combination, LoadCase } from '../load';
 import { Calculated } from './calculated';
 import { horizontalOf } from './horizontal';
@@ -13,10 +13,15 @@ import { calculate } from './outcome';
 import { primaryLoads } from './primary';
 import { Reading } from './reading';
 import { compare } from './route';
+import { withSettlements, yields } from './settlement';
+import type { Bearer } from './support/found';
 import type { Slot } from './slot';
 
 /** Combinations in which lifting of supports is judged; they come from the family. */
 export type LiftingRules = (cases: readonly LoadCase[]) => Combination[];
+
+/** E times I of a beam, Nmm2; null: no section is chosen. It comes from the family, and is asked where supports yield or sink. */
+export type BeamStiffness = (building: Building, beam: Beam) => number | null;
 
 /** What a run touched: the rest is as it was after the run before. */
 export interface TakedownNews {
@@ -59,7 +64,10 @@ export class TakedownEngine {
   /** What the last run really touched. */
   news: TakedownNews = { all: true, fresh: [], gone: [], panels: [] };
 
-  constructor(private readonly liftingRules: LiftingRules) {}
+  constructor(
+    private readonly liftingRules: LiftingRules,
+    private readonly stiffness: BeamStiffness = () => null,
+  ) {}
 
   run(building: Building): Takedown {
     try {
@@ -146,13 +154,15 @@ export class TakedownEngine {
     const loads = memory.loads.size === 0 ? NONE : (memory.loads.get(id) ?? NONE);
     const panels = this.landingsOn(building, node);
     const found = slot.ledger?.firstHand(node, loads, panels, slot.entry.own) ?? primaryLoads(building, node, loads, panels);
-    const arrivals = slot.gathered(found);
+    const gathered = slot.gathered(found);
+    const arrivals = node.kind === 'beam' ? this.sinking(building, node, slot, gathered) : gathered;
     this.calculating = slot;
     const outcome = calculate(node, arrivals, slot.bearers, {
       target: this.target,
       inLoop,
       reach,
       height: node.kind === 'wall' ? spreadHeight(building, node.body) : 0,
+      stiffness: (body) => this.stiffness(building, body),
       elevation: building.elevation,
     });
     if (!inLoop) for (const to of slot.targets) memory.stale.mark(to);
@@ -167,6 +177,13 @@ export class TakedownEngine {
     if (slot.mayLift) liftable.push(slot);
     else slot.lifting = NONE;
     this.noteEnds(slot);
+  }
+
+  /** What arrives on a beam, with what its supports bring by sinking, where its stiffness is known. */
+  private sinking(building: Building, node: Extract<Node, { kind: 'beam' }>, { bearers }: Slot, arrivals: readonly Landed[]) {
+    const supports = bearers as readonly Bearer[];
+    if (!yields(supports) || this.stiffness(building, node.body) === null) return arrivals;
+    return withSettlements(node, supports, arrivals);
   }
 
   private noteEnds(slot: Slot): void {
@@ -254,8 +271,8 @@ export class TakedownEngine {
 }
 
 /** One takedown of a building, without memory. @param lifting combinations in which lifting is judged */
-export function takeDown(building: Building, lifting: LiftingRules): Takedown {
-  return new TakedownEngine(lifting).run(building);
+export function takeDown(building: Building, lifting: LiftingRules, stiffness?: BeamStiffness): Takedown {
+  return new TakedownEngine(lifting, stiffness).run(building);
 }
 
 /** A transfer beam: as it is said of the beam, or by what it carries and the rule of the brief. */

@@ -82,6 +82,7 @@ function floorsOf(building: Building, takedown: Pick<Takedown, 'members'>, ledge
     }
     case 'ownWeight':
     case 'load':
+    case 'settlement':
       return [];
   }
 }

@@ -51,7 +51,7 @@ const known = new WeakMap<Beam, { bearers: readonly Bearer[]; beam: Beam }>();
 function withSupports(beam: Beam, bearers: readonly Bearer[]): Beam {
   const made = known.get(beam);
   if (made && (made.bearers === bearers || sameBearing(made.bearers, bearers))) return made.beam;
-  const placed = { ...beam, supports: bearers.map(({ at, by, holdsDown, fixed }) => ({ at, by, holdsDown, fixed })) };
+  const placed = { ...beam, supports: bearers.map(({ rule: _, ...support }) => support) };
   known.set(beam, { bearers, beam: placed });
   return placed;
 }

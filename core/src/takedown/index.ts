@@ -1,4 +1,4 @@
-export { takeDown, TakedownEngine, type LiftingRules, type TakedownNews } from './engine';
+export { takeDown, TakedownEngine, type BeamStiffness, type LiftingRules, type TakedownNews } from './engine';
 export { SupportPlacer, withFoundSupports } from './foundSupports';
 export { REACH } from './outcome';
 export { heaviestOnGround, onlyMembers, pathOf } from './path';

@@ -12,6 +12,7 @@ export type Source =
   | { readonly type: 'panel'; readonly panel: string }
   | { readonly type: 'ownWeight'; readonly allowance: boolean }
   | { readonly type: 'load'; readonly load: string }
+  | { readonly type: 'settlement'; readonly support: number }
   | { readonly type: 'member'; readonly member: string; readonly leave: number; readonly through?: string };
 
 /** One thing that lands on a member. The shape times the value of a case is the load of that case. */

@@ -8,7 +8,8 @@ import { shapeForce, type ArrivalShape } from './shape';
 import { LooseEnds, metres } from './looseEnd';
 import { withOneMore } from './few';
 import type { Node } from './node';
-import { leverOf, unitReactions } from './reactions';
+import { leverOf, unitReactions, type Asked } from './reactions';
+import { yields } from './settlement';
 import { piecesOn, spansBetween } from './span';
 import { clipShape, mapShape } from './shape';
 import type { Bearer, WallBearer } from './support/found';
@@ -40,6 +41,8 @@ export interface Surroundings {
   readonly reach: number;
   /** Of a wall, through which load spreads, mm. */
   readonly height: number;
+  /** E times I of a beam, Nmm2; null: no section is chosen. Asked where its supports yield or sink. */
+  readonly stiffness: (body: Beam) => number | null;
   /** Of a level, mm. */
   readonly elevation: (level: string) => number;
 }
@@ -335,15 +338,34 @@ class Calculation {
       }
       return { shares: BOTH, parts: null, isLever: true };
     }
+    const asked = (arrival: Landed): Asked => {
+      const { shape } = arrival;
+      if (arrival instanceof Handed || arrival.source.type !== 'settlement') return { shape };
+      const { support } = arrival.source;
+      return { sinks: support, by: supports[support]!.settlement };
+    };
     const stretches = stretchesOf(body);
     const spans = spansBetween(
       supports.map((support) => support.at),
       length,
     );
+    const EI = yields(supports) ? this.around.stiffness(body) : null;
+    if (EI === null && yields(supports))
+      this.ends.add(
+        'stiffness',
+        '',
+        `${node.mark} rests on supports that yield or sink, and no section is chosen`,
+        'What that does follows from its stiffness: until then its reactions are those of firm supports.',
+        'Choose its section, or let it be sized.',
+      );
     const solved = (shares: readonly (readonly number[])[], parts: Parts | null) => ({ shares, parts, isLever: false });
-    if (spans.length <= 1) return solved(byColumn(unitReactions(supports, { hinges, stretches }, length, arrivals), supports.length), null);
-    const pieces = arrivals.map((arrival) => piecesOn(spans, arrival.shape));
-    const rows = unitReactions(supports, { hinges, stretches }, length, pieces.flat());
+    if (spans.length <= 1)
+      return solved(byColumn(unitReactions(supports, { hinges, stretches }, length, arrivals.map(asked), EI), supports.length), null);
+    const pieces = arrivals.map((arrival) => {
+      const one = asked(arrival);
+      return 'sinks' in one ? [one] : piecesOn(spans, one.shape);
+    });
+    const rows = unitReactions(supports, { hinges, stretches }, length, pieces.flat(), EI);
     let n = 0;
     const parts = pieces.map((list) => list.map(() => rows[n++]!));
     return solved(

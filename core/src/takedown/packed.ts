@@ -20,7 +20,7 @@ export interface PackedLedgers {
 
 const KINDS: readonly MemberLedger['kind'][] = ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting'];
 /** How the source of what is brought is written; 0: a reaction handed on. */
-const SOURCES = ['handed', 'strip', 'panel', 'ownWeight', 'load', 'member'] as const;
+const SOURCES = ['handed', 'strip', 'panel', 'ownWeight', 'load', 'settlement', 'member'] as const;
 /** A word that is not there. */
 const NONE = -1;
 /** Leaves are in the message. */
@@ -113,6 +113,8 @@ class Packer {
         return this.put(Number(source.allowance));
       case 'load':
         return this.word(source.load);
+      case 'settlement':
+        return this.put(source.support);
       case 'member':
         this.word(source.member);
         this.put(source.leave);
@@ -231,6 +233,8 @@ class Unpacker {
         return { type, allowance: this.take() === 1 };
       case 'load':
         return { type, load: this.word() };
+      case 'settlement':
+        return { type, support: this.take() };
       default: {
         const [member, leave, through] = [this.word(), this.take(), this.wordOrNull()];
         return through === null ? { type: 'member', member, leave } : { type: 'member', member, leave, through };

@@ -1,13 +1,10 @@
 import { BeamSystem, type BeamLoad } from '../beam';
 import type { Beam } from '../building';
-import { type Arrival } from './ledger';
-import { shapeForce, shapeMoment } from './shape';
+import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
+import type { Bearer } from './support/found';
 
-/** A place where a beam rests. */
-interface Rest {
-  readonly at: number;
-  readonly fixed: boolean;
-}
+/** How a beam rests at a place. */
+type Rest = Pick<Bearer, 'at' | 'fixed' | 'spring'>;
 
 /**
  * Where the lever gives the reactions: two supports, apart by at least a millimetre and on the beam, neither of which is fixed. Null elsewhere.
@@ -20,24 +17,40 @@ export function leverOf(supports: readonly Rest[], length: number): { a: number;
   return { a, b, wholeSpan: a <= 1 && b >= length - 1 };
 }
 
-/** Reactions at every support under one unit of each arrival: two supports by the lever, more by the beam solver. */
+/** What is asked of the reactions: one unit of a shape, or how far a support sinks, mm. */
+export type Asked = { readonly shape: ArrivalShape } | { readonly sinks: number; readonly by: number };
+
+/**
+ * Reactions at every support under one unit of each arrival: two supports by the lever, more by the beam solver.
+ * @param EI Nmm2; null: not known, and nothing yields
+ */
 export function unitReactions(
   supports: readonly Rest[],
   { hinges, stretches }: Pick<Beam, 'hinges' | 'stretches'>,
   length: number,
-  arrivals: readonly Pick<Arrival, 'shape'>[],
+  arrivals: readonly Asked[],
+  EI: number | null,
 ): (readonly number[])[] {
   const lever = hinges.length === 0 ? leverOf(supports, length) : null;
   if (lever) {
     const { a, b } = lever;
-    return arrivals.map(({ shape }) => {
+    return arrivals.map((arrival) => {
+      // what turns freely on two supports feels nothing of it
+      if ('sinks' in arrival) return supports.map(() => 0);
+      const { shape } = arrival;
       const force = shapeForce(shape);
       const second = (shapeMoment(shape) - force * a) / (b - a);
       return [force - second, second];
     });
   }
-  const system = new BeamSystem({ length, EI: 1e13, supports: supports.map(({ at, fixed }) => ({ at, fixed })), hinges, stretches });
-  return arrivals.map(({ shape }) => {
+  const rests = supports.map(({ at, fixed, spring }) => ({ at, fixed, spring: EI === null ? undefined : (spring ?? undefined) }));
+  const system = new BeamSystem({ length, EI: EI ?? 1e13, supports: rests, hinges, stretches });
+  return arrivals.map((arrival) => {
+    if ('sinks' in arrival) {
+      const sunk = supports.map((_, j) => (j === arrival.sinks ? arrival.by : 0));
+      return system.solve([], sunk).reactions.map(({ force }) => force);
+    }
+    const { shape } = arrival;
     const load: BeamLoad =
       shape.type === 'point'
         ? { type: 'point', at: shape.at, force: 1 }

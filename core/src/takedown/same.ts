@@ -46,7 +46,12 @@ export function sameBearing(a: Bearers, b: Bearers): boolean {
     if (one.by !== two.by || one.rule !== two.rule) return false;
     if (
       'at' in one
-        ? !('at' in two) || one.at !== two.at || one.holdsDown !== two.holdsDown || one.fixed !== two.fixed
+        ? !('at' in two) ||
+          one.at !== two.at ||
+          one.holdsDown !== two.holdsDown ||
+          one.fixed !== two.fixed ||
+          one.spring !== two.spring ||
+          one.settlement !== two.settlement
         : !('from' in two) || one.from !== two.from || one.to !== two.to
     )
       return false;

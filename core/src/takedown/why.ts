@@ -61,7 +61,9 @@ export function why(building: Building, takedown: Takedown, member: string, leav
           ? source.allowance
             ? 'allowance: no section is chosen'
             : 'from the section or the face'
-          : 'typed load',
+          : source.type === 'settlement'
+            ? 'no load: what the beam takes from one support to another'
+            : 'typed load',
     };
   });
 }

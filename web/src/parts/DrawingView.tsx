@@ -13,6 +13,7 @@ const FILL: Record<Exclude<Fill, 'none'>, string> = {
   temperature: 'var(--n-temperature)',
   seismic: 'var(--n-seismic)',
   accidental: 'var(--n-accidental)',
+  settlement: 'var(--n-settlement)',
   paper: 'var(--panel)',
   accentWash: 'var(--oxide-wash)',
   concrete: 'var(--f-concrete)',

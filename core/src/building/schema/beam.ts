@@ -23,6 +23,13 @@ const beamSupportSchema = z.strictObject({
     .boolean()
     .default(false)
     .describe('true when the connection holds the beam against turning: the moment goes into what it rests on'),
+  spring: quantity('lineLoad', 'force per length under which it goes down', { above: 0 })
+    .nullable()
+    .default(null)
+    .describe('force per length under which it goes down; null: it does not'),
+  settlement: quantity('sectionLength', 'how far it sinks below the others, downward')
+    .default(0)
+    .describe('how far it may sink below the other supports, downward; of one on a spring its foot. Read with the sign'),
 });
 
 const stretchSchema = z.strictObject({
@@ -44,7 +51,7 @@ export const beamSchema = z.strictObject({
   supports: z
     .array(beamSupportSchema)
     .max(60)
-    .describe('where it rests, and on what; when supports are found, only what is held down or fixed is read here'),
+    .describe('where it rests, and on what; when supports are found, only how each is held, yields or sinks is read here'),
   hinges: z
     .array(quantity('length', 'from the start of the beam', { min: 0 }))
     .max(40)

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { caseFields, NATURES, USES } from '../../load';
+import { caseFields, LOAD_NATURES, USES } from '../../load';
 import { quantity } from '../../quantity';
 import { id, mark, note, outline, pointSchema, reference, status } from './common';
 import { text } from '../../schema';
@@ -58,7 +58,7 @@ export const loadSchema = z.strictObject({
   label: text(60, 1, 'a load needs a name').describe('what the load is'),
   on: id.describe('member that it acts on; of an area load the panel'),
   type: z.enum(['point', 'line', 'area']).describe('point or line on a member, or an area of a panel'),
-  nature: z.enum(NATURES).describe('nature'),
+  nature: z.enum(LOAD_NATURES).describe('nature'),
   use: z.enum(USES).optional().describe('use of an imposed load'),
   ...caseFields,
   at: quantity('length', 'point load: from the start of the member', { min: 0 }).default(0),

@@ -1,6 +1,6 @@
 import { END_CONDITIONS, markOf, readShape, type Building } from '../../building';
 import { BadInput } from '../../error';
-import { caseIdOfLoad, casesOfAction, NATURES, USES, type LoadCaseReference } from '../../load';
+import { caseIdOfLoad, casesOfAction, LOAD_NATURES, USES, type LoadCaseReference } from '../../load';
 import { steelGrade } from '../../material';
 import { DISPLAY, parseQuantity, type Kind, type UnitSystem } from '../../quantity';
 
@@ -377,7 +377,7 @@ export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
     text('label', 'label'),
     on,
     choice('type', 'type', same(['point', 'line', 'area'])),
-    choice('nature', 'nature', same(NATURES)),
+    choice('nature', 'nature', same(LOAD_NATURES)),
     choice('use', 'use', same(USES)),
     quantity('at', 'length', 'at'),
     quantity('force', 'force', 'force'),

@@ -71,6 +71,7 @@ const LETTER = {
   temperature: 'T',
   seismic: 'E',
   accidental: 'Ak',
+  settlement: 'T',
 } as const;
 
 function expand(
@@ -97,7 +98,7 @@ function expand(
         if (c.nature === 'imposed') return pattern.L ?? 0;
         if (c.nature === 'wind') return pattern.W ?? 0;
         // 2.3.4, 2.4.4: the factor of self-straining force is the engineer's
-        if (c.nature === 'temperature') return 0;
+        if (c.nature === 'temperature' || c.nature === 'settlement') return 0;
         if (c.nature === 'seismic') return pattern.E ?? 0;
         if (c.nature === 'accidental') return pattern.A ?? 0;
         return (c.nature === roof ? (pattern.R ?? 0) : 0) + (c.nature === 'snow' ? (pattern.S ?? 0) : 0);

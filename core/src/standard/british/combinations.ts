@@ -28,8 +28,9 @@ const SERVICE: readonly Pattern[] = [
 ];
 
 const SYMBOL: Partial<Record<Nature, string>> = { imposed: 'Qi', roofImposed: 'Qr', snow: 'S', wind: 'W' };
-/** Temperature, seismic and accidental actions have no combination here. */
-const isLeftOut = (nature: Nature) => nature === 'temperature' || nature === 'seismic' || nature === 'accidental';
+/** Temperature, seismic and accidental actions, and settlements, have no combination here. */
+const LEFT_OUT: ReadonlySet<Nature> = new Set(['temperature', 'seismic', 'accidental', 'settlement']);
+const isLeftOut = (nature: Nature) => LEFT_OUT.has(nature);
 
 const written = (factor: number) => +factor.toFixed(2);
 

@@ -5,6 +5,8 @@ import type { Philosophy } from '../standard';
 /** Partial factors of EN 1990 table NA.A1.2(B), and of table A1.2(A) for equilibrium. */
 export const GAMMA_G = 1.35;
 export const GAMMA_Q = 1.5;
+/** Of what settlements bring, worked out by elastic theory: table A2.4(B), for want of one for buildings; none where it helps. */
+const GAMMA_SETTLEMENT = 1.2;
 /** Reduction of unfavourable permanent load in 6.10b, UK annex. */
 export const XI = 0.925;
 const EQU_UNFAVOURABLE = 1.1;
@@ -53,12 +55,13 @@ const LABEL: Readonly<Record<Nature, string>> = {
   temperature: 'T',
   seismic: 'E',
   accidental: 'A',
+  settlement: 'G(set)',
 };
 const label = ({ nature, use }: LoadCase) => (nature === 'imposed' ? `Q(${use})` : LABEL[nature]);
 
 /** Actions of an event: one of them has combinations of its own, in which no partial factor is above 1. */
 const isEvent = (nature: Nature): nature is 'seismic' | 'accidental' => nature === 'seismic' || nature === 'accidental';
-const isVariable = ({ nature }: LoadCase) => !isPermanent(nature) && !isEvent(nature);
+const isVariable = ({ nature }: LoadCase) => !isPermanent(nature) && !isEvent(nature) && nature !== 'settlement';
 
 /**
  * Sets of variable cases that may act together: imposed load on a roof is not combined with snow or wind, EN 1991-1-1 3.3.2(1).
@@ -78,6 +81,8 @@ interface Pattern {
   readonly purpose: Combination['purpose'];
   readonly permanent: number;
   readonly permanentIs?: Combination['permanent'];
+  /** Factor of settlement; left out: 1. */
+  readonly settlement?: number;
   readonly favourablePermanent?: number;
   /** Factor of a variable action that no psi reduces; left out: 1. */
   readonly full?: number;
@@ -113,6 +118,7 @@ function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
     for (const leading of leaders) {
       const factors = factorsFor(cases, (c) => {
         if (isPermanent(c.nature)) return pattern.permanent;
+        if (c.nature === 'settlement') return pattern.settlement ?? 1;
         if (c.nature === event) return 1;
         if (!set.includes(c)) return 0;
         return (leads && leading.includes(c) ? leads : others)(psiOf(c));
@@ -143,6 +149,7 @@ function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
 
 const factored = (factor: number) => ({
   full: factor,
+  settlement: factor > 1 ? GAMMA_SETTLEMENT : 1,
   leading: () => factor,
   others: ({ psi0 }: Psi) => factor * psi0,
 });
@@ -175,7 +182,7 @@ const rules = (rule: '6.10' | '6.10ab'): LoadRules => ({
             ...expand(cases, { ...common, id: '6.10b', clause: 'EN 1990 (6.10b)', permanent: XI * GAMMA_G }),
           ];
     // permanent load is of one source: where it helps, all of it counts once (table A1.2(B), note 3), beside every leading action
-    const light = cases.some(isVariable)
+    const light = cases.some((c) => isVariable(c) || c.nature === 'settlement')
       ? expand(cases, {
           ...common,
           id: `${rule === '6.10' ? '6.10' : '6.10b'} light`,

@@ -1,5 +1,5 @@
 import type { Beam, PlanPoint } from '../../building';
-import type { Bearer, SupportDoubt } from './found';
+import { FIRM, type Bearer, type SupportDoubt } from './found';
 import { crossing, endToEnd, nearest, overlap } from './line';
 import type { OnLine } from './levelPlan';
 import type { LevelFinders } from './finders';
@@ -70,41 +70,49 @@ export function findBeamSupports(
     supports.set(
       id,
       candidates.map(({ at, by, rule }) => {
-        const { holdsDown, fixed } = heldAs(body, by, at, reach);
-        return { by, at, holdsDown, fixed, rule };
+        return { by, at, rule, ...heldAs(body, by, at, reach) };
       }),
     );
   }
   return { supports, doubts };
 }
 
-const LOOSE = { holdsDown: false, fixed: false } as const;
+const LOOSE = { holdsDown: false, ...FIRM } as const;
 
 const isSaid = (support: Beam['supports'][number], by: string, at: number, reach: number) =>
   support.by === by && Math.abs(support.at - at) <= 2 * reach;
 
-/** Supports that somebody said are fixed, and that are not found where they were: the beam would turn there without a word. */
+/** What was said of a support beside that it holds down; empty: nothing. */
+const saidOf = ({ fixed, spring, settlement }: Beam['supports'][number]): string =>
+  [...(fixed ? ['to be fixed'] : []), ...(spring !== null ? ['to yield'] : []), ...(settlement !== 0 ? ['to sink'] : [])].join(' and ');
+
+/** Supports that somebody said are fixed, yield or sink, and that are not found where they were: the beam would do otherwise there without a word. */
 function lostFixings(beams: readonly OnLine<Beam>[], found: readonly (readonly Candidate[] | null)[], reach: number): SupportDoubt[] {
   return beams.flatMap(({ id, body }, i) => {
     const candidates = found[i];
     if (!candidates || body.supports.length === 0) return [];
     return body.supports
-      .filter((support) => support.fixed && !candidates.some(({ by, at }) => isSaid(support, by, at, reach)))
-      .map(({ at }): SupportDoubt => ({
+      .filter((support) => saidOf(support) !== '' && !candidates.some(({ by, at }) => isSaid(support, by, at, reach)))
+      .map((support): SupportDoubt => ({
         kind: 'unfixed',
         item: id,
-        title: `${body.mark} was said to be fixed at ${(at / 1000).toFixed(2)} m, and what it was fixed to is not found there`,
-        why: 'It was moved, or what carries it was: it is calculated as if it turned freely there.',
-        remedy: 'Say again in its form which of its supports is fixed.',
+        title: `${body.mark} was said ${saidOf(support)} at ${(support.at / 1000).toFixed(2)} m, and what it rested on is not found there`,
+        why: 'It was moved, or what carries it was: it is calculated as if nobody had said so.',
+        remedy: 'Say again in its form how its supports hold it.',
       }));
   });
 }
 
-/** A found support is held down, or fixed, when the person said so of this support. */
-function heldAs(beam: Beam, by: string, at: number, reach: number): Pick<Bearer, 'holdsDown' | 'fixed'> {
+/** A found support is held down, fixed, yields or sinks as the person said of this support. */
+function heldAs(beam: Beam, by: string, at: number, reach: number): Omit<Bearer, 'by' | 'at' | 'rule'> {
   if (beam.supports.length === 0) return LOOSE;
   const said = beam.supports.filter((support) => isSaid(support, by, at, reach));
-  return { holdsDown: said.some(({ holdsDown }) => holdsDown), fixed: said.some(({ fixed }) => fixed) };
+  return {
+    holdsDown: said.some(({ holdsDown }) => holdsDown),
+    fixed: said.some(({ fixed }) => fixed),
+    spring: said.find(({ spring }) => spring !== null)?.spring ?? null,
+    settlement: said.find(({ settlement }) => settlement !== 0)?.settlement ?? 0,
+  };
 }
 
 interface Post {

@@ -1,16 +1,16 @@
 import type { PlanPoint, Wall } from '../../building';
-import { NAMED, type Bearer, type WallBearer } from './found';
+import { FIRM, NAMED, type Bearer, type WallBearer } from './found';
 import type { LevelFinders } from './finders';
 import { nearest, overlap } from './line';
 import type { LevelPlan, OnLine } from './levelPlan';
 
 const STANDS_ON = 'it stands on {}';
 const CONTINUES = '{} continues beneath it';
-const NOTHING: Bearer = { by: null, at: 0, holdsDown: true, fixed: false, rule: 'nothing was found within reach' };
+const NOTHING: Bearer = { by: null, at: 0, holdsDown: true, ...FIRM, rule: 'nothing was found within reach' };
 
 /** What takes the foot of a column at this level: a pad, a column that comes up, a beam, a wall, a strip footing. */
 function postFoot(id: string, at: PlanPoint, level: LevelPlan, finders: LevelFinders, reach: number): Bearer {
-  const bearer = (by: string, rule: string): Bearer => ({ by, at: 0, holdsDown: true, fixed: false, rule });
+  const bearer = (by: string, rule: string): Bearer => ({ by, at: 0, holdsDown: true, ...FIRM, rule });
   const closest = <T extends { readonly id: string }>(entries: readonly T[], distance: (entry: T) => number): T | undefined => {
     let best: T | undefined;
     let least = reach;
@@ -44,7 +44,7 @@ function postFoot(id: string, at: PlanPoint, level: LevelPlan, finders: LevelFin
 /** Feet of columns and heads of hangers at a level, found or named. */
 export function findPosts(level: LevelPlan, finders: LevelFinders, reach: number): Map<string, Bearer> {
   const posts = new Map<string, Bearer>();
-  const named = (by: string | null): Bearer => ({ by, at: 0, holdsDown: true, fixed: false, rule: NAMED });
+  const named = (by: string | null): Bearer => ({ by, at: 0, holdsDown: true, ...FIRM, rule: NAMED });
   for (const { id, body } of level.columnsAbove)
     posts.set(id, body.supportsFound ? postFoot(id, body.at, level, finders, reach) : named(body.by));
   for (const { id, body } of level.hangersAbove) {
@@ -55,7 +55,7 @@ export function findPosts(level: LevelPlan, finders: LevelFinders, reach: number
     const { x, y } = body.at;
     const beams = finders.beams.near(x, y, x, y, reach).map((beam) => ({ beam, distance: nearest(beam.line, body.at).distance }));
     const best = beams.filter((b) => b.distance <= reach).sort((a, b) => a.distance - b.distance)[0];
-    posts.set(id, best ? { by: best.beam.id, at: 0, holdsDown: true, fixed: false, rule: 'it hangs from {}' } : NOTHING);
+    posts.set(id, best ? { by: best.beam.id, at: 0, holdsDown: true, ...FIRM, rule: 'it hangs from {}' } : NOTHING);
   }
   return posts;
 }

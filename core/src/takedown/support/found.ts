@@ -7,6 +7,10 @@ export interface Bearer {
   readonly holdsDown: boolean;
   /** It holds a beam against turning. */
   readonly fixed: boolean;
+  /** What it yields under, N/mm; null: it does not. */
+  readonly spring: number | null;
+  /** How far it may sink, mm, downward. */
+  readonly settlement: number;
   /** How it came to be: the rule that found it, with "{}" for the mark of what takes the load, or that it was named. */
   readonly rule: string;
 }
@@ -35,6 +39,9 @@ export interface FoundSupports {
   readonly walls: ReadonlyMap<string, readonly WallBearer[]>;
   readonly doubts: readonly SupportDoubt[];
 }
+
+/** A support that holds firm and may turn. */
+export const FIRM = { fixed: false, spring: null, settlement: 0 } as const;
 
 export const NAMED = 'named';
 

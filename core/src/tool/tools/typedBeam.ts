@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { isReadBy, TYPED_BEAM, typedBeam, typedBeamSheet } from '../../design';
 import { BadInput } from '../../error';
-import { NATURES, SERVICE_LEVELS, USES, usedAs } from '../../load';
+import { LOAD_NATURES, SERVICE_LEVELS, USES, usedAs } from '../../load';
 import { quantity } from '../../quantity';
 import { STANDARDS, philosophyOf } from '../../standard';
 import { defineTool } from '../tool';
@@ -9,7 +9,7 @@ import { designation, text } from '../../schema';
 
 const loadFields = {
   name: text(60).default('').describe('what it is'),
-  nature: z.enum(NATURES).describe('nature'),
+  nature: z.enum(LOAD_NATURES).describe('nature'),
   use: z.enum(USES).optional().describe('use of an imposed load, and of no other'),
 };
 const loadSchema = z.discriminatedUnion('type', [

@@ -1,5 +1,5 @@
 import { caseOf, type TypedBeam, type TypedLoad } from '@plinth/core';
-import { usualOf, usualOptions } from '../../parts/caseOptions';
+import { loadOptions, usualLoad } from '../../parts/caseOptions';
 import { QuantityField, SelectField, TextField } from '../../parts/fields';
 
 /** The typed loads, each a row of its own. */
@@ -32,10 +32,10 @@ export function BeamLoads({ input, change }: { input: TypedBeam; change: (part: 
               label="is"
               value={caseOf(load.nature, load.use).id}
               commit={(value) => {
-                const { nature, use } = usualOf(value);
+                const { nature, use } = usualLoad(value);
                 set(i, { nature, use: use ?? load.use });
               }}
-              options={usualOptions}
+              options={loadOptions}
             />
             <button
               type="button"

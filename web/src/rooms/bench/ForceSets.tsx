@@ -10,7 +10,7 @@ import {
   type ForcesGiven,
   type UnitSystem,
 } from '@plinth/core';
-import { usualOf, usualOptions } from '../../parts/caseOptions';
+import { forceOptions, usualOf } from '../../parts/caseOptions';
 import { CheckField, QuantityField, SelectField, TextField } from '../../parts/fields';
 import { Question } from '../../parts/Question';
 import { METHODS } from './methods';
@@ -116,7 +116,7 @@ export function ForceSets({
               const { nature, use } = usualOf(value);
               put({ nature, use: use ?? set.use });
             }}
-            options={usualOptions}
+            options={forceOptions}
           />
         ) : null}
         {given === 'cases' && !set.notionalOf ? (

@@ -1,4 +1,15 @@
-import { areAlternatives, isPermanent, NATURE_LABEL, NATURES, USE_LABEL, USES, type Item, type Nature, type Use } from '@plinth/core';
+import {
+  areAlternatives,
+  isPermanent,
+  NATURE_LABEL,
+  LOAD_NATURES,
+  USE_LABEL,
+  USES,
+  type Item,
+  type LoadNature,
+  type Nature,
+  type Use,
+} from '@plinth/core';
 import { SelectField, TextField } from '../../parts/fields';
 import { NatureMark } from '../../parts/NatureMark';
 import { useItems } from '../../project/context';
@@ -73,7 +84,7 @@ function ActionForm({ item }: { item: ActionItem }) {
             commit={(value) =>
               set(
                 {
-                  nature: value as Nature,
+                  nature: value as LoadNature,
                   use: value === 'imposed' ? (body.use ?? 'A') : undefined,
                   // permanent load is there all at once, in one sense
                   ...(isPermanent(value as Nature) ? { relation: 'together', direction: 'asGiven' } : {}),
@@ -81,7 +92,7 @@ function ActionForm({ item }: { item: ActionItem }) {
                 `now ${NATURE_LABEL[value as Nature]}`,
               )
             }
-            options={NATURES.map((nature) => ({ value: nature, label: NATURE_LABEL[nature] }))}
+            options={LOAD_NATURES.map((nature) => ({ value: nature, label: NATURE_LABEL[nature] }))}
           />
           {body.nature === 'imposed' ? (
             <SelectField

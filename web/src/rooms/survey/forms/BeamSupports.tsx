@@ -1,16 +1,20 @@
 import { formatQuantity, markOf, planLength, ruleInWords, type Beam } from '@plinth/core';
-import { CheckField, QuantityField, SelectField } from '../../../parts/fields';
+import { CheckField, OptionalQuantityField, QuantityField, SelectField } from '../../../parts/fields';
 import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
 import { supportOptions } from '../place';
 import type { Of } from './common';
 
 type Support = Beam['supports'][number];
-type Held = Pick<Support, 'holdsDown' | 'fixed'>;
+type Held = Omit<Support, 'at' | 'by'>;
 
 /** What a change of how a beam is held is called in the history. */
-const heldWords = ({ holdsDown, fixed }: Partial<Held>) =>
-  fixed !== undefined ? (fixed ? 'fixed' : 'turns freely') : holdsDown ? 'held down' : 'not held down';
+function heldWords({ holdsDown, fixed, spring, settlement }: Partial<Held>): string {
+  if (spring !== undefined) return spring === null ? 'holds firm' : 'yields';
+  if (settlement !== undefined) return settlement === 0 ? 'does not sink' : 'sinks';
+  if (fixed !== undefined) return fixed ? 'fixed' : 'turns freely';
+  return holdsDown ? 'held down' : 'not held down';
+}
 
 /** What a beam rests on, as found or as named, and how its connections hold it. */
 export function BeamSupports({ item }: { item: Of<'beam'> }) {
@@ -21,23 +25,25 @@ export function BeamSupports({ item }: { item: Of<'beam'> }) {
   const options = supportOptions(building, item.id, ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting']);
   const set = (change: Partial<Beam>, what: string) => patch(item, change, `${body.mark}: ${what}`);
   const found = (computed.takedown.bearers.get(item.id) ?? []).flatMap((bearer) => ('at' in bearer ? [bearer] : []));
-  const asNamed = found.map(({ at, by, holdsDown, fixed }): Support => ({ at, by, holdsDown, fixed }));
+  const asNamed = found.map(({ rule: _, ...support }): Support => support);
   const hold = (at: number, by: string | null, change: Partial<Held>) =>
     set({ supports: asNamed.map((one) => (one.at === at && one.by === by ? { ...one, ...change } : one)) }, heldWords(change));
   const change = (i: number, change: Partial<Support>, what = 'support changed') =>
     set({ supports: body.supports.map((old, j) => (j === i ? { ...old, ...change } : old)) }, what);
   const tooFew = found.length < 2 && !found.some(({ fixed }) => fixed);
+  // two supports on which it turns freely take the same whatever they do
+  const mayYield = found.length > 2 || found.some(({ fixed, spring, settlement }) => fixed || spring !== null || settlement !== 0);
   return (
     <section aria-label="Supports">
       <h3 className="label">Rests on</h3>
       {body.supportsFound ? (
         <>
-          {found.map(({ at, by, rule, holdsDown, fixed }) => (
+          {found.map(({ at, by, rule, ...held }) => (
             <div key={`${at}-${by}`} className="mt-1 border-l-2 border-rule pl-2">
               <span className="font-semibold">{by === null ? 'nothing' : markOf(building, by)}</span> at{' '}
               {formatQuantity(at, 'length', units)}
               <span className="block text-[12px] text-soft">found: {ruleInWords({ rule }, by === null ? '' : markOf(building, by))}</span>
-              <HoldFields held={{ holdsDown, fixed }} commit={(held) => hold(at, by, held)} />
+              <HoldFields held={held} yields={mayYield} commit={(held) => hold(at, by, held)} />
             </div>
           ))}
           {tooFew ? (
@@ -69,7 +75,7 @@ export function BeamSupports({ item }: { item: Of<'beam'> }) {
                 Take away
               </button>
               <div className="col-span-3">
-                <HoldFields held={entry} commit={(held) => change(i, held, heldWords(held))} />
+                <HoldFields held={entry} yields={mayYield} commit={(held) => change(i, held, heldWords(held))} />
               </div>
             </div>
           ))}
@@ -78,7 +84,12 @@ export function BeamSupports({ item }: { item: Of<'beam'> }) {
               type="button"
               className="btn-line"
               onClick={() =>
-                quietly(set({ supports: [...body.supports, { at: length, by: null, holdsDown: false, fixed: false }] }, 'support added'))
+                quietly(
+                  set(
+                    { supports: [...body.supports, { at: length, by: null, holdsDown: false, fixed: false, spring: null, settlement: 0 }] },
+                    'support added',
+                  ),
+                )
               }
             >
               Add a support
@@ -93,11 +104,32 @@ export function BeamSupports({ item }: { item: Of<'beam'> }) {
   );
 }
 
-function HoldFields({ held, commit }: { held: Held; commit: (change: Partial<Held>) => Promise<void> }) {
+interface HoldProps {
+  readonly held: Held;
+  /** Whether it is asked how far the support goes down. */
+  readonly yields: boolean;
+  readonly commit: (change: Partial<Held>) => Promise<void>;
+}
+
+function HoldFields({ held, yields, commit }: HoldProps) {
   return (
-    <div className="flex gap-4">
-      <CheckField label="holds down" value={held.holdsDown} commit={(holdsDown) => commit({ holdsDown })} />
-      <CheckField label="fixed against turning" value={held.fixed} commit={(fixed) => commit({ fixed })} />
-    </div>
+    <>
+      <div className="flex gap-4">
+        <CheckField label="holds down" value={held.holdsDown} commit={(holdsDown) => commit({ holdsDown })} />
+        <CheckField label="fixed against turning" value={held.fixed} commit={(fixed) => commit({ fixed })} />
+      </div>
+      {yields ? (
+        <div className="grid grid-cols-2 gap-2">
+          <OptionalQuantityField
+            label="yields, force per length"
+            kind="lineLoad"
+            empty="holds firm"
+            value={held.spring}
+            commit={(spring) => commit({ spring })}
+          />
+          <QuantityField label="may sink by" kind="sectionLength" value={held.settlement} commit={(settlement) => commit({ settlement })} />
+        </div>
+      ) : null}
+    </>
   );
 }

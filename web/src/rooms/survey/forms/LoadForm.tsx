@@ -1,4 +1,4 @@
-import { NATURES, USE_LABEL, USES, type ExtraLoad, type Use } from '@plinth/core';
+import { LOAD_NATURES, USE_LABEL, USES, type ExtraLoad, type Use } from '@plinth/core';
 import { caseOptions, caseValue } from '../../../parts/caseOptions';
 import { QuantityField, SelectField } from '../../../parts/fields';
 import { PanelHead } from '../../../parts/SidePanel';
@@ -12,7 +12,7 @@ export function LoadForm({ item }: { item: Of<'load'> }) {
   const { building } = useProject();
   const { patch } = useEdit();
   const { body } = item;
-  const natures = caseOptions(building.actions, NATURES, body.use);
+  const natures = caseOptions(building.actions, LOAD_NATURES, body.use);
   const set = (change: Partial<ExtraLoad>, what: string) => patch(item, change, `${body.label}: ${what}`);
   return (
     <div className="space-y-3">
