@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { defaultBrief, item, type Family, type Item } from '../building';
+import { ebbwickSailLoft } from '../exchange';
 import { findSection } from '../section';
-import { audit, checkKey, isCheck } from '../sheet';
+import { audit, checkKey, entriesOf, isCheck } from '../sheet';
 import { evaluate } from '../sheet/evaluate.test.data';
 import { packLedgers, shapeForce, unpackLedger } from '../takedown';
 import { COMBINATION } from './uncombined';
@@ -83,6 +84,8 @@ describe('a support that sinks', () => {
     expect(demand(firm, firm, { settlement: 10 })).toBeCloseTo((dead + 1.2 * brought) / 1e6, 6);
     // each end by itself, and both: twice as much
     expect(demand({ settlement: 10 }, firm, { settlement: 10 })).toBeCloseTo((dead + 2.4 * brought) / 1e6, 6);
+    // the middle one need not sink with it
+    expect(demand({ settlement: 10 }, { settlement: 10 }, firm)).toBeCloseTo((dead + 1.2 * brought) / 1e6, 6);
     expect(demand(firm, { settlement: 4 }, firm)).toBeCloseTo(dead / 1e6, 6);
   });
   it('deflections count from the sunk line: a span that leans sags no more for it', () => {
@@ -126,6 +129,24 @@ describe('a support that sinks', () => {
     expect(JSON.stringify(sheetFor(project, 'B')!.entries)).toContain('settlement of support 1');
     const sets = supportForces(contextOf(project.building, project.takedown), 'B')[1]!.sets;
     expect(Math.max(...sets.map(({ forces }) => forces.Vz))).toBeGreaterThan(0);
+  });
+  it('the reactions on a sheet are those that are handed on, case by case', () => {
+    const settled = computeProject(twoSpans([{ settlement: 10 }, { spring: 4000, settlement: -5 }, firm], { q: 6 }));
+    let seen = 0;
+    for (const project of [settled, computeProject(ebbwickSailLoft())])
+      for (const id of project.members.keys()) {
+        const sheet = sheetFor(project, id);
+        const { leaves } = project.takedown.members.get(id)!;
+        const reactions = entriesOf(sheet?.entries ?? [], 'step')
+          .filter(({ meaning }) => meaning === 'reaction, unfactored')
+          .map(({ value }) => value);
+        const handed = leaves.flatMap(({ byCase }) => Object.values(byCase));
+        for (const value of reactions) {
+          seen += 1;
+          expect(Math.min(...handed.map((force) => Math.abs(force - value))), `${id}: ${value}`).toBeLessThan(1e-6 * (1 + Math.abs(value)));
+        }
+      }
+    expect(seen).toBeGreaterThan(50);
   });
   it('is in no combination of families that leave its factor to the engineer: not verified', () => {
     for (const family of ['american', 'british'] as const) {

@@ -94,16 +94,20 @@ function recordReactions(ledger: MemberLedger, sheet: Sheet): void {
         const value = arrival.byCase[caseId];
         if (!value) return;
         const whole = shapeForce(arrival.shape);
+        if (whole === 0) {
+          // no load: what a support that sinks takes from one support to another
+          const Z = `Z_${i + 1}`;
+          inputs[Z] = leave.shares[i]! * value;
+          part.given(Z, inputs[Z], 'force', arrival.label, 'beam solution');
+          names.push(Z);
+          sum += inputs[Z];
+          return;
+        }
         const [W, k] = [`W_${i + 1}`, `k_${i + 1}`];
         part.given(W, value * whole, 'force', arrival.label);
-        part.given(
-          k,
-          whole === 0 ? 0 : leave.shares[i]! / whole,
-          'ratio',
-          'share that goes to this support, by the lever or by the beam solution',
-        );
+        inputs[k] = leave.shares[i]! / whole;
+        part.given(k, inputs[k], 'ratio', 'share that goes to this support, by the lever or by the beam solution');
         names.push(`${k} * ${W}`);
-        inputs[k] = whole === 0 ? 0 : leave.shares[i]! / whole;
         inputs[W] = value * whole;
         sum += inputs[k]! * inputs[W]!;
       });

@@ -119,7 +119,7 @@ function HoldFields({ held, yields, commit }: HoldProps) {
         <CheckField label="fixed against turning" value={held.fixed} commit={(fixed) => commit({ fixed })} />
       </div>
       {yields ? (
-        <div className="grid grid-cols-2 gap-2">
+        <div className="mt-1 grid grid-cols-2 gap-2">
           <OptionalQuantityField
             label="yields, force per length"
             kind="lineLoad"
