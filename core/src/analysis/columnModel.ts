@@ -1,5 +1,6 @@
 import { caseIn, groupOf, isPermanent, sensesOf, unitOf, type Combination, type LoadCase, type LoadCases } from '../load';
 import type { MemberLedger } from '../takedown';
+import { extremeSets, NO_FORCES, type EndSet } from './endForces';
 import { distinctFor, namedLoadings, type Loading } from './loading';
 import type { NamedPart } from './loadingName';
 import { hasAlternatives, MOMENT_GROWTHS, pickParts } from './pick';
@@ -188,6 +189,15 @@ export class ColumnModel {
           }
         }
     return namedLoadings(combination, this.parts, factors, found.values(), 1);
+  }
+
+  /**
+   * Sets of forces at its foot under which the force is largest in either sense, imposed load unreduced. Nominal moments of beams that bear beside its axis have
+   * died out there, and nothing produces a shear.
+   */
+  footSets(combinations: readonly Combination[]): EndSet[] {
+    const alone = this.parts.map(({ axial }) => ({ ...NO_FORCES, N: axial }));
+    return extremeSets(this.parts, alone, this.distinct(combinations), 1);
   }
 
   /** Every loading of combinations under which something is largest; of a column without load the first combination. */

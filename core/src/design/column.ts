@@ -16,6 +16,7 @@ import { sideBeams } from './eccentricity';
 import { reductionAssumption, reductionOf, type MemberReduction } from './reduction';
 import { mergeWorst, withoutSection, type MemberDesign } from './result';
 import { recordColumnForces } from './columnForces';
+import { recordFootForces } from './supportForces';
 import { recordTakedown } from './takedownSheet';
 
 const CONCENTRIC_ANGLE: Assumption = {
@@ -209,6 +210,7 @@ export function columnSheet(context: Context, id: string, philosophy: Philosophy
   if (section === null || storeyHeight(building, column) === 0)
     sheet.note('No section is chosen, or the column has no height: nothing is checked.');
   else noteRefusal(sheet, () => checkColumn(context, column, ledger, findSection(section), philosophy, reduction, sheet));
+  recordFootForces(context, id, context.combinations(philosophy).strength, sheet.scope('Force at its foot'));
   sheet.note(`Not covered: ${standard.notCovered.join('; ')}.`);
   return sheet;
 }

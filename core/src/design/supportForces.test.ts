@@ -121,3 +121,53 @@ describe('forces of a beam at its supports', () => {
     );
   });
 });
+
+describe('force of a column at its foot', () => {
+  it('what stands on it with its own weight, by hand; with wind that lifts also the least, on a sheet that re-evaluates', () => {
+    const { supports } = forcesOf(bay(), 'C1');
+    const w = 0.925 * 1.35 * (4.5 + 0.0541 * 9.80665) + 1.5 * 9;
+    const own = 0.925 * 1.35 * 0.03 * 9.80665 * 3;
+    expect(supports).toHaveLength(1);
+    expect(supports[0]).toMatchObject({ by: 'F1', at: 0 });
+    expect(supports[0]!.sets).toHaveLength(1);
+    expect(supports[0]!.sets[0]!.forces.N / 1e3).toBeCloseTo(3 * w + own, 1);
+    const lifted = bay({
+      extra: [item('load', 'suction', { label: 'suction', on: 'B1', type: 'line', nature: 'wind', from: 0, to: 6000, intensity: -12 })],
+    });
+    const { project, supports: feet } = forcesOf(lifted, 'C1');
+    const forces = feet[0]!.sets.map(({ forces: { N } }) => N / 1e3);
+    expect(Math.max(...forces)).toBeCloseTo(3 * w + own, 1);
+    // permanent load once, 1.5 times what lifts, nothing imposed
+    expect(Math.min(...forces)).toBeCloseTo(3 * (4.5 + 0.0541 * 9.80665) + 0.03 * 9.80665 * 3 - 1.5 * 36, 1);
+    const sheet = sheetFor(project, 'C1')!;
+    expect(audit(sheet.entries, evaluate)).toEqual([]);
+    expect(JSON.stringify(sheet.entries)).toContain('Force at its foot');
+  });
+  it('is the largest and the least of what the takedown hands to the pad, whatever the loads', () => {
+    const force = fc.integer({ min: -40, max: 40 });
+    fc.assert(
+      fc.property(force, force, force, fc.constantFrom('european' as const, 'american' as const), (g, q, wind, family) => {
+        const load = (id: string, nature: 'permanent' | 'imposed' | 'wind', kN: number) =>
+          item('load', id, {
+            label: id,
+            on: 'B1',
+            type: 'point',
+            nature,
+            ...(nature === 'imposed' ? { use: 'B' as const } : {}),
+            at: 2000,
+            force: kN * 1000,
+          });
+        const items = bay({ family, q: '0 kN/m2', extra: [load('g', 'permanent', g), load('q', 'imposed', q), load('w', 'wind', wind)] });
+        const { supports, project, context } = forcesOf(items, 'C1');
+        const { strength } = context.combinations(context.philosophy);
+        const { sum, adverse } = project.takedown.members.get('C1')!;
+        const values = supports[0]!.sets.map(({ forces: { N } }) => N);
+        const most = Math.max(...strength.map((combination) => combinePressing(sum, adverse, combination)));
+        const least = Math.min(...strength.map((combination) => combineRelieving(sum, adverse, combination)));
+        if (most > 1) expect(Math.max(...values) / most).toBeCloseTo(1, 6);
+        if (least < -1) expect(Math.min(...values) / least).toBeCloseTo(1, 6);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});

@@ -1,19 +1,20 @@
-import { BeamModel, type EndForces, type EndSet } from '../analysis';
+import { BeamModel, ColumnModel, type EndForces, type EndSet } from '../analysis';
 import { markOf } from '../building';
-import type { Combination } from '../load';
+import { actingName, type Combination } from '../load';
 import { formatQuantity } from '../quantity';
 import type { Sheet } from '../sheet';
 import type { Philosophy } from '../standard';
 import { PlinthError } from '../error';
+import { recordTerms } from './axialSheet';
 import type { Context } from './context';
 import { acting } from './effectsSheet';
 import { stiffnessBy } from './stiffness';
 
-/** What a beam hands to one of its supports, for the connection there: sets of forces that act at once, each the largest of something. */
+/** What a beam hands to one of its supports, or a column to what it stands on, for the connection there: sets of forces that act at once, each the largest of something. */
 export interface SupportForces {
   /** Mark of what takes it; null: nothing does. */
   readonly by: string | null;
-  /** mm from the start of the beam. */
+  /** mm from the start of the beam; 0 of a column. */
   readonly at: number;
   readonly sets: readonly { readonly combination: string; readonly forces: EndForces }[];
 }
@@ -23,22 +24,49 @@ function modelOf({ building, takedown, standard }: Context, id: string): BeamMod
   return new BeamModel(beam, takedown.members.get(id)!.arrivals, stiffnessBy(standard)(building, beam), building.cases);
 }
 
-/** Forces of a beam at each of its supports by the combinations for strength; imposed load is not reduced. None where it cannot be solved. */
+const columnModelOf = ({ building, takedown }: Context, id: string): ColumnModel =>
+  new ColumnModel(takedown.members.get(id)!, [], building.cases, null);
+
+/** Forces of a beam at each of its supports, or of a column at its foot, by the combinations for strength; imposed load is not reduced. None where it cannot be solved. */
 export function supportForces(context: Context, id: string, philosophy: Philosophy = context.philosophy): SupportForces[] {
   const { building } = context;
   const beam = building.beams.get(id);
-  if (!beam || !context.takedown.members.has(id)) return [];
+  const ledger = context.takedown.members.get(id);
+  if (!ledger) return [];
   const { strength } = context.combinations(philosophy);
+  const told = ({ loading, forces }: EndSet) => ({ combination: loading.combination.name, forces });
+  if (ledger.kind === 'column') {
+    const { to } = ledger.leaves[0]!;
+    return [{ by: to === null ? null : markOf(building, to), at: 0, sets: columnModelOf(context, id).footSets(strength).map(told) }];
+  }
+  if (!beam) return [];
   try {
     const model = modelOf(context, id);
     return beam.supports.map(({ by, at }, i) => ({
       by: by === null ? null : markOf(building, by),
       at,
-      sets: model.endSets(i, strength).map(({ loading, forces }) => ({ combination: loading.combination.name, forces })),
+      sets: model.endSets(i, strength).map(told),
     }));
   } catch (error) {
     if (!(error instanceof PlinthError)) throw error;
     return [];
+  }
+}
+
+/** The forces of a column at its foot on its sheet, each from what every case brings. */
+export function recordFootForces(context: Context, id: string, combinations: readonly Combination[], sheet: Sheet): void {
+  const model = columnModelOf(context, id);
+  sheet.note(
+    'For the connection there: the largest force of either sense. Imposed load is not reduced; nominal moments have died out at the foot.',
+  );
+  for (const { loading } of model.footSets(combinations)) {
+    const { combination } = loading;
+    const terms = model.partsUnder(loading).map(({ part, factor }) => ({
+      factor,
+      value: part.axial,
+      text: `${actingName(part.loadCase, part.sense)}${part.presses ? '' : ', what relieves'}`,
+    }));
+    recordTerms(terms, combination, sheet.scope(combination.name));
   }
 }
 

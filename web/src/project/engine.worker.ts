@@ -288,7 +288,7 @@ const engine = {
     return why(building, takedown, id, leave);
   },
 
-  /** What a beam hands to its supports under the combinations for strength. */
+  /** What a beam hands to its supports, or a column to what it stands on, under the combinations for strength. */
   supportForces(id: string): readonly SupportForces[] {
     const { building, takedown } = held();
     return supportForces(contextOf(building, takedown), id);

@@ -109,7 +109,7 @@ export function MemberPanel() {
           ))}
         </section>
       ) : null}
-      {beam ? <SupportForcesTable id={member.id} units={units} /> : null}
+      {beam || column ? <SupportForcesTable id={member.id} of={beam ? 'beam' : 'column'} units={units} /> : null}
       {column && storeyHeight(building, column) > 0 ? (
         <section aria-label="Effective lengths" className="mt-2">
           <h3 className="label">Effective lengths</h3>
