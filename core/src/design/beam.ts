@@ -5,7 +5,7 @@ import { formatQuantity, GRAVITY, type UnitSystem } from '../quantity';
 import { findSection, isSection, type Section } from '../section';
 import { governing, Sheet, worstVerdict, type Assumption, type Check } from '../sheet';
 import { type Philosophy, type Standard } from '../standard';
-import { withValues, type Arrival, type MemberLedger } from '../takedown';
+import { quantitySaid, withValues, type Arrival, type MemberLedger } from '../takedown';
 import { beamActions } from './beamActions';
 import { bearingEnds } from './bearingEnds';
 import { deflectionChecks } from './deflection';
@@ -25,8 +25,8 @@ const isChannel = (designation: string | null) =>
   designation !== null && isSection(designation) && findSection(designation).shape.outline === 'channel';
 
 /** Text and reason of the self-weight that is allowed while no section is chosen. N/mm */
-export const ownWeightAllowance = (ownWeight: number): readonly [text: string, reason: string] => [
-  `${+ownWeight.toFixed(3)} kN/m is allowed for self-weight while no section is chosen.`,
+export const ownWeightAllowance = (ownWeight: number, units: UnitSystem): readonly [text: string, reason: string] => [
+  `${formatQuantity(ownWeight, 'lineLoad', units)} is allowed for self-weight while no section is chosen.`,
   'The takedown below it takes this allowance on; it follows the section once one is chosen.',
 ];
 
@@ -34,7 +34,7 @@ export const ownWeightAllowance = (ownWeight: number): readonly [text: string, r
 export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Standard, units: UnitSystem): Assumption[] {
   const list: Assumption[] = [];
   const assume = (key: string, text: string, reason: string) => list.push({ type: 'assumption', key, text, reason });
-  if (beam.section === null) assume('own-weight', ...ownWeightAllowance(beam.ownWeight));
+  if (beam.section === null) assume('own-weight', ...ownWeightAllowance(beam.ownWeight, units));
   if (beam.restraint === 'floor')
     assume(
       'restraint-floor',
@@ -50,7 +50,7 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
   for (const { from, to } of bearingEnds(beam))
     assume(
       `bearing-end-${from === 0 ? 'start' : 'end'}`,
-      `The last ${Math.round(to - from)} mm at its ${from === 0 ? 'start' : 'end'} lie on the bearing and are no cantilever.`,
+      `The last ${quantitySaid(to - from, 'sectionLength', units)} at its ${from === 0 ? 'start' : 'end'} lie on the bearing and are no cantilever.`,
       'It is drawn past the support by no more than a bearing length; load beyond the support is taken there all the same.',
     );
   if (beam.seat === null)
@@ -62,7 +62,7 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
   else
     assume(
       'seat',
-      `The beam sits on a stiff length of ${Math.round(beam.seat)} mm at each support, held against turning over.`,
+      `The beam sits on a stiff length of ${quantitySaid(beam.seat, 'sectionLength', units)} at each support, held against turning over.`,
       'Each seat has to be there, and end where the beam ends.',
     );
   if (ledger.arrivals.some(({ source }) => source.type === 'member' && source.member !== ledger.id) && beam.stiffBearing > 0)

@@ -2,10 +2,11 @@ import { ColumnModel, type ColumnForces, type ColumnWeights } from '../analysis'
 import type { Building, Column } from '../building';
 import { PlinthError } from '../error';
 import type { Combination } from '../load';
+import { formatQuantity, type UnitSystem } from '../quantity';
 import { findSection, isSection, type Section } from '../section';
 import { governing, Sheet, worstVerdict, type Assumption, type Check } from '../sheet';
 import type { Philosophy, Standard } from '../standard';
-import type { MemberLedger } from '../takedown';
+import { quantitySaid, type MemberLedger } from '../takedown';
 import { ownWeightAllowance } from './beam';
 import { gradeFor } from './grade';
 import { type Context } from './context';
@@ -26,7 +27,7 @@ const CONCENTRIC_ANGLE: Assumption = {
   reason: 'An angle that is connected by one leg is not loaded so, and carries less.',
 };
 
-export function columnAssumptions(column: Column, standard: Standard, hasSideBeams: boolean): Assumption[] {
+export function columnAssumptions(column: Column, standard: Standard, hasSideBeams: boolean, units: UnitSystem): Assumption[] {
   const bearing: Assumption =
     column.beamsBear === 'central'
       ? {
@@ -38,7 +39,7 @@ export function columnAssumptions(column: Column, standard: Standard, hasSideBea
       : {
           type: 'assumption',
           key: 'nominal-moments',
-          text: `Beams that end at the column bear ${Math.round(standard.nominalEccentricity.beyondFace)} mm off its face; lengths above and below share the moment evenly; a case of imposed load is on all floors or on none.`,
+          text: `Beams that end at the column bear ${quantitySaid(standard.nominalEccentricity.beyondFace, 'sectionLength', units)} off its face; lengths above and below share the moment evenly; a case of imposed load is on all floors or on none.`,
           reason: `Simple construction: connections without fixity, no sway, no pattern of loaded floors. ${standard.nominalEccentricity.source}.`,
         };
   return [
@@ -88,7 +89,7 @@ export function checkColumn(
   const worst = new Map<string, Check>();
   for (const loading of loadings) mergeWorst(worst, check(model.forces(loading), loading.combination));
   if (sheet) {
-    recordEffectiveLengths(column, height, standard, sheet.scope('Effective lengths'));
+    recordEffectiveLengths(column, height, standard, building.brief.units, sheet.scope('Effective lengths'));
     const names = new Set([...worst.values()].map(({ combination }) => combination));
     const printed = loadings.filter(({ combination: { name } }) => names.has(name));
     for (const loading of printed.length > 0 ? printed : loadings.slice(0, 1)) {
@@ -116,7 +117,7 @@ function weightsOf(check: (forces: ColumnForces) => readonly Check[]): ColumnWei
 }
 
 /** Which length buckles about each axis, and how its ends are held, on the sheet of a column. */
-function recordEffectiveLengths(column: Column, height: number, standard: Standard, sheet: Sheet): void {
+function recordEffectiveLengths(column: Column, height: number, standard: Standard, units: UnitSystem, sheet: Sheet): void {
   sheet.given('h', height, 'length', 'storey height');
   for (const axis of ['Y', 'Z'] as const satisfies readonly BucklingAxis[]) {
     const { from, to, factor, length, source } = effectiveLength(column, axis, height, standard.id);
@@ -127,7 +128,7 @@ function recordEffectiveLengths(column: Column, height: number, standard: Standa
         `l_${name}`,
         to - from,
         'length',
-        `longest between places that are held, ${+(from / 1000).toFixed(3)} m to ${+(to / 1000).toFixed(3)} m above the base`,
+        `longest between places that are held, ${formatQuantity(from, 'length', units)} to ${formatQuantity(to, 'length', units)} above the base`,
       );
     sheet.given(`k_${name}`, factor, 'ratio', effectiveLengthWords(column, axis, standard.id), source);
     sheet.step(
@@ -150,9 +151,9 @@ export function designColumn(context: Context, id: string): MemberDesign {
   const { section } = column;
   const hasSideBeams =
     section !== null && isSection(section) && sideBeams(building, takedown, standard, id, findSection(section)).length > 0;
-  const [text, reason] = ownWeightAllowance(column.ownWeight);
+  const [text, reason] = ownWeightAllowance(column.ownWeight, building.brief.units);
   const assumptions = [
-    ...columnAssumptions(column, standard, hasSideBeams),
+    ...columnAssumptions(column, standard, hasSideBeams, building.brief.units),
     ...(column.section !== null && isSection(column.section) && findSection(column.section).shape.outline === 'angle'
       ? [CONCENTRIC_ANGLE]
       : []),
@@ -199,7 +200,7 @@ export function columnSheet(context: Context, id: string, philosophy: Philosophy
   const { section } = column;
   const hasSideBeams =
     section !== null && isSection(section) && sideBeams(building, takedown, standard, id, findSection(section)).length > 0;
-  for (const assumption of columnAssumptions(column, standard, hasSideBeams))
+  for (const assumption of columnAssumptions(column, standard, hasSideBeams, building.brief.units))
     sheet.assume(assumption.key, assumption.text, assumption.reason);
   recordTakedown(building, id, ledger, sheet);
   const reduction = reductionOf(context, id, sheet);

@@ -1,5 +1,5 @@
 import type { Column, EndConditions } from '../building';
-import type { Standard } from '../standard';
+import { STANDARDS, type Standard } from '../standard';
 
 export type BucklingAxis = 'Y' | 'Z';
 
@@ -12,15 +12,6 @@ export const END_WORDS: Record<EndConditions, string> = {
   fixedFree: 'base built in, top free',
   fixedSway: 'base built in, top held against turning and free to sway',
   pinnedSway: 'base free to turn, top held against turning and free to sway',
-};
-
-/**
- * Effective length over length for ideal ends as recommended for design, a little above the theory because no end is quite fixed.
- * European and older British practice: BS 5950-1 table 22, effectively held (the Eurocode gives none). American: AISC 360-16 table C-A-7.1.
- */
-const RECOMMENDED: Record<'british' | 'american', Record<Exclude<EndConditions, 'number'>, number>> = {
-  british: { pinnedPinned: 1, fixedPinned: 0.85, fixedFixed: 0.7, fixedFree: 2, fixedSway: 1.2, pinnedSway: 2 },
-  american: { pinnedPinned: 1, fixedPinned: 0.8, fixedFixed: 0.65, fixedFree: 2.1, fixedSway: 1.2, pinnedSway: 2 },
 };
 
 const SWAY: readonly EndConditions[] = ['fixedFree', 'fixedSway', 'pinnedSway'];
@@ -36,10 +27,7 @@ export function endFactor(
 ): { readonly factor: number; readonly source: string } {
   const ends = column[`ends${axis}`];
   if (ends === 'number') return { factor: column[`factor${axis}`], source: 'typed' };
-  if (family === 'american') return { factor: RECOMMENDED.american[ends], source: 'AISC 360-16 table C-A-7.1' };
-  const table = family === 'british' ? 'BS 5950-1 table 22' : 'BS 5950-1 table 22, for want of one in the Eurocode';
-  const source = ends === 'pinnedSway' ? 'theory' : table;
-  return { factor: RECOMMENDED.british[ends], source };
+  return STANDARDS[family].effectiveLengths[ends];
 }
 
 export interface EffectiveLength {

@@ -1,6 +1,7 @@
 import type { Building, Footing, PlanPoint } from '../building';
 import { PlinthError } from '../error';
 import { combinePressing, type Combination } from '../load';
+import { formatQuantity } from '../quantity';
 import { BARS, concrete as concreteById, REINFORCEMENT } from '../material';
 import { findSection, isSection } from '../section';
 import { byRule, compare, governing, Sheet, unproven, worstVerdict, type Assumption, type Check, type VerdictWord } from '../sheet';
@@ -221,7 +222,7 @@ export function designFooting(context: Context, id: string, record = false): { d
     {
       type: 'assumption',
       key: 'bearing',
-      text: `The ground bears ${+(ground.allowable * 1000).toFixed(1)} kPa, ${ground.basis}.`,
+      text: `The ground bears ${formatQuantity(ground.allowable, 'bearing', brief.units)}, ${ground.basis}.`,
       reason: brief.bearingSource || 'No source is given in the brief; to be confirmed by a ground investigation.',
     },
     {

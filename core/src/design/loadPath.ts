@@ -19,6 +19,6 @@ export function loadPathChecks(context: Context, ledger: MemberLedger, philosoph
     ...eccentricChecks(building, ledger, missing, sheet),
     ...fixedEndChecks(context, ledger, philosophy, sheet),
     ...uncombinedChecks(ledger, combinations(philosophy).strength, takedown.cases, purpose, sheet),
-    ...supportChecks(ledger, sheet),
+    ...supportChecks(ledger, building.brief.units, sheet),
   ];
 }

@@ -129,7 +129,7 @@ describe('horizontal load', () => {
   it('is counted by case, and nothing resists it until somebody says what does', () => {
     const open = computeProject([...base, ...posts]);
     expect(open.takedown.horizontal).toEqual([{ loadCase: caseOf('wind'), east: 14_000, north: -3000 }]);
-    expect(open.looseEnds.find(({ key }) => key === 'horizontal:brief')!.title).toContain('wind 14.0 kN east, -3.0 kN north');
+    expect(open.looseEnds.find(({ key }) => key === 'horizontal:brief')!.title).toContain('wind 14.00 kN east, -3.00 kN north');
     const answered = computeProject([
       ...base,
       ...posts,

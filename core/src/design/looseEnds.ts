@@ -1,6 +1,6 @@
 import { overlap, planLength, storeyOf, wallHeight, type Building, type Panel, type PlanPoint } from '../building';
 import { areaLoads, variableTotal } from '../load';
-import { contains, type LooseEnd, type Takedown } from '../takedown';
+import { quantitySaid, contains, type LooseEnd, type Takedown } from '../takedown';
 import { offAxis } from './offAxis';
 
 /** What a careful reader of the survey would ask, beside what the takedown could not carry. */
@@ -111,7 +111,7 @@ function wallsOffAxis(building: Building, { members }: Takedown): LooseEnd[] {
             'eccentric',
             id,
             `${mark} is loaded off its axis`,
-            `${found.map((one) => `${one.mark} stands ${Math.round(one.distance)} mm off it`).join('; ')}: the moment of the offset is not in the takedown.`,
+            `${found.map((one) => `${one.mark} stands ${quantitySaid(one.distance, 'sectionLength', building.brief.units)} off it`).join('; ')}: the moment of the offset is not in the takedown.`,
             'Move one of them onto the axis of the other, or show that the wall and its footing resist the moment.',
           ),
         );
@@ -209,7 +209,7 @@ function lowWalls(building: Building, { members }: Takedown): LooseEnd[] {
         'low-wall',
         id,
         `${wall.mark} ends below what lands on it`,
-        `It is ${(wallHeight(building, wall) / 1000).toFixed(2)} m high in a storey of ${(storeyOf(building, wall) / 1000).toFixed(2)} m, and is taken to carry what comes down at the level above.`,
+        `It is ${quantitySaid(wallHeight(building, wall), 'length', building.brief.units)} high in a storey of ${quantitySaid(storeyOf(building, wall), 'length', building.brief.units)}, and is taken to carry what comes down at the level above.`,
         'Correct its height, say that it carries nothing, or draw what stands between.',
       ),
     );
@@ -241,7 +241,7 @@ function bypassedWalls(building: Building, { panels }: Takedown): LooseEnd[] {
 }
 
 /** Pitched panels that lean on each other along an edge with nothing under it: rafters without a ridge beam push their feet apart. */
-function thrustingRafters({ panels, buildUps }: Building, { panels: sharings }: Takedown): LooseEnd[] {
+function thrustingRafters({ panels, buildUps, brief }: Building, { panels: sharings }: Takedown): LooseEnd[] {
   const pitched: [string, Panel][] = [];
   panels.forEach((panel, id) => {
     if (panel.pitch <= 0.02 || panel.span !== 'oneWay') return;
@@ -253,12 +253,13 @@ function thrustingRafters({ panels, buildUps }: Building, { panels: sharings }: 
       const [[id, a], [other, b]] = [pitched[i]!, pitched[j]!];
       if (a.level !== b.level || Math.abs(Math.sin(a.direction - b.direction)) > 0.05 || !meetAcross(a, b)) continue;
       const { run, permanent, variable } = thrustOf(a, buildUps.get(a.buildUp));
+      const say = (load: number) => quantitySaid(load, 'lineLoad', brief.units);
       ends.push({
         ...end(
           'thrust',
           id,
           `${a.mark} and ${b.mark} lean on each other without a ridge beam`,
-          `Rafters over ${(run / 1000).toFixed(2)} m push their feet outward by about ${permanent.toFixed(1)} kN/m permanent and ${variable.toFixed(1)} kN/m variable, unfactored (w l / 2 tan of the pitch); what they stand on is not proved for that, and their load lands nowhere until something is under the ridge.`,
+          `Rafters over ${quantitySaid(run, 'length', brief.units)} push their feet outward by about ${say(permanent)} permanent and ${say(variable)} variable, unfactored (w l / 2 tan of the pitch); what they stand on is not proved for that, and their load lands nowhere until something is under the ridge.`,
           'Put a ridge beam under them, or tie their feet and prove the tie, and let them span to it.',
         ),
         key: `thrust:${id}:${other}`,
@@ -305,9 +306,9 @@ function edgesOf(outline: readonly PlanPoint[]): [PlanPoint, PlanPoint][] {
 }
 
 /** Horizontal load while nobody has said what resists it. */
-function unresisted({ answers }: Building, { horizontal }: Takedown): LooseEnd[] {
+function unresisted({ answers, brief }: Building, { horizontal }: Takedown): LooseEnd[] {
   if (horizontal.length === 0 || answers.has('project:stability')) return [];
-  const say = (value: number) => `${(value / 1000).toFixed(1)} kN`;
+  const say = (value: number) => quantitySaid(value, 'force', brief.units);
   const sums = horizontal.map(({ loadCase, east, north }) => `${loadCase.name} ${say(east)} east, ${say(north)} north`);
   return [
     end(

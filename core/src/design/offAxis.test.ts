@@ -92,7 +92,7 @@ describe('a member whose load reaches nothing', () => {
     );
     const check = gone.members.get('B')!.results[0]!.checks.find(isCheck('support'))!;
     expect([check.verdict, gone.members.get('B')!.verdict]).toEqual(['unproven', 'unproven']);
-    expect(check.reason).toContain('at 6 m reaches nothing');
+    expect(check.reason).toContain('at 6.00 m reaches nothing');
   });
 });
 

@@ -1,6 +1,7 @@
 import { planLength, pointAlong, project, type Building, type PlanPoint } from '../building';
+import type { UnitSystem } from '../quantity';
 import { byRule, unproven, type Check, type Sheet } from '../sheet';
-import type { MemberLedger } from '../takedown';
+import { quantitySaid, type MemberLedger } from '../takedown';
 
 /** Something that stands, or hangs, beside the axis of what carries it. */
 export interface OffAxis {
@@ -64,18 +65,20 @@ export const ECCENTRIC = { id: 'eccentric-load', name: 'Eccentric load' } as con
 export function eccentricChecks(building: Building, ledger: Pick<MemberLedger, 'id' | 'arrivals'>, what: string, sheet?: Sheet): Check[] {
   const found = offAxis(building, ledger);
   if (found.length === 0) return [];
-  const named = found.map(({ mark, distance }) => `${mark} stands ${Math.round(distance)} mm off its axis`).join('; ');
+  const named = found
+    .map(({ mark, distance }) => `${mark} stands ${quantitySaid(distance, 'sectionLength', building.brief.units)} off its axis`)
+    .join('; ');
   return [unproven(ECCENTRIC, byRule('statics'), 'ductile', `${named}: ${what} is not designed for yet`, sheet)];
 }
 
 export const SUPPORT = { id: 'support', name: 'Support' } as const;
 
 /** A row for a member of which load reaches nothing, because a support is missing, too far away or part of a ring. */
-export function supportChecks({ leaves, inLoop }: Pick<MemberLedger, 'leaves' | 'inLoop'>, sheet?: Sheet): Check[] {
+export function supportChecks({ leaves, inLoop }: Pick<MemberLedger, 'leaves' | 'inLoop'>, units: UnitSystem, sheet?: Sheet): Check[] {
   const lost = leaves.filter(({ to }) => to === null);
   if (lost.length === 0 && !inLoop) return [];
   const reason = inLoop
     ? 'it is supported by what it supports itself: no load of it reaches the ground'
-    : `its reaction at ${lost.map(({ at }) => `${+(at / 1000).toFixed(2)} m`).join(', ')} reaches nothing: the support is missing, or impossible`;
+    : `its reaction at ${lost.map(({ at }) => quantitySaid(at, 'length', units)).join(', ')} reaches nothing: the support is missing, or impossible`;
   return [unproven(SUPPORT, byRule('statics'), 'ductile', reason, sheet)];
 }

@@ -4,7 +4,7 @@ import { combinePressing } from '../load';
 import type { Section } from '../section';
 import { checkKey, type Check, type Sheet } from '../sheet';
 import type { Philosophy, WebForceInput } from '../standard';
-import { shapeForce, type Arrival } from '../takedown';
+import { quantitySaid, shapeForce, type Arrival } from '../takedown';
 import { swayAt } from './beamActions';
 import type { Context } from './context';
 import { mergeWorst } from './result';
@@ -44,10 +44,11 @@ interface Entering {
 export function webChecks(
   standing: readonly Standing[],
   { section, grade, model, loadings }: Trial,
-  { standard }: Context,
+  { standard, building }: Context,
   philosophy: Philosophy,
   sheet?: Sheet,
 ): Check[] {
+  const { units } = building.brief;
   const worst = new Map<string, Check>();
   const { depth } = section.properties;
   const inputs = loadings.flatMap((loading): Entering[] => {
@@ -86,7 +87,7 @@ export function webChecks(
     }
     if (model.beam.seat !== null)
       for (const { at, force } of solution.reactions)
-        if (force > 0) found.push(entering(`over the seat at ${+(at / 1000).toFixed(2)} m`, at, force, model.beam.seat));
+        if (force > 0) found.push(entering(`over the seat at ${quantitySaid(at, 'length', units)}`, at, force, model.beam.seat));
     return found;
   });
   const governs = new Map<string, (typeof inputs)[number]>();

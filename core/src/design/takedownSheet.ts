@@ -1,5 +1,5 @@
 import { storeyOf, type Building } from '../building';
-import { sumByCase } from '../load';
+import { caseIn, sumByCase } from '../load';
 import { formatQuantity } from '../quantity';
 import { Sheet } from '../sheet';
 import { shapeForce, type MemberLedger, type Takedown } from '../takedown';
@@ -9,7 +9,7 @@ export function recordTakedown(building: Building, id: string, ledger: MemberLed
   recordMeasured(building, id, sheet);
   recordOwnWeight(building, id, ledger, sheet);
   recordStrips(building, id, ledger, sheet);
-  recordReactions(ledger, sheet.scope('What arrives and what leaves at each support, unfactored'));
+  recordReactions(building, ledger, sheet.scope('What arrives and what leaves at each support, unfactored'));
 }
 
 /** Which dimensions were measured, from which drawing and scale. */
@@ -66,7 +66,7 @@ function recordStrips(building: Building, id: string, ledger: MemberLedger, shee
         : building.panels.get(source.panel)!;
     const buildUp = building.buildUps.get(laid.buildUp)!;
     const inner = sheet.scope(`Arrival ${i + 1}: ${arrival.label} (${buildUp.name})`);
-    const sums = [...sumByCase(buildUp, laid.pitch, inner)];
+    const sums = [...sumByCase(buildUp, laid.pitch, inner, building.cases)];
     const strip = source.type === 'strip' ? building.beams.get(id)!.strips[source.index]! : null;
     const rounded = (exact: number | null | undefined) =>
       exact === null || exact === undefined ? '' : `, rounded up from ${formatQuantity(exact, 'length', building.brief.units)}`;
@@ -76,17 +76,25 @@ function recordStrips(building: Building, id: string, ledger: MemberLedger, shee
     sums.forEach(([caseId, intensity], n) => {
       const [q, W] = [`q_${n + 1}`, `W_${n + 1}`];
       const inputs = { [q]: intensity, b_1: shape.start, b_2: shape.end, l: shape.to - shape.from };
-      inner.step(W, `${q} * (b_1 + b_2) / 2 * l`, inputs, intensity * shapeForce(shape), 'force', 'statics', caseId.replace('-', ', '));
+      inner.step(
+        W,
+        `${q} * (b_1 + b_2) / 2 * l`,
+        inputs,
+        intensity * shapeForce(shape),
+        'force',
+        'statics',
+        caseIn(building.cases, caseId).name,
+      );
     });
   });
 }
 
 /** Reactions as sums over arrivals: share of the arrival times its value, case by case. */
-function recordReactions(ledger: MemberLedger, sheet: Sheet): void {
+function recordReactions({ brief: { units }, cases }: Building, ledger: MemberLedger, sheet: Sheet): void {
   ledger.leaves.forEach((leave, j) => {
-    const inner = sheet.scope(ledger.leaves.length > 1 ? `Support ${j + 1}, at ${+(leave.at / 1000).toFixed(3)} m` : 'Below');
+    const inner = sheet.scope(ledger.leaves.length > 1 ? `Support ${j + 1}, at ${formatQuantity(leave.at, 'length', units)}` : 'Below');
     for (const caseId of Object.keys(leave.byCase)) {
-      const part = inner.scope(caseId.replace('-', ', '));
+      const part = inner.scope(caseIn(cases, caseId).name);
       const names: string[] = [];
       const inputs: Record<string, number> = {};
       let sum = 0;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { quantity } from '../quantity';
 import type { Sheet } from '../sheet';
-import { caseFields, caseIdOfLoad, caseOf } from './action';
+import { caseFields, caseIdOfLoad, caseOf, usualCases, type LoadCases } from './action';
 import { USES, VARIABLE_NATURES } from './nature';
 import { text } from '../schema';
 
@@ -80,18 +80,21 @@ export function variableTotal(buildUp: BuildUp): number {
   return buildUp.variable.reduce((sum, { load }) => sum + load, 0);
 }
 
-/** The sum of a build-up per case, N/mm2 on plan; written line by line on the sheet. */
-export function sumByCase(buildUp: BuildUp, pitch = 0, sheet?: Sheet): Map<string, number> {
+/**
+ * The sum of a build-up per case, N/mm2 on plan; written line by line on the sheet.
+ * @param cases the load cases of the project, for their names on the sheet
+ */
+export function sumByCase(buildUp: BuildUp, pitch = 0, sheet?: Sheet, cases: LoadCases = usualCases): Map<string, number> {
   const sums = new Map<string, number>();
   const parts = areaLoads(buildUp, pitch);
   const symbols = new Map<string, string[]>();
-  sheet?.given('theta', pitch, 'angle', 'pitch of the plane on which the layers lie');
+  if (pitch !== 0) sheet?.given('theta', pitch, 'angle', 'pitch of the plane on which the layers lie');
   parts.forEach((part, i) => {
     const id = part.caseId;
     sums.set(id, (sums.get(id) ?? 0) + part.intensity);
     if (!sheet) return;
     const symbol = `g_${i + 1}`;
-    if (part.perPlane !== null) {
+    if (part.perPlane !== null && pitch !== 0) {
       sheet.given(`w_${i + 1}`, part.perPlane, 'areaLoad', `${part.name}${part.allowance ? ' (allowance)' : ''}, per area of its plane`);
       sheet.step(
         symbol,
@@ -102,7 +105,7 @@ export function sumByCase(buildUp: BuildUp, pitch = 0, sheet?: Sheet): Map<strin
         'geometry',
         'per area on plan',
       );
-    } else sheet.given(symbol, part.intensity, 'areaLoad', `${part.name}, per area on plan`);
+    } else sheet.given(symbol, part.intensity, 'areaLoad', `${part.name}${part.allowance ? ' (allowance)' : ''}, per area on plan`);
     symbols.set(id, [...(symbols.get(id) ?? []), symbol]);
   });
   if (sheet) {
@@ -110,7 +113,7 @@ export function sumByCase(buildUp: BuildUp, pitch = 0, sheet?: Sheet): Map<strin
     for (const [id, names] of symbols) {
       n += 1;
       const inputs = Object.fromEntries(names.map((name) => [name, parts[Number(name.slice(2)) - 1]!.intensity]));
-      sheet.step(`q_${n}`, names.join(' + '), inputs, sums.get(id)!, 'areaLoad', 'sum', id.replace('-', ', '));
+      sheet.step(`q_${n}`, names.join(' + '), inputs, sums.get(id)!, 'areaLoad', 'sum', cases.get(id)?.name ?? id);
     }
   }
   return sums;

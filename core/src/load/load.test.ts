@@ -47,7 +47,7 @@ describe('build-ups', () => {
     expect(sumByCase(twice, 0, sheet).get('permanent')).toBeCloseTo(0.003, 12);
     expect(
       entriesOf(sheet.entries, 'given')
-        .filter((given) => given.symbol.startsWith('w_'))
+        .filter((given) => given.symbol.startsWith('g_'))
         .map((given) => given.value),
     ).toEqual([0.001, 0.002]);
   });

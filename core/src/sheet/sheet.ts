@@ -99,7 +99,10 @@ export class Sheet {
     clause: Clause | string,
     meaning?: string,
   ): void {
-    this.entries.push({ type: 'step', symbol, formula, inputs, value, kind, clause: clauseText(clause), meaning });
+    const source = clauseText(clause);
+    // a formula of no symbols is a number that the clause gives
+    if (Object.keys(inputs).length === 0) this.entries.push({ type: 'given', symbol, value, kind, meaning: meaning ?? '', source });
+    else this.entries.push({ type: 'step', symbol, formula, inputs, value, kind, clause: source, meaning });
   }
 
   lookup(symbol: string, value: number, kind: Kind, table: string, row: string, clause: Clause | string): void {

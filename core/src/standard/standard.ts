@@ -4,6 +4,7 @@ import type { ImposedReduction, LoadRules, ReducibleFloor, ReducibleRoof, Reduct
 import type { Concrete, Bar, SteelGrade } from '../material';
 import type { Section } from '../section';
 import type { Assumption, Basis, Check, Sheet } from '../sheet';
+import type { EffectiveLengths } from './effectiveLengths';
 
 /** A way of proving safety within a family: which loads it wants and how it is called on the sheet. */
 export interface Philosophy {
@@ -270,6 +271,8 @@ export interface Standard {
   readonly padStrength: (input: PadInput, sheet?: Sheet) => PadStrength;
   /** The philosophy whose loads concrete strength is designed for. */
   readonly concretePhilosophy: (chosen: string) => Philosophy;
+  /** Effective lengths of columns with ideal ends. */
+  readonly effectiveLengths: EffectiveLengths;
   /** How far beyond a column's face a beam's reaction is taken to act in simple construction, mm, and where that is said. */
   readonly nominalEccentricity: { readonly beyondFace: number; readonly source: string };
   /** Clauses that the sheets cite for load entering a web through a flange. */

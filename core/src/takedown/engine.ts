@@ -4,6 +4,7 @@ import type { Combination, LoadCase } from '../load';
 import { Calculated } from './calculated';
 import { horizontalOf } from './horizontal';
 import type { Landed } from './landed';
+import { endInUnits } from './inUnits';
 import { addInto, type LooseEnd, type MemberLedger, type Takedown } from './ledger';
 import { liftedSupports } from './lifting';
 import { LooseEnds } from './looseEnd';
@@ -209,9 +210,10 @@ export class TakedownEngine {
     const balance = memory.shelf.cases(building.cases);
     const cases = balance.map((line) => line.loadCase);
     this.judgeLifting(building, cases);
+    const { units } = building.brief;
     const looseEnds: LooseEnd[] = [...loadEnds];
     const note = (ends: readonly LooseEnd[]) => {
-      for (const end of ends) looseEnds.push(end);
+      for (const end of ends) looseEnds.push(endInUnits(end, units));
     };
     for (const { doubts } of levels.all()) note(doubts);
     for (const { panelEnds } of levels.all()) note(panelEnds);

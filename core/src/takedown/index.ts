@@ -30,6 +30,7 @@ export {
 } from './ledger';
 export { packLedgers, unpackLedger, type PackedLedgers } from './packed';
 export { why, type Cause } from './why';
+export { quantitySaid, textInUnits } from './inUnits';
 export { piecesOn, spansBetween, type SpanPiece } from './span';
 export { floorsByArrival, floorsOn, type FloorLoad } from './floors';
 export { shapeForce, shapeMoment, type ArrivalShape } from './shape';

@@ -1,3 +1,4 @@
+import { quantityIn } from './inUnits';
 import type { Building } from '../building';
 import { caseIn, combineWorst, isPermanent, type Combination } from '../load';
 import type { KeptLedger, Left } from './landed';
@@ -36,13 +37,12 @@ export function liftedSupports(
       if (value < -1e-6 && (!worst || value < worst.value)) worst = { value, name: combination.name };
     }
     if (!worst) return;
-    const kN = (-worst.value / 1000).toFixed(2);
     const where = ledgers.get(leave.to!)?.mark ?? 'the ground';
     const hanger = building.hangers.has(leave.to!);
     ends.push({
       key: `lifting:${ledger.id}:${j}`,
       item: ledger.id,
-      title: hanger ? `${where} would be in compression` : `${ledger.mark} lifts off ${where} by ${kN} kN`,
+      title: hanger ? `${where} would be in compression` : `${ledger.mark} lifts off ${where} by ${quantityIn(-worst.value, 'force')}`,
       why: `${worst.name}: load on one side of a support lifts the other end${hanger ? ', and a hanger cannot push' : ', and nothing is said to hold it down'}.`,
       remedy: hanger ? 'Use a member that can take compression.' : 'Hold it down there and say so at the support, or weigh it down.',
       byCase: {},

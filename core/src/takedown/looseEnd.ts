@@ -19,8 +19,3 @@ export class LooseEnds {
     this.list = [...this.list, { key: twins ? `${key}#${twins + 1}` : key, item: this.item, title, why, remedy, byCase }];
   }
 }
-
-/** Metres with two decimals, as places are named in loose ends. */
-export function metres(mm: number): string {
-  return (mm / 1000).toFixed(2);
-}

@@ -5,7 +5,8 @@ import { reactionByParts, reactionOf, sumOf, type Carried } from './carried';
 import { Brought, Handed, leverShare, Left, Split, totalCarried, type Landed } from './landed';
 import { addInto, scaled, type LooseEnd, type Source } from './ledger';
 import { shapeForce, type ArrivalShape } from './shape';
-import { LooseEnds, metres } from './looseEnd';
+import { lengthIn, quantityIn } from './inUnits';
+import { LooseEnds } from './looseEnd';
 import { withOneMore } from './few';
 import type { Node } from './node';
 import { leverOf, unitReactions, type Asked } from './reactions';
@@ -195,8 +196,8 @@ class Calculation {
       this.ends.add(
         'apart',
         target.id,
-        `${node.mark} is ${metres(distance)} m away from ${target.mark}, on which it is said to rest`,
-        `More than ${reach} mm apart they do not meet, and the load is not handed on.`,
+        `${node.mark} is ${lengthIn(distance)} away from ${target.mark}, on which it is said to rest`,
+        `More than ${quantityIn(reach, 'sectionLength')} apart they do not meet, and the load is not handed on.`,
         'Move one of them, or name another support.',
         carried.byCase,
       );
@@ -224,7 +225,7 @@ class Calculation {
     return {
       kind: 'levels',
       title: `${node.mark} cannot rest on ${target.mark}: they do not meet in height`,
-      why: `It would have to reach ${metres(height > to ? height - to : from - height)} m ${height > to ? 'down' : 'up'} to it; the load is not handed on.`,
+      why: `It would have to reach ${lengthIn(height > to ? height - to : from - height)} ${height > to ? 'down' : 'up'} to it; the load is not handed on.`,
       remedy: 'Name a support of its own level, or correct the levels of one of them.',
     };
   }
@@ -285,7 +286,7 @@ class Calculation {
       const reaction = parts ? this.reactionOnSpans(shares, parts, j) : reactionOf(this.arrivals, shares);
       const target = this.handOver(j, support.by, pointAlong(body, support.at), reaction);
       if (target === null && (support.by === null || !this.around.target(support.by)))
-        this.restsOnNothing(` at ${metres(support.at)} m`, Math.round(support.at), reaction);
+        this.restsOnNothing(` at ${lengthIn(support.at)}`, Math.round(support.at), reaction);
       if (target === null || target.kind === 'hanger') isUsual = false;
       taken[j] = target;
       reactions[j] = reaction;
@@ -513,8 +514,8 @@ class Calculation {
     if (apart <= reach && planLength(place) > 0) return null;
     return {
       kind: 'apart',
-      title: `${node.mark} stands ${metres(apart)} m beside ${target.mark}`,
-      why: `More than ${reach} mm off the line of what carries it its load is not handed on.`,
+      title: `${node.mark} stands ${lengthIn(apart)} beside ${target.mark}`,
+      why: `More than ${quantityIn(reach, 'sectionLength')} off the line of what carries it its load is not handed on.`,
       remedy: 'Move one of them, or name another beam.',
     };
   }

@@ -6,7 +6,8 @@ import { withOneMore } from './few';
 import { Brought, type Landed } from './landed';
 import { scaled, type LooseEnd, type Source } from './ledger';
 import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
-import { LooseEnds, metres } from './looseEnd';
+import { lengthIn } from './inUnits';
+import { LooseEnds } from './looseEnd';
 import type { Bearing, PanelSharing } from './panel/share';
 import { sharePanel, sharePatch } from './panel/sharePanel';
 import { intensityOf } from './intensity';
@@ -147,7 +148,7 @@ class Weighing {
       x -= lost.x;
       y -= lost.y;
       book.add('lost', carried, lost);
-      const where = region.area > 0 ? ` near x ${metres(region.x / region.area)}, y ${metres(region.y / region.area)} m` : '';
+      const where = region.area > 0 ? ` near x ${lengthIn(region.x / region.area)}, y ${lengthIn(region.y / region.area)}` : '';
       this.ends.add(
         'panel-edge',
         place ? `${place}:${reason}` : reason,

@@ -9,7 +9,8 @@ import { Brought, type Landed } from './landed';
 import { scaled, type LooseEnd, type Source } from './ledger';
 import { type ArrivalShape } from './shape';
 import { intensityOf } from './intensity';
-import { LooseEnds, metres } from './looseEnd';
+import { lengthIn } from './inUnits';
+import { LooseEnds } from './looseEnd';
 import type { Node } from './node';
 import { clipShape } from './shape';
 
@@ -153,7 +154,7 @@ class PrimaryLoads {
         'opening',
         i,
         `Opening ${i + 1} of ${this.node.mark} reaches out of the wall`,
-        `The wall is ${metres(length)} m long and ${metres(height)} m high; only the part inside it is taken off the weight.`,
+        `The wall is ${lengthIn(length)} long and ${lengthIn(height)} high; only the part inside it is taken off the weight.`,
         'Type where the opening starts and ends, measured from the start of the wall and from its foot.',
       );
     });

@@ -116,9 +116,10 @@ export function sheetLines(entries: readonly Entry[], units: 'SI' | 'US', outer:
       }
       case 'step': {
         const numbers = substitute(entry.formula, entry.inputs, kinds, units);
+        const shown = value(entry.value, entry.kind);
         const result: Content[] = [
-          { text: `= ${numbers} = ` },
-          { text: value(entry.value, entry.kind), bold: true },
+          { text: numbers === shown ? '= ' : `= ${numbers} = ` },
+          { text: shown, bold: true },
           entry.meaning ? { text: `   ${entry.meaning}`, color: '#63666b' } : '',
         ];
         const inline = inlineFormula(entry.formula);

@@ -76,17 +76,18 @@ function EntryView({ entry, kinds, units }: { entry: Entry; kinds: SymbolKinds; 
           <span className="text-soft">{entry.type === 'given' ? entry.meaning : `${entry.table}, ${entry.row}`}</span>
         </Line>
       );
-    case 'step':
+    case 'step': {
+      const [numbers, result] = [substitute(entry.formula, entry.inputs, kinds, units), show(entry.value, entry.kind, units)];
       return (
         <Line clause={entry.clause}>
           <Mathematics html={setStep(entry.symbol, entry.formula)} label={`${entry.symbol} = ${entry.formula}`} />
           <div>
-            = {substitute(entry.formula, entry.inputs, kinds, units)} ={' '}
-            <b className="font-semibold">{show(entry.value, entry.kind, units)}</b>{' '}
+            {numbers === result ? '' : `= ${numbers} `}= <b className="font-semibold">{result}</b>{' '}
             {entry.meaning ? <span className="text-soft">{entry.meaning}</span> : null}
           </div>
         </Line>
       );
+    }
     case 'branch':
       return (
         <Line clause={entry.clause}>

@@ -1,3 +1,4 @@
+import { effectiveLengths } from '../effectiveLengths';
 import type { Philosophy, Standard } from '../standard';
 import { AMERICAN_PHILOSOPHIES } from './combinations';
 import { padStrength } from './concrete/pad';
@@ -40,6 +41,14 @@ export const american: Standard = {
   imposedReduction,
   roofReduction,
   concretePhilosophy: () => LRFD,
+  effectiveLengths: effectiveLengths('AISC 360-16 table C-A-7.1', {
+    pinnedPinned: 1,
+    fixedPinned: 0.8,
+    fixedFixed: 0.65,
+    fixedFree: 2.1,
+    fixedSway: 1.2,
+    pinnedSway: 2,
+  }),
   nominalEccentricity: { beyondFace: 3 * 25.4, source: 'bolts 3 in off the face of a simple shear connection' },
   unread: { member: [], webForce: [], floors: [] },
   webClause: 'AISC 360-16 J10',

@@ -2,6 +2,7 @@ import type { SteelGrade } from '../../material';
 import type { Section } from '../../section';
 import { EUROPEAN_PHILOSOPHIES } from '../european/combinations';
 import { padStrength } from '../european/concrete/pad';
+import { effectiveLengths } from '../effectiveLengths';
 import type { Standard } from '../standard';
 import { BRITISH_PHILOSOPHIES } from './combinations';
 import { steelColumn } from './column';
@@ -44,6 +45,11 @@ export const british: Standard = {
   padStrength,
   imposedReduction,
   concretePhilosophy: () => EUROPEAN_PHILOSOPHIES[0]!,
+  effectiveLengths: effectiveLengths(
+    'BS 5950-1 table 22',
+    { pinnedPinned: 1, fixedPinned: 0.85, fixedFixed: 0.7, fixedFree: 2, fixedSway: 1.2, pinnedSway: 2 },
+    { pinnedSway: 'theory' },
+  ),
   nominalEccentricity: { beyondFace: 100, source: 'BS 5950-1 4.7.6' },
   unread: {
     member: ['lengthT', 'throughShearCentre'],

@@ -1,3 +1,4 @@
+import { effectiveLengths } from '../effectiveLengths';
 import type { Philosophy, Standard } from '../standard';
 import { EUROPEAN_PHILOSOPHIES } from './combinations';
 import { padStrength } from './concrete/pad';
@@ -38,6 +39,12 @@ export const european: Standard = {
   padStrength,
   imposedReduction,
   concretePhilosophy: find,
+  // the Eurocode has no table of them
+  effectiveLengths: effectiveLengths(
+    'office rule: the factors usual in practice',
+    { pinnedPinned: 1, fixedPinned: 0.85, fixedFixed: 0.7, fixedFree: 2, fixedSway: 1.2, pinnedSway: 2 },
+    { pinnedSway: 'theory' },
+  ),
   nominalEccentricity: { beyondFace: 100, source: 'UK simple construction (SN005)' },
   unread: { member: [], webForce: ['unbraced', 'rotationHeld'], floors: ['intensity'] },
   webClause: 'EN 1993-1-5 6',

@@ -1,3 +1,4 @@
+import { lengthIn } from '../inUnits';
 import type { PlanPoint } from '../../building';
 import type { ArrivalShape } from '../shape';
 import { at, Axes, GAUSS, type Sloped } from './axes';
@@ -205,7 +206,7 @@ function noteUnequal(under: readonly Support[], v: number, unequal: Set<string>)
   for (let i = 0; i + 2 < under.length; i += 1) {
     const [a, b] = [at(under[i + 1]!, v) - at(under[i]!, v), at(under[i + 2]!, v) - at(under[i + 1]!, v)];
     if (Math.max(a, b) > UNEQUAL * Math.min(a, b))
-      unequal.add(`spans of ${(a / 1000).toFixed(2)} m and ${(b / 1000).toFixed(2)} m beside each other are read as simple spans`);
+      unequal.add(`spans of ${lengthIn(a)} and ${lengthIn(b)} beside each other are read as simple spans`);
   }
 }
 

@@ -1,4 +1,5 @@
 import type { Beam, PlanPoint } from '../../building';
+import { lengthIn } from '../inUnits';
 import { FIRM, type Bearer, type SupportDoubt } from './found';
 import { crossing, endToEnd, nearest, overlap } from './line';
 import type { OnLine } from './levelPlan';
@@ -96,7 +97,7 @@ function lostFixings(beams: readonly OnLine<Beam>[], found: readonly (readonly C
       .map((support): SupportDoubt => ({
         kind: 'unfixed',
         item: id,
-        title: `${body.mark} was said ${saidOf(support)} at ${(support.at / 1000).toFixed(2)} m, and what it rested on is not found there`,
+        title: `${body.mark} was said ${saidOf(support)} at ${lengthIn(support.at)}, and what it rested on is not found there`,
         why: 'It was moved, or what carries it was: it is calculated as if nobody had said so.',
         remedy: 'Say again in its form how its supports hold it.',
       }));
@@ -308,7 +309,7 @@ export function beamDoubts(
           kind: 'twice',
           item: id,
           title: `${body.mark} and ${other.body.mark} lie in one place`,
-          why: `They run together over ${((common.to - common.from) / 1000).toFixed(2)} m; load may be counted on the wrong one.`,
+          why: `They run together over ${lengthIn(common.to - common.from)}; load may be counted on the wrong one.`,
           remedy: 'Take one away, or move it to where it is.',
         });
     }
@@ -322,7 +323,7 @@ export function beamDoubts(
       doubts.push({
         kind: 'near',
         item: id,
-        title: `${body.mark} ends ${(close.distance / 1000).toFixed(2)} m from ${mark} without resting on it`,
+        title: `${body.mark} ends ${lengthIn(close.distance)} from ${mark} without resting on it`,
         why: 'Ends that nearly touch are usually meant to meet.',
         remedy: `Draw ${body.mark} up to ${mark}, put a post under the corner, or leave it if it is a cantilever.`,
       });

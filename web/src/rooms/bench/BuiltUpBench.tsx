@@ -3,14 +3,14 @@ import { builtUpDrawing, fromTheSide, solveElastic, solvePlastic, type UnitSyste
 import { DrawingView } from '../../parts/DrawingView';
 import { QuantityField, SelectField } from '../../parts/fields';
 import { UnitsProvider } from '../../project/context';
-import { BUILT_UP, newPart, solveBuiltUp, type BuiltUpInput, type PartRow } from './builtUp';
+import { inUnits, newPart, solveBuiltUp, STARTS, type BuiltUpInput, type PartRow } from './builtUp';
 import { above, BuiltUpParts } from './BuiltUpParts';
 import { BuiltUpResult } from './BuiltUpResult';
 import { useBenchInput } from './useBenchInput';
 
 /** Plates, rolled shapes and holes put together on a scaled drawing. */
 export function BuiltUpBench() {
-  const [input, change] = useBenchInput(BUILT_UP);
+  const [input, change] = useBenchInput(STARTS.SI);
   const { units } = input;
   const solved = useMemo(() => solveBuiltUp(input), [input]);
   const add = (kind: PartRow['kind']) => change({ parts: [...input.parts, newPart(kind, input, solved.parts)] });
@@ -47,7 +47,7 @@ export function BuiltUpBench() {
             <SelectField
               label="Units"
               value={units}
-              commit={(next) => change({ units: next as UnitSystem })}
+              commit={(next) => change(inUnits(input, next as UnitSystem))}
               options={[
                 { value: 'SI', label: 'SI' },
                 { value: 'US', label: 'US' },

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { BUILT_UP, newPart, solveBuiltUp, type BuiltUpInput, type PartRow } from './builtUp';
+import { inUnits, newPart, solveBuiltUp, STARTS, type BuiltUpInput, type PartRow } from './builtUp';
+
+const BUILT_UP = STARTS.SI;
 
 const withPart = (input: BuiltUpInput, kind: PartRow['kind']): BuiltUpInput => ({
   ...input,
@@ -24,5 +26,22 @@ describe('the bench of built-up sections', () => {
     const unknown: BuiltUpInput = { ...BUILT_UP, parts: [{ ...BUILT_UP.parts[0]!, kind: 'shape', section: 'UB 9x9' }] };
     expect(solveBuiltUp(unknown)).toMatchObject({ problem: expect.stringContaining('not in the catalogue'), parts: null });
     expect(withPart(unknown, 'hole').parts).toHaveLength(2);
+  });
+  it('begins in US units with round numbers of them and E of 29,000 ksi; what somebody typed stays', () => {
+    const us = inUnits(BUILT_UP, 'US');
+    expect(solveBuiltUp(us)).toHaveProperty('reply');
+    for (const { width, height, E, fy } of us.parts) {
+      for (const size of [width, height]) expect((size / 25.4) * 8).toBeCloseTo(Math.round((size / 25.4) * 8), 9);
+      expect(E / 6.894757293168361).toBeCloseTo(29_000, 6);
+      expect([36, 50]).toContain(Math.round(fy / 6.894757293168361));
+    }
+    // the plates lie on each other
+    const [top, web, bottom] = us.parts;
+    expect(top!.z - top!.height / 2).toBeCloseTo(web!.height / 2, 9);
+    expect(bottom!.z + bottom!.height / 2).toBeCloseTo(-web!.height / 2, 9);
+    expect(withPart(us, 'plate').parts.at(-1)).toMatchObject({ width: 203.2, E: us.parts[0]!.E });
+    expect(inUnits(us, 'SI')).toEqual(BUILT_UP);
+    const typed = { ...BUILT_UP, shear: 500e3 };
+    expect(inUnits(typed, 'US')).toEqual({ ...typed, units: 'US' });
   });
 });

@@ -33,27 +33,70 @@ export interface BuiltUpInput {
   readonly units: UnitSystem;
 }
 
-const plate = (name: string, width: number, height: number, z: number, fy: number): PartRow => ({
+/** What a part begins with where it does not follow from others: in whole units of those that are shown. mm, MPa */
+interface Usual {
+  readonly section: string;
+  readonly E: number;
+  readonly fy: number;
+  readonly plate: readonly [width: number, height: number];
+  readonly hole: number;
+}
+
+const INCH = 25.4;
+const KSI = 6.894757293168361;
+const KIP = 4448.2216152605;
+
+const USUAL: Readonly<Record<UnitSystem, Usual>> = {
+  SI: { section: 'UB 305x165x40', E: 210_000, fy: 355, plate: [200, 20], hole: 22 },
+  US: { section: 'W12X26', E: 29_000 * KSI, fy: 50 * KSI, plate: [8 * INCH, 0.75 * INCH], hole: 0.875 * INCH },
+};
+
+const plate = (name: string, width: number, height: number, z: number, fy: number, { section, E }: Usual): PartRow => ({
   name,
   kind: 'plate',
   width,
   height,
-  section: 'UB 305x165x40',
+  section,
   turned: false,
   x: 0,
   z,
   fy,
-  E: 210_000,
+  E,
   holeIn: '',
 });
 
-export const BUILT_UP: BuiltUpInput = {
-  parts: [plate('top flange', 250, 25, 412.5, 345), plate('web', 10, 800, 0, 275), plate('bottom flange', 300, 30, -415, 345)],
-  shear: 600e3,
-  weldStrength: 233,
-  axis: 'horizontal',
-  units: 'SI',
+/** A welded girder of three plates, in whole units of either kind. */
+export const STARTS: Readonly<Record<UnitSystem, BuiltUpInput>> = {
+  SI: {
+    parts: [
+      plate('top flange', 250, 25, 412.5, 345, USUAL.SI),
+      plate('web', 10, 800, 0, 275, USUAL.SI),
+      plate('bottom flange', 300, 30, -415, 345, USUAL.SI),
+    ],
+    shear: 600e3,
+    weldStrength: 233,
+    axis: 'horizontal',
+    units: 'SI',
+  },
+  US: {
+    parts: [
+      plate('top flange', 10 * INCH, INCH, 16.5 * INCH, 50 * KSI, USUAL.US),
+      plate('web', 0.375 * INCH, 32 * INCH, 0, 36 * KSI, USUAL.US),
+      plate('bottom flange', 12 * INCH, 1.25 * INCH, -16.625 * INCH, 50 * KSI, USUAL.US),
+    ],
+    shear: 135 * KIP,
+    // 0.75 x 0.6 x 70 ksi
+    weldStrength: 31.5 * KSI,
+    axis: 'horizontal',
+    units: 'US',
+  },
 };
+
+/** The input in other units: what nobody has changed yet begins again with whole numbers of them. */
+export function inUnits(input: BuiltUpInput, units: UnitSystem): BuiltUpInput {
+  const isUntouched = JSON.stringify({ ...input, units: 'SI' }) === JSON.stringify({ ...STARTS[input.units], units: 'SI' });
+  return isUntouched ? STARTS[units] : { ...input, units };
+}
 
 /** What stands on the bench: its parts, null where they cannot be drawn, and what was found of them or why nothing was. */
 export type Solved =
@@ -100,18 +143,20 @@ export function solveBuiltUp(input: BuiltUpInput): Solved {
 }
 
 /** A part to begin with: material upon what is there, a hole in the middle of the first part that is a plate or has a web. */
-export function newPart(kind: PartRow['kind'], { parts: rows }: BuiltUpInput, drawn: readonly Part[] | null): PartRow {
+export function newPart(kind: PartRow['kind'], { parts: rows, units }: BuiltUpInput, drawn: readonly Part[] | null): PartRow {
   const names = new Set(rows.map(({ name }) => name));
   let n = rows.length + 1;
   while (names.has(`${kind} ${n}`)) n += 1;
-  const fy = rows.filter((row) => row.kind !== 'hole').at(-1)?.fy ?? 355;
+  const usual = USUAL[units];
+  const last = rows.filter((row) => row.kind !== 'hole').at(-1);
+  const { fy, E } = last ?? usual;
   const host = kind === 'hole' ? rows.find((row) => row.kind !== 'hole') : undefined;
   if (host) {
     const shape = host.kind === 'shape' && isSection(host.section) ? findSection(host.section).shape : null;
     const across = shape === null ? host.width : 'tw' in shape ? shape.tw : 10;
-    const high = shape === null ? host.height : 22;
+    const high = shape === null ? host.height : usual.hole;
     return {
-      ...plate(`${kind} ${n}`, Math.min(22, across), Math.min(22, high), host.z, fy),
+      ...plate(`${kind} ${n}`, Math.min(usual.hole, across), Math.min(usual.hole, high), host.z, fy, usual),
       x: host.x,
       turned: host.turned,
       kind,
@@ -119,7 +164,7 @@ export function newPart(kind: PartRow['kind'], { parts: rows }: BuiltUpInput, dr
     };
   }
   const top = drawn && drawn.length > 0 ? Math.max(...drawn.map((part) => part.top)) : 0;
-  const blank = plate(`${kind} ${n}`, 200, 20, 0, fy);
+  const blank = { ...plate(`${kind} ${n}`, ...usual.plate, 0, fy, usual), E };
   const height = kind === 'shape' ? findSection(blank.section).properties.depth : blank.height;
   return { ...blank, kind, z: top + height / 2 };
 }

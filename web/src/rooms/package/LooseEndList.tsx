@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { dismissalKey, formatQuantity, type JudgedLooseEnd } from '@plinth/core';
+import { caseIn, dismissalKey, formatQuantity, type JudgedLooseEnd } from '@plinth/core';
 import { useItems, useProject, useView } from '../../project/context';
 import { whoAmI } from '../../project/journal';
 import { freshId, useEdit } from '../../project/useEdit';
@@ -33,7 +33,7 @@ export function LooseEndList() {
 }
 
 function OpenEnd({ end }: { end: JudgedLooseEnd }) {
-  const { units } = useProject();
+  const { building, units } = useProject();
   const { select } = useView();
   const { put } = useEdit();
   const [writing, setWriting] = useState(false);
@@ -52,7 +52,7 @@ function OpenEnd({ end }: { end: JudgedLooseEnd }) {
       <span className="ml-2">{end.why}</span> <span className="text-soft">{end.remedy}</span>
       {lost.length ? (
         <span className="ml-2 text-[13px]">
-          {lost.map(([caseId, value]) => `${caseId.replace('-', ', ')} ${formatQuantity(value, 'force', units)}`).join(' · ')}
+          {lost.map(([caseId, value]) => `${caseIn(building.cases, caseId).name} ${formatQuantity(value, 'force', units)}`).join(' · ')}
         </span>
       ) : null}{' '}
       {writing ? null : (

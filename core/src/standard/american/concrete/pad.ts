@@ -265,7 +265,7 @@ function development(
       bar.diameter > 0.8 * INCH ? 'No. 7 and larger' : 'No. 6 and smaller',
       '25.4.2.3',
     );
-    sheet.given('inch', INCH, 'sectionLength', 'one inch');
+    sheet.given('l_min', 12 * INCH, 'sectionLength', 'least development length', '25.4.2.1(b)');
     sheet.step(
       'r_e',
       'A_s1 / A_s',
@@ -277,8 +277,8 @@ function development(
     );
     sheet.step(
       'l_d',
-      'max(f_y / psi * d_b / (k_d * s_c) * r_e, 12 * inch)',
-      { f_y: fy, psi: PSI, d_b: bar.diameter, k_d: divisor, s_c: rootPsi(concrete.strength), r_e: excess, inch: INCH },
+      'max(f_y / psi * d_b / (k_d * s_c) * r_e, l_min)',
+      { f_y: fy, psi: PSI, d_b: bar.diameter, k_d: divisor, s_c: rootPsi(concrete.strength), r_e: excess, l_min: 12 * INCH },
       ld,
       'sectionLength',
       '25.4.2.1, 25.4.2.3',

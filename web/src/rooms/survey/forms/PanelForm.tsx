@@ -1,4 +1,4 @@
-import { caseIn, formatQuantity, markOf, sumByCase, unitLabel, type Panel } from '@plinth/core';
+import { caseIn, formatQuantity, markOf, sumByCase, textInUnits, unitLabel, type Panel } from '@plinth/core';
 import { QuantityField, SelectField, TextField } from '../../../parts/fields';
 import { PanelHead } from '../../../parts/SidePanel';
 import { useItems, useProject } from '../../../project/context';
@@ -91,11 +91,13 @@ export function PanelForm({ item }: { item: Of<'panel'> }) {
             ) : null}
           </tbody>
         </table>
-        {sharing?.doubts.map(({ text }) => (
-          <p key={text} className="text-[13px] text-oxide">
-            {text}
-          </p>
-        ))}
+        {sharing?.doubts
+          .map(({ text }) => textInUnits(text, units))
+          .map((text) => (
+            <p key={text} className="text-[13px] text-oxide">
+              {text}
+            </p>
+          ))}
       </section>
 
       <CornersField title="Corners" corners={body.outline} commit={(outline) => set({ outline }, 'corners')} />

@@ -1,0 +1,153 @@
+import { describe, expect, it } from 'vitest';
+import { defaultBrief, item, type Item } from '../building';
+import { ebbwickSailLoft, quillfernToolLibrary } from '../exchange';
+import type { Entry } from '../sheet';
+import { runTool, TOOLS } from '../tool';
+import { contextOf } from './context';
+import { computeProject, sheetFor } from '.';
+
+/** A text of a sheet with where it stands. */
+interface Said {
+  readonly where: string;
+  readonly text: string;
+}
+
+function textsOf(entries: readonly Entry[], where: string): Said[] {
+  const said = (...texts: (string | undefined)[]): Said[] => texts.flatMap((text) => (text ? [{ where, text }] : []));
+  return entries.flatMap((entry) => {
+    switch (entry.type) {
+      case 'scope':
+        return [...said(entry.title), ...textsOf(entry.entries, `${where}, ${entry.title}`)];
+      case 'note':
+        return said(entry.text);
+      case 'assumption':
+        return said(entry.text, entry.reason);
+      case 'given':
+        return said(entry.meaning, entry.source);
+      case 'lookup':
+        return said(entry.table, entry.row, entry.clause);
+      case 'step':
+        return said(entry.meaning, entry.clause);
+      case 'branch':
+        return said(entry.consequence, entry.clause);
+      case 'conclusion':
+        return said(entry.text);
+      case 'verdict':
+        return said(entry.check.name, entry.check.reason, entry.check.combination);
+    }
+  });
+}
+
+/** Every sheet of a building, by every method that it shows. */
+function sheetsOf(items: readonly Item[]): { readonly where: string; readonly entries: readonly Entry[] }[] {
+  const project = computeProject(items);
+  const { standard, philosophy } = contextOf(project.building, project.takedown);
+  return [...project.takedown.members.keys()].flatMap((id) =>
+    standard.compared(philosophy.id).flatMap((method) => {
+      const sheet = sheetFor(project, id, method.id);
+      return sheet ? [{ where: `${id} by ${method.id}`, entries: sheet.entries }] : [];
+    }),
+  );
+}
+
+const toolSheets = [...TOOLS.values()].map((tool) => ({ where: tool.id, entries: runTool(tool, tool.example).steps }));
+const quillfern = sheetsOf(quillfernToolLibrary());
+const all = [...quillfern, ...sheetsOf(ebbwickSailLoft()), ...toolSheets];
+
+const METRIC = /\d ?(mm|cm|m|kN|kNm|MPa|kPa|kg)\b/;
+
+describe('sheets', () => {
+  it('of a US project name no metric value', () => {
+    const said = quillfern.flatMap(({ where, entries }) => textsOf(entries, where));
+    expect(said.length).toBeGreaterThan(5000);
+    expect(said.filter(({ text }) => METRIC.test(text))).toEqual([]);
+  });
+  it('use the words of the field: no name of the program stands on one', () => {
+    const said = all.flatMap(({ where, entries }) => textsOf(entries, where));
+    expect(said.filter(({ text }) => /\b(roofImposed|asGiven|bothWays|6\.10ab|undefined|NaN|null)\b/.test(text))).toEqual([]);
+    // as a rule two words run together, but for units and symbols
+    expect(said.filter(({ text }) => /\b(?!kN|kPa|kWh)[a-z]{2,}[A-Z][a-z]{2,}/.test(text))).toEqual([]);
+  });
+  it('cite no standard of another family', () => {
+    const european = [...sheetsOf(ebbwickSailLoft()), ...toolSheets.filter(({ where }) => where.startsWith('european.'))];
+    const said = (list: typeof all) => list.flatMap(({ where, entries }) => textsOf(entries, where));
+    // the one formula that is borrowed, for want of one in EN 1993-1-1: it is cited where it was published
+    const isBorrowed = (text: string) => text === 'AISC 360-16 commentary (C-F1-5)';
+    expect(said(european).filter(({ text }) => /\b(BS|AISC|ACI|ASCE) ?\d/.test(text) && !isBorrowed(text))).toEqual([]);
+    const american = [...quillfern, ...toolSheets.filter(({ where }) => where.startsWith('american.'))];
+    expect(said(american).filter(({ text }) => /\b(BS|EN) ?\d/.test(text))).toEqual([]);
+  });
+  it('write no formula that says nothing: a number for itself, the cosine of nothing, an inch', () => {
+    const walk = (entries: readonly Entry[], where: string): string[] =>
+      entries.flatMap((entry) => {
+        if (entry.type === 'scope') return walk(entry.entries, where);
+        if (entry.type === 'given') return entry.meaning.includes('one inch') ? [`${where}: ${entry.symbol}`] : [];
+        if (entry.type !== 'step') return [];
+        const isEmpty = Object.keys(entry.inputs).length === 0;
+        const isFlat = entry.formula.includes('cos(theta)') && entry.inputs['theta'] === 0;
+        return isEmpty || isFlat ? [`${where}: ${entry.symbol} = ${entry.formula}`] : [];
+      });
+    expect(all.flatMap(({ where, entries }) => walk(entries, where))).toEqual([]);
+  });
+});
+
+describe('loose ends', () => {
+  it('are told in the units of the project, under the same keys', () => {
+    const post = (id: string, x: number, y: number, off = 0) => [
+      item('footing', `F${id}`, { mark: `F${id}`, at: { x: x + off, y }, level: 'L0' }),
+      item('column', id, { mark: id, at: { x, y }, base: 'L0', top: 'L1', by: `F${id}`, section: 'W8X31', ownWeight: 0.3 }),
+    ];
+    const beam = (mark: string, from: [number, number], to: [number, number], supports?: { at: number; by: string }[]) =>
+      item('beam', mark, {
+        mark,
+        level: 'L1',
+        from: { x: from[0], y: from[1] },
+        to: { x: to[0], y: to[1] },
+        section: 'W16X26',
+        ownWeight: 0.4,
+        supportsFound: !supports,
+        supports: supports ?? [],
+      });
+    const inUnits = (units: 'SI' | 'US') =>
+      computeProject([
+        item('brief', 'brief', { ...defaultBrief('Dunlin hall', 'american'), units }),
+        item('level', 'L1', { name: 'Floor', elevation: 3000 }),
+        item('level', 'L0', { name: 'Ground', elevation: 0 }),
+        ...post('C1', 0, 0, 60),
+        ...post('C2', 4000, 0),
+        ...post('C3', 0, 5000),
+        ...post('C4', 6000, 5000),
+        // it overhangs and lifts; one stands away from what it is said to rest on; two lie in one place; one stops short
+        beam(
+          'B1',
+          [0, 0],
+          [6000, 0],
+          [
+            { at: 0, by: 'C1' },
+            { at: 4000, by: 'C2' },
+          ],
+        ),
+        beam(
+          'B2',
+          [0, 600],
+          [4000, 600],
+          [
+            { at: 0, by: 'C1' },
+            { at: 4000, by: 'C2' },
+          ],
+        ),
+        beam('B3', [0, 5000], [6000, 5000]),
+        beam('B4', [1000, 5000], [6000, 5000]),
+        beam('B5', [3000, 4700], [3000, 1000]),
+        item('load', 'tip', { label: 'tip', on: 'B1', type: 'point', nature: 'imposed', use: 'B', at: 6000, force: 90_000 }),
+        item('load', 'long', { label: 'long', on: 'B3', type: 'line', nature: 'imposed', use: 'B', from: 0, to: 7000, intensity: 3 }),
+      ]).looseEnds;
+    const [metric, customary] = [inUnits('SI'), inUnits('US')];
+    expect(metric.length).toBeGreaterThan(5);
+    expect(customary.map(({ key }) => key)).toEqual(metric.map(({ key }) => key));
+    const texts = (ends: typeof metric) => ends.flatMap(({ title, why, remedy }) => [title, why, remedy]);
+    expect(texts(metric).some((text) => METRIC.test(text))).toBe(true);
+    expect(texts(customary).filter((text) => METRIC.test(text))).toEqual([]);
+    for (const text of [...texts(metric), ...texts(customary)]) expect(text).not.toContain('{{');
+  });
+});
