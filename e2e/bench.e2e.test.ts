@@ -152,6 +152,7 @@ describe('the bench', () => {
     await browser.clickText('Add a rolled shape');
     await browser.waitForText('[aria-label="Result"]', 'Plastic moment');
     // material that would count twice is named, and still drawn
+    await browser.choose('How part 3 is placed', 'by its middle');
     await browser.type('z of part 3', '-300');
     await browser.waitForText('[role="alert"]', '"top flange" and "shape 3" lie over each other');
     await browser.see('svg[aria-label="Built-up section to scale"]');

@@ -117,6 +117,14 @@ export const SYSTEMS: readonly Mutant[] = [
     test: 'core/src/design/settlement.test.ts',
   },
   {
+    point: '15',
+    fault: 'what came since within a support, a strip or a layer is missing in what an earlier version stored',
+    file: core('building/upgrade.ts'),
+    now: 'if (complete) within.push([field, complete]);',
+    wrong: "if (complete && field === '') within.push([field, complete]);",
+    test: 'core/src/building/upgrade.test.ts',
+  },
+  {
     point: '14',
     fault: 'springs of supports are not told to the takedown',
     file: core('takedown/reactions.ts'),

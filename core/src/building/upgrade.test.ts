@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import type { z } from 'zod';
+import { ebbwickSailLoft, quillfernToolLibrary } from '../exchange';
 import { defaultBrief, MODEL_VERSION, upgradeBody, item, readItem } from '.';
+import { ITEM_SCHEMAS } from './item';
 
 describe('items that an earlier version kept', () => {
   it('get the fields that came since, as if nothing was typed', () => {
@@ -28,4 +31,58 @@ describe('items that an earlier version kept', () => {
     expect([action, loadCase]).toEqual([null, '']);
     expect(upgradeBody('load', before, 2)).toEqual(load.body);
   });
+  it('get them at any depth: a support of a beam, a layer, an opening, whatever the kind, as the schema reads them', () => {
+    const beam = readItem(
+      item('beam', 'B', {
+        mark: 'B',
+        level: 'L',
+        from: { x: 0, y: 0 },
+        to: { x: 1, y: 0 },
+        ownWeight: 1,
+        supports: [
+          { at: 0, by: 'C', fixed: true },
+          { at: 1, by: null },
+        ],
+        strips: [{ buildUp: 'b', from: 0, to: 1, widthStart: 1, widthEnd: 1 }],
+      }),
+    );
+    if (beam.kind !== 'beam') throw new Error('a beam was made');
+    const old = {
+      ...beam.body,
+      supports: [
+        { at: 0, by: 'C', fixed: true },
+        { at: 1, by: null },
+      ],
+      strips: [{ buildUp: 'b', from: 0, to: 1, widthStart: 1, widthEnd: 1 }],
+    };
+    for (const version of [1, 2, MODEL_VERSION]) expect(upgradeBody('beam', old, version)).toEqual(beam.body);
+    expect(upgradeBody('beam', old, MODEL_VERSION).supports.map(({ spring, settlement }) => [spring, settlement])).toEqual([
+      [null, 0],
+      [null, 0],
+    ]);
+    // every item of the demonstration buildings, stripped of all that has a value when nothing is typed
+    let stripped = 0;
+    for (const { kind, body } of [...ebbwickSailLoft(), ...quillfernToolLibrary()]) {
+      const bare = strip(ITEM_SCHEMAS[kind], body);
+      if (JSON.stringify(bare) !== JSON.stringify(body)) stripped += 1;
+      expect(upgradeBody(kind, bare, MODEL_VERSION)).toEqual(body);
+      expect(upgradeBody(kind, body, MODEL_VERSION)).toBe(body);
+    }
+    expect(stripped).toBeGreaterThan(50);
+  });
 });
+
+/** A value without the fields that hold what stands there when nothing is typed. */
+function strip(schema: z.ZodType, value: unknown): unknown {
+  const { def } = schema._zod as unknown as { def: { type: string; innerType?: z.ZodType; element?: z.ZodType } };
+  if (def.innerType) return strip(def.innerType, value);
+  if (Array.isArray(value) && def.element) return value.map((entry) => strip(def.element!, entry));
+  if (def.type !== 'object' || typeof value !== 'object' || value === null) return value;
+  const { shape } = schema as unknown as { shape: Record<string, z.ZodType> };
+  return Object.fromEntries(
+    Object.entries(value).flatMap(([field, entry]) => {
+      const empty = shape[field]!.safeParse(undefined);
+      return empty.success && JSON.stringify(empty.data) === JSON.stringify(entry) ? [] : [[field, strip(shape[field]!, entry)]];
+    }),
+  );
+}

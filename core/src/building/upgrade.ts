@@ -42,32 +42,70 @@ const UPGRADES: readonly Upgrade[] = [
   { to: 3, body: (kind, body) => (kind === 'buildUp' ? { ...body, variable: inUsualCases(body['variable']) } : body) },
 ];
 
-const defaults = new Map<ItemKind, readonly (readonly [field: string, value: unknown])[]>();
+/** Completes a value with the fields that have a value when nothing is typed; the same value when none is missing. */
+type Complete = (value: unknown) => unknown;
 
-/** Fields of a kind that have a value when nothing is typed, with that value. */
-function defaultsOf(kind: ItemKind): readonly (readonly [field: string, value: unknown])[] {
-  let known = defaults.get(kind);
-  if (!known) {
-    const found: [string, unknown][] = [];
-    for (const [field, schema] of Object.entries(shapeOf(ITEM_SCHEMAS[kind]))) {
-      const empty = schema.safeParse(undefined);
-      if (empty.success && empty.data !== undefined) found.push([field, empty.data]);
-    }
-    defaults.set(kind, (known = found));
+/** How the objects of a schema are completed, at any depth; null: nothing in it can be missing. */
+function completing(schema: z.ZodType): Complete | null {
+  const { def } = schema._zod as unknown as { def: { type: string; innerType?: z.ZodType; element?: z.ZodType } };
+  if (def.innerType) return completing(def.innerType);
+  if (def.type === 'array') {
+    const each = completing(def.element!);
+    return each && ((value) => (Array.isArray(value) ? eachOf(value, each) : value));
   }
-  return known;
+  if (def.type !== 'object') return null;
+  const missing: [field: string, value: unknown][] = [];
+  const within: [field: string, complete: Complete][] = [];
+  for (const [field, inner] of Object.entries(shapeOf(schema))) {
+    const empty = inner.safeParse(undefined);
+    if (empty.success && empty.data !== undefined) missing.push([field, empty.data]);
+    const complete = completing(inner);
+    if (complete) within.push([field, complete]);
+  }
+  return missing.length + within.length === 0 ? null : (value) => completed(value, missing, within);
+}
+
+function eachOf(list: readonly unknown[], complete: Complete): readonly unknown[] {
+  let next: unknown[] | null = null;
+  for (let i = 0; i < list.length; i += 1) {
+    const made = complete(list[i]);
+    if (made !== list[i]) (next ??= list.slice())[i] = made;
+  }
+  return next ?? list;
+}
+
+function completed(
+  value: unknown,
+  missing: readonly (readonly [field: string, value: unknown])[],
+  within: readonly (readonly [field: string, complete: Complete])[],
+): unknown {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return value;
+  const before = value as Readonly<Record<string, unknown>>;
+  let next: Record<string, unknown> | null = null;
+  for (const [field, empty] of missing) if (!(field in before)) (next ??= { ...before })[field] = empty;
+  for (const [field, complete] of within) {
+    const made = complete(before[field]);
+    if (made !== before[field]) (next ??= { ...before })[field] = made;
+  }
+  return next ?? value;
+}
+
+const known = new Map<ItemKind, Complete>();
+
+function completeOf(kind: ItemKind): Complete {
+  let found = known.get(kind);
+  if (!found) known.set(kind, (found = completing(ITEM_SCHEMAS[kind]) ?? ((value) => value)));
+  return found;
 }
 
 /**
- * A body as an earlier version wrote it, brought up to this version: changed step by step, then completed with the fields that came since,
+ * A body as an earlier version wrote it, brought up to this version: changed step by step, then completed with the fields that came since, at any depth,
  * each as if nothing was typed. The same object when nothing is missing.
  */
 export function upgradeBody<K extends ItemKind>(kind: K, body: unknown, version: number): Body<K> {
   let current = body as Readonly<Record<string, unknown>>;
   for (const upgrade of UPGRADES) if (upgrade.to > version) current = upgrade.body(kind, current);
-  const add: Record<string, unknown> = {};
-  for (const [field, value] of defaultsOf(kind)) if (!(field in current)) add[field] = value;
-  return (Object.keys(add).length === 0 ? current : { ...current, ...add }) as Body<K>;
+  return completeOf(kind)(current) as Body<K>;
 }
 
 /** An item of an earlier version; what is no item of a known kind is left for the reader to refuse. */

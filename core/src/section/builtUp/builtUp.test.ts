@@ -89,6 +89,43 @@ describe('built-up sections, by hand', () => {
   });
 });
 
+describe('parts that lie on others', () => {
+  const on = (part: string) => ({ stacked: { side: 'on' as const, part } });
+  const under = (part: string) => ({ stacked: { side: 'under' as const, part } });
+  const middles = (parts: readonly PartInput[]) =>
+    Object.fromEntries(readParts(parts).map(({ name, top, bottom }) => [name, (top + bottom) / 2]));
+  it('their middles follow, in whatever order they are named, turned or not', () => {
+    const girder = [plate('cover', 180, 12, 0, 355, on('top')), plate('top', 250, 25, 0, 355, on('web')), plate('web', 10, 800, 40)];
+    expect(middles([...girder, plate('bottom', 300, 30, 0, 355, under('web'))])).toEqual({ cover: 471, top: 452.5, web: 40, bottom: -375 });
+    expect(middles([plate('web', 10, 800, 0), plate('top', 25, 250, 0, 355, { ...on('web'), turned: true })])).toMatchObject({
+      top: 412.5,
+    });
+    // a channel on its back upon a beam: its back is below, its toes are up
+    const beam: PartInput = { ...plate('beam', 1, 1, 0), plate: undefined, section: 'UB 305x165x40' } as never;
+    const depth = findSection('UB 305x165x40').properties.depth;
+    expect(middles([beam, plate('plate', 200, 20, 0, 355, on('beam'))])['plate']).toBeCloseTo(depth / 2 + 10, 9);
+  });
+  it('make the section that their middles would make, whatever the sizes', () => {
+    const size = fc.integer({ min: 4, max: 400 });
+    fc.assert(
+      fc.property(size, size, size, size, size, size, (a, b, c, d, e, f) => {
+        const stacked = readParts([
+          plate('top', a, b, 0, 355, on('web')),
+          plate('web', c, d, 0),
+          plate('bottom', e, f, 0, 355, under('web')),
+        ]);
+        const placed = readParts([plate('top', a, b, (d + b) / 2), plate('web', c, d, 0), plate('bottom', e, f, -(d + f) / 2)]);
+        expect(solveElastic(stacked).I).toBeCloseTo(solveElastic(placed).I, 6);
+        mustLieApart(stacked);
+      }),
+    );
+  });
+  it('in a ring, or on what is not there, are refused', () => {
+    expect(() => readParts([plate('a', 10, 10, 0, 355, on('b')), plate('b', 10, 10, 0, 355, on('a'))])).toThrow('lies on itself');
+    expect(() => readParts([plate('a', 10, 10, 0, 355, on('c'))])).toThrow('lies on "c", which is not there');
+  });
+});
+
 describe('parts lie apart', () => {
   const beam = (z: number, section = 'UB 305x165x40'): PartInput => ({
     name: 'beam',

@@ -1,3 +1,3 @@
 export { mustLieApart } from './apart';
-export { fromTheSide, readParts, type Part, type PartInput } from './parts';
+export { fromTheSide, readParts, STACKED, type Part, type PartInput } from './parts';
 export { describePlace, jointsOf, solveElastic, solvePlastic, type Elastic, type Joint, type Plastic, type PlasticPlace } from './solve';

@@ -3,6 +3,9 @@ import { findSection } from '../catalogue';
 import { shapeOutlines } from '../outline';
 import { momentsOf, type Corner } from './polygon';
 
+/** Sides of another part on which one may lie: on its top, or under its bottom. */
+export const STACKED = ['on', 'under'] as const;
+
 /** One piece of a built-up section. Its middle at x to the right and z upward, mm. */
 export interface PartInput {
   readonly name: string;
@@ -12,7 +15,10 @@ export interface PartInput {
   /** Turned by a right angle, anticlockwise. */
   readonly turned: boolean;
   readonly x: number;
+  /** Not read where it lies on another part, or under it. */
   readonly z: number;
+  /** The part on whose top, or under whose bottom, it lies; left out, or null: it is placed by its middle. */
+  readonly stacked?: { readonly side: (typeof STACKED)[number]; readonly part: string } | null | undefined;
   /** Yield strength and modulus, MPa. A hole has those of the part that it is cut out of. */
   readonly fy: number;
   readonly E: number;
@@ -46,7 +52,7 @@ const PIECES = 40;
 
 /**
  * Parts as polygons.
- * @throws BadInput when a part has no size, no material, or cuts out of one that is not there
+ * @throws BadInput when a part has no size, no material, cuts out of one or lies on one that is not there, or when parts lie on each other in a ring
  */
 export function readParts(inputs: readonly PartInput[]): Part[] {
   if (!inputs.some(({ holeIn }) => holeIn === null)) throw new BadInput('a built-up section needs at least one plate or shape', 'parts');
@@ -55,13 +61,15 @@ export function readParts(inputs: readonly PartInput[]): Part[] {
     if (names.has(name)) throw new BadInput(`two parts are called "${name}"`, 'parts');
     names.add(name);
   }
-  return inputs.map((input) => {
+  const middles = middlesOf(inputs);
+  return inputs.map((input, i) => {
+    const z = middles[i]!;
     const host = input.holeIn === null ? input : inputs.find(({ name, holeIn }) => name === input.holeIn && holeIn === null);
     if (!host) throw new BadInput(`"${input.name}" is a hole in "${input.holeIn}", which is not there`, 'parts');
     if (!(host.fy > 0) || !(host.E > 0)) throw new BadInput(`"${host.name}" needs a yield strength and a modulus above 0`, 'parts');
     const isHole = input.holeIn !== null;
     const loops = outlines(input).map((corners, i) => ({
-      corners: corners.map(([x, z]): Corner => (input.turned ? [input.x - z, input.z + x] : [input.x + x, input.z + z])),
+      corners: corners.map(([x, up]): Corner => (input.turned ? [input.x - up, z + x] : [input.x + x, z + up])),
       sign: ((i === 0) === !isHole ? 1 : -1) as 1 | -1,
     }));
     const all = loops.flatMap(({ corners }) => corners);
@@ -91,6 +99,35 @@ export function readParts(inputs: readonly PartInput[]): Part[] {
       breadth: input.plate ? (input.turned ? input.plate.height : input.plate.width) * (isHole ? -1 : 1) : null,
     };
   });
+}
+
+/** How far a part reaches below and above its middle, mm. */
+function reachOf(input: PartInput): { readonly below: number; readonly above: number } {
+  const ups = outlines(input)
+    .flat()
+    .map(([x, up]) => (input.turned ? x : up));
+  return { below: -Math.min(...ups), above: Math.max(...ups) };
+}
+
+/** Heights of the middles of parts, some of which lie on others. */
+function middlesOf(inputs: readonly PartInput[]): number[] {
+  const found = new Map<PartInput, number>();
+  const waiting = new Set<PartInput>();
+  const middle = (input: PartInput): number => {
+    const { stacked, name, z } = input;
+    if (!stacked) return z;
+    const known = found.get(input);
+    if (known !== undefined) return known;
+    const under = inputs.find((other) => other.name === stacked.part && other.holeIn === null);
+    if (!under) throw new BadInput(`"${name}" lies ${stacked.side} "${stacked.part}", which is not there`, 'parts');
+    if (waiting.has(input)) throw new BadInput(`"${name}" lies on itself, by way of the parts between`, 'parts');
+    waiting.add(input);
+    const [base, there, own] = [middle(under), reachOf(under), reachOf(input)];
+    const at = stacked.side === 'on' ? base + there.above + own.below : base - there.below - own.above;
+    found.set(input, at);
+    return at;
+  };
+  return inputs.map(middle);
 }
 
 /** Outlines round the middle of the part, z upward. */

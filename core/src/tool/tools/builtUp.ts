@@ -16,17 +16,21 @@ const partSchema = z
     section: designation().optional().describe('a shape of the catalogue, or an own one, in the place of a plate'),
     turned: z.boolean().default(false).describe('turned by a right angle, anticlockwise'),
     x: quantity('sectionLength', 'its middle, to the right of the datum').default(0),
-    z: quantity('sectionLength', 'its middle, above the datum').default(0),
+    z: quantity('sectionLength', 'its middle, above the datum; left out where it lies on another part, and else 0').optional(),
+    on: text(40).optional().describe('name of the part on whose top it lies'),
+    under: text(40).optional().describe('name of the part under whose bottom it lies'),
     fy: quantity('stress', 'yield strength', { min: 20, max: 2000 }).optional(),
     E: quantity('stress', 'modulus of elasticity', { min: 100, max: 1e6 }).default(210_000),
     holeIn: designation().optional().describe('the part that this is a hole in; left out: material'),
   })
-  .superRefine(({ section, width, height, holeIn, fy }, context) => {
+  .superRefine(({ section, width, height, holeIn, fy, z, on, under }, context) => {
     const refuse = (field: string, message: string) => context.addIssue({ code: 'custom', path: [field], message });
     const sizes = Object.entries({ width, height });
     if (section !== undefined) {
       for (const [field, value] of sizes) if (value !== undefined) refuse(field, 'is not used where the part is a section: leave one out');
     } else for (const [field, value] of sizes) if (value === undefined) refuse(field, 'is missing');
+    if (on !== undefined && under !== undefined) refuse('under', 'is not used where the part lies on another: leave one out');
+    if ((on ?? under) !== undefined && z !== undefined) refuse('z', 'is not used where the part lies on another, or under it: it follows');
     if (holeIn !== undefined && fy !== undefined) refuse('fy', 'is not used of a hole: it is that of the part that it is in');
   });
 
@@ -108,9 +112,9 @@ export const builtUpSection = defineTool({
   },
   example: {
     parts: [
-      { name: 'top flange', width: 250, height: 25, z: 412.5, fy: 345 },
+      { name: 'top flange', width: 250, height: 25, on: 'web', fy: 345 },
       { name: 'web', width: 10, height: 800, z: 0, fy: 275 },
-      { name: 'bottom flange', width: 300, height: 30, z: -415, fy: 345 },
+      { name: 'bottom flange', width: 300, height: 30, under: 'web', fy: 345 },
     ],
     shear: '600 kN',
     weld: { strength: 233, runs: 2 },
@@ -125,7 +129,13 @@ export const builtUpSection = defineTool({
           ...(part.section === undefined ? { plate: { width: part.width ?? 0, height: part.height ?? 0 } } : { section: part.section }),
           turned: part.turned,
           x: part.x,
-          z: part.z,
+          z: part.z ?? 0,
+          stacked:
+            part.on !== undefined
+              ? { side: 'on' as const, part: part.on }
+              : part.under !== undefined
+                ? { side: 'under' as const, part: part.under }
+                : null,
           fy: host.fy,
           E: host.E,
           holeIn: part.holeIn ?? null,

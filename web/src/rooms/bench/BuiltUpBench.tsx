@@ -3,7 +3,7 @@ import { builtUpDrawing, fromTheSide, solveElastic, solvePlastic, type UnitSyste
 import { DrawingView } from '../../parts/DrawingView';
 import { QuantityField, SelectField } from '../../parts/fields';
 import { UnitsProvider } from '../../project/context';
-import { inUnits, newPart, solveBuiltUp, STARTS, type BuiltUpInput, type PartRow } from './builtUp';
+import { inUnits, middlesOf, newPart, solveBuiltUp, STARTS, type BuiltUpInput, type PartRow } from './builtUp';
 import { above, BuiltUpParts } from './BuiltUpParts';
 import { BuiltUpResult } from './BuiltUpResult';
 import { useBenchInput } from './useBenchInput';
@@ -72,7 +72,7 @@ export function BuiltUpBench() {
             })}
           />
         ) : null}
-        <BuiltUpParts parts={input.parts} units={units} commit={(parts) => change({ parts })} />
+        <BuiltUpParts parts={input.parts} middles={middlesOf(solved.parts)} units={units} commit={(parts) => change({ parts })} />
         <p className="no-print mt-1 flex gap-4">
           <button type="button" className="btn-line" onClick={() => add('plate')}>
             Add a plate

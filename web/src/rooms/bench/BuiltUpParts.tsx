@@ -1,6 +1,6 @@
-import { readDesignation, unitLabel, type UnitSystem } from '@plinth/core';
+import { formatQuantity, readDesignation, unitLabel, type UnitSystem } from '@plinth/core';
 import { QuantityField, SelectField, TextField } from '../../parts/fields';
-import type { PartRow } from './builtUp';
+import { withoutPart, type PartRow } from './builtUp';
 
 export function above(value: number): number {
   if (!(value > 0)) throw new Error('must be greater than 0');
@@ -10,17 +10,45 @@ export function above(value: number): number {
 /** The parts, a row each. */
 export function BuiltUpParts({
   parts,
+  middles,
   units,
   commit,
 }: {
   parts: readonly PartRow[];
+  /** How high the middle of each part is, by name, mm. */
+  middles: ReadonlyMap<string, number>;
   units: UnitSystem;
   commit: (parts: readonly PartRow[]) => void;
 }) {
   const set = (index: number, part: Partial<PartRow>) => commit(parts.map((row, i) => (i === index ? { ...row, ...part } : row)));
-  /** A hole follows the name of its part. */
-  const rename = (index: number, name: string) =>
-    commit(parts.map((row, i) => (i === index ? { ...row, name } : row.holeIn === parts[index]!.name ? { ...row, holeIn: name } : row)));
+  /** Holes in a part, and what lies on it, follow its name. */
+  const rename = (index: number, name: string) => {
+    const old = parts[index]!.name;
+    commit(
+      parts.map((row, i) => {
+        if (i === index) return { ...row, name };
+        const { stacked } = row;
+        return {
+          ...row,
+          ...(row.holeIn === old ? { holeIn: name } : {}),
+          ...(stacked?.part === old ? { stacked: { ...stacked, part: name } } : {}),
+        };
+      }),
+    );
+  };
+  /** Where a part is: by its middle, or on another. */
+  const place = (index: number, value: string) => {
+    const row = parts[index]!;
+    const [side, ...rest] = value.split(' ');
+    if (side === 'middle') set(index, { stacked: undefined, z: middles.get(row.name) ?? row.z });
+    else set(index, { stacked: { side: side as 'on' | 'under', part: rest.join(' ') } });
+  };
+  const placesOf = (row: PartRow) => [
+    { value: 'middle', label: 'by its middle' },
+    ...parts
+      .filter((other) => other !== row && other.kind !== 'hole')
+      .flatMap(({ name }) => (['on', 'under'] as const).map((side) => ({ value: `${side} ${name}`, label: `${side} ${name}` }))),
+  ];
   return (
     <table className="grid-table no-print mt-2" aria-label="Parts">
       <thead>
@@ -31,6 +59,7 @@ export function BuiltUpParts({
             Width and height [{unitLabel('sectionLength', units)}], or shape
           </th>
           <th>Turned</th>
+          <th>Placed</th>
           <th className="num">x, right [{unitLabel('sectionLength', units)}]</th>
           <th className="num">z, up [{unitLabel('sectionLength', units)}]</th>
           <th className="num">Yield [{unitLabel('stress', units)}]</th>
@@ -100,11 +129,26 @@ export function BuiltUpParts({
                 onChange={(event) => set(i, { turned: event.target.checked })}
               />
             </td>
+            <td className="w-32">
+              <SelectField
+                quiet
+                label={`How part ${i + 1} is placed`}
+                value={row.stacked ? `${row.stacked.side} ${row.stacked.part}` : 'middle'}
+                commit={(value) => place(i, value)}
+                options={placesOf(row)}
+              />
+            </td>
             <td className="w-24">
               <QuantityField quiet label={`x of part ${i + 1}`} kind="sectionLength" value={row.x} commit={(x) => set(i, { x })} />
             </td>
             <td className="w-24">
-              <QuantityField quiet label={`z of part ${i + 1}`} kind="sectionLength" value={row.z} commit={(z) => set(i, { z })} />
+              {row.stacked ? (
+                <span className="block text-right text-soft">
+                  {middles.has(row.name) ? formatQuantity(middles.get(row.name)!, 'sectionLength', units, { bare: true }) : '—'}
+                </span>
+              ) : (
+                <QuantityField quiet label={`z of part ${i + 1}`} kind="sectionLength" value={row.z} commit={(z) => set(i, { z })} />
+              )}
             </td>
             {row.kind === 'hole' ? (
               <td colSpan={2}>
@@ -143,7 +187,7 @@ export function BuiltUpParts({
                 type="button"
                 className="text-[12px] whitespace-nowrap text-soft hover:text-oxide"
                 aria-label={`Take away part ${i + 1}`}
-                onClick={() => commit(parts.filter((_, j) => j !== i))}
+                onClick={() => commit(withoutPart(parts, i, middles))}
               >
                 Take away
               </button>

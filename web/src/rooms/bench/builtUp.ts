@@ -20,6 +20,8 @@ export interface PartRow {
   readonly turned: boolean;
   readonly x: number;
   readonly z: number;
+  /** It lies on another part, or under it, by name; left out: placed by its middle. */
+  readonly stacked?: { readonly side: 'on' | 'under'; readonly part: string } | undefined;
   readonly fy: number;
   readonly E: number;
   readonly holeIn: string;
@@ -69,9 +71,9 @@ const plate = (name: string, width: number, height: number, z: number, fy: numbe
 export const STARTS: Readonly<Record<UnitSystem, BuiltUpInput>> = {
   SI: {
     parts: [
-      plate('top flange', 250, 25, 412.5, 345, USUAL.SI),
+      { ...plate('top flange', 250, 25, 0, 345, USUAL.SI), stacked: { side: 'on', part: 'web' } },
       plate('web', 10, 800, 0, 275, USUAL.SI),
-      plate('bottom flange', 300, 30, -415, 345, USUAL.SI),
+      { ...plate('bottom flange', 300, 30, 0, 345, USUAL.SI), stacked: { side: 'under', part: 'web' } },
     ],
     shear: 600e3,
     weldStrength: 233,
@@ -80,9 +82,9 @@ export const STARTS: Readonly<Record<UnitSystem, BuiltUpInput>> = {
   },
   US: {
     parts: [
-      plate('top flange', 10 * INCH, INCH, 16.5 * INCH, 50 * KSI, USUAL.US),
+      { ...plate('top flange', 10 * INCH, INCH, 0, 50 * KSI, USUAL.US), stacked: { side: 'on', part: 'web' } },
       plate('web', 0.375 * INCH, 32 * INCH, 0, 36 * KSI, USUAL.US),
-      plate('bottom flange', 12 * INCH, 1.25 * INCH, -16.625 * INCH, 50 * KSI, USUAL.US),
+      { ...plate('bottom flange', 12 * INCH, 1.25 * INCH, 0, 50 * KSI, USUAL.US), stacked: { side: 'under', part: 'web' } },
     ],
     shear: 135 * KIP,
     // 0.75 x 0.6 x 70 ksi
@@ -109,7 +111,7 @@ export function solveBuiltUp(input: BuiltUpInput): Solved {
     ...(row.kind === 'shape' ? { section: row.section } : { width: row.width, height: row.height }),
     turned: row.turned,
     x: row.x,
-    z: row.z,
+    ...(row.stacked ? { [row.stacked.side]: row.stacked.part } : { z: row.z }),
     ...(row.kind === 'hole' ? { holeIn: row.holeIn } : { fy: row.fy, E: row.E }),
   }));
   let parts: readonly Part[] | null = null;
@@ -123,6 +125,7 @@ export function solveBuiltUp(input: BuiltUpInput): Solved {
           turned: row.turned,
           x: row.x,
           z: row.z,
+          stacked: row.stacked,
           fy: host?.fy ?? 0,
           E: host?.E ?? 0,
           holeIn: row.kind === 'hole' ? row.holeIn : null,
@@ -156,15 +159,33 @@ export function newPart(kind: PartRow['kind'], { parts: rows, units }: BuiltUpIn
     const across = shape === null ? host.width : 'tw' in shape ? shape.tw : 10;
     const high = shape === null ? host.height : usual.hole;
     return {
-      ...plate(`${kind} ${n}`, Math.min(usual.hole, across), Math.min(usual.hole, high), host.z, fy, usual),
+      ...plate(
+        `${kind} ${n}`,
+        Math.min(usual.hole, across),
+        Math.min(usual.hole, high),
+        middlesOf(drawn).get(host.name) ?? host.z,
+        fy,
+        usual,
+      ),
       x: host.x,
       turned: host.turned,
       kind,
       holeIn: host.name,
     };
   }
-  const top = drawn && drawn.length > 0 ? Math.max(...drawn.map((part) => part.top)) : 0;
-  const blank = { ...plate(`${kind} ${n}`, ...usual.plate, 0, fy, usual), E };
-  const height = kind === 'shape' ? findSection(blank.section).properties.depth : blank.height;
-  return { ...blank, kind, z: top + height / 2 };
+  const blank: PartRow = { ...plate(`${kind} ${n}`, ...usual.plate, 0, fy, usual), E, kind };
+  const highest = drawn?.filter(({ isHole }) => !isHole).reduce<Part | null>((a, b) => (a && a.top >= b.top ? a : b), null);
+  return highest ? { ...blank, stacked: { side: 'on', part: highest.name } } : blank;
+}
+
+/** How high the middles of parts are, by name, mm. */
+export const middlesOf = (parts: readonly Part[] | null): ReadonlyMap<string, number> =>
+  new Map((parts ?? []).map(({ name, top, bottom }) => [name, (top + bottom) / 2]));
+
+/** The rows without one: what lay on it stays where it is. */
+export function withoutPart(rows: readonly PartRow[], i: number, middles: ReadonlyMap<string, number>): PartRow[] {
+  const { name } = rows[i]!;
+  return rows
+    .filter((_, j) => j !== i)
+    .map((row) => (row.stacked?.part === name ? { ...row, stacked: undefined, z: middles.get(row.name) ?? row.z } : row));
 }
