@@ -89,6 +89,28 @@ describe('built-up sections, by hand', () => {
   });
 });
 
+describe('joints', () => {
+  it('the first moment of what lies beyond is that of its parts: a cover, a flange with a hole, by hand', () => {
+    const parts = readParts([
+      plate('top', 200, 20, 210),
+      plate('web', 8, 400, 0, 275),
+      plate('bottom', 200, 20, -210),
+      plate('hole', 20, 20, 210, 355, { x: 60, holeIn: 'top' }),
+    ]);
+    const elastic = solveElastic(parts);
+    const [upper, lower] = jointsOf(parts, elastic);
+    expect(upper!.beyond).toEqual([
+      { name: 'top', area: 4000, middle: 210, ratio: 1 },
+      { name: 'hole', area: -400, middle: 210, ratio: 1 },
+    ]);
+    expect(upper!.flowPerForce).toBeCloseTo((3600 * (210 - elastic.axis)) / elastic.I, 12);
+    for (const { beyond, flowPerForce } of [upper!, lower!]) {
+      const moment = beyond.reduce((sum, { area, middle, ratio }) => sum + ratio * area * (middle - elastic.axis), 0);
+      expect(Math.abs(moment) / elastic.I).toBeCloseTo(flowPerForce, 12);
+    }
+  });
+});
+
 describe('parts that lie on others', () => {
   const on = (part: string) => ({ stacked: { side: 'on' as const, part } });
   const under = (part: string) => ({ stacked: { side: 'under' as const, part } });

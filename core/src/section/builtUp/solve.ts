@@ -288,11 +288,21 @@ export function describePlace(place: PlasticPlace): string {
   return `anywhere in the gap from ${+place.from.toFixed(2)} to ${+place.to.toFixed(2)} mm; its middle is taken`;
 }
 
+/** What of a part lies beyond a joint: its area, mm2, negative of a hole, and the middle of it above the datum, mm. */
+export interface Beyond {
+  readonly name: string;
+  readonly area: number;
+  readonly middle: number;
+  /** Its modulus over that of reference. */
+  readonly ratio: number;
+}
+
 /** A plane between parts above and parts below that touch each other. */
 export interface Joint {
   readonly at: number;
   readonly above: readonly string[];
   readonly below: readonly string[];
+  readonly beyond: readonly Beyond[];
   /** Shear flow per N of shear, 1/mm: E-weighted first moment of what lies above over the stiffness. */
   readonly flowPerForce: number;
 }
@@ -312,6 +322,10 @@ export function jointsOf(parts: readonly Part[], { axis, EI }: Elastic): Joint[]
       const up = upper(part, at);
       return part.E * (up.first - up.area * axis);
     });
-    return [{ at, above: names(over), below: names(touching), flowPerForce: Math.abs(first) / EI }];
+    const beyond = parts.flatMap((part): Beyond[] => {
+      const up = upper(part, at);
+      return up.area === 0 ? [] : [{ name: part.name, area: up.area, middle: up.first / up.area, ratio: part.E / parts[0]!.E }];
+    });
+    return [{ at, above: names(over), below: names(touching), beyond, flowPerForce: Math.abs(first) / EI }];
   });
 }

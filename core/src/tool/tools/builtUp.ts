@@ -1,7 +1,17 @@
 import { z } from 'zod';
 import { BadInput } from '../../error';
 import { quantity } from '../../quantity';
-import { describePlace, fromTheSide, jointsOf, mustLieApart, readParts, solveElastic, solvePlastic, type Part } from '../../section';
+import {
+  describePlace,
+  fromTheSide,
+  jointsOf,
+  mustLieApart,
+  readParts,
+  solveElastic,
+  solvePlastic,
+  type Beyond,
+  type Part,
+} from '../../section';
 import type { Sheet } from '../../sheet';
 import { defineTool } from '../tool';
 import { designation, text } from '../../schema';
@@ -34,6 +44,26 @@ const partSchema = z
     if (holeIn !== undefined && fy !== undefined) refuse('fy', 'is not used of a hole: it is that of the part that it is in');
   });
 
+/** The first moment of what lies beyond a joint about the elastic neutral axis, transformed, mm3, from its parts. */
+function recordFirstMoment(beyond: readonly Beyond[], axis: number, sheet: Sheet): number {
+  sheet.given('z_e', axis, 'sectionLength', 'elastic neutral axis above the datum');
+  const terms: string[] = [];
+  const inputs: Record<string, number> = { z_e: axis };
+  let sum = 0;
+  beyond.forEach(({ name, area, middle, ratio }, i) => {
+    const [A, z, n] = [`A_${i + 1}`, `z_${i + 1}`, `n_${i + 1}`];
+    sheet.given(A, area, 'area', `of ${name}, as far as it lies beyond`);
+    sheet.given(z, middle, 'sectionLength', 'its middle above the datum');
+    sheet.given(n, ratio, 'ratio', 'its modular ratio');
+    terms.push(`${n} * ${A} * (${z} - z_e)`);
+    Object.assign(inputs, { [A]: area, [z]: middle, [n]: ratio });
+    sum += ratio * area * (middle - axis);
+  });
+  const moment = Math.abs(sum);
+  sheet.step('S', `abs(${terms.join(' + ')})`, inputs, moment, 'sectionModulus', 'statics', 'first moment of what lies beyond the joint');
+  return moment;
+}
+
 function axisResult(parts: readonly Part[], shear: number, weld: { strength: number; runs: number } | undefined, sheet?: Sheet) {
   const elastic = solveElastic(parts, sheet?.scope('Elastic'));
   const plastic = solvePlastic(parts, sheet?.scope('Plastic'));
@@ -43,13 +73,10 @@ function axisResult(parts: readonly Part[], shear: number, weld: { strength: num
     let throat: number | null = null;
     if (inner && shear !== 0) {
       inner.given('V', Math.abs(shear), 'force', 'shear');
-      inner.given(
-        's_1',
-        joint.flowPerForce,
-        'ratio',
-        'first moment of what lies beyond the joint, weighted by modulus, over the stiffness, 1/mm',
-      );
-      inner.step('q', 'V * s_1', { V: Math.abs(shear), s_1: joint.flowPerForce }, flow, 'lineLoad', 'V S / I', 'longitudinal shear');
+      const moment = recordFirstMoment(joint.beyond, elastic.axis, inner);
+      inner.given('I_e', elastic.I, 'secondMoment', 'transformed second moment');
+      const inputs = { V: Math.abs(shear), S: moment, I_e: elastic.I };
+      inner.step('q', 'V * S / I_e', inputs, flow, 'lineLoad', 'V S / I', 'longitudinal shear');
     }
     if (weld && shear !== 0) {
       throat = flow / (weld.runs * weld.strength);

@@ -56,12 +56,12 @@ export function BuiltUpParts({
           <th>Part</th>
           <th>What</th>
           <th className="num" colSpan={2}>
-            Width and height [{unitLabel('sectionLength', units)}], or shape
+            Size [{unitLabel('sectionLength', units)}], or shape
           </th>
           <th>Turned</th>
           <th>Placed</th>
-          <th className="num">x, right [{unitLabel('sectionLength', units)}]</th>
-          <th className="num">z, up [{unitLabel('sectionLength', units)}]</th>
+          <th className="num">x [{unitLabel('sectionLength', units)}]</th>
+          <th className="num">z up [{unitLabel('sectionLength', units)}]</th>
           <th className="num">Yield [{unitLabel('stress', units)}]</th>
           <th className="num">Modulus [{unitLabel('stress', units)}]</th>
           <th>
@@ -72,10 +72,10 @@ export function BuiltUpParts({
       <tbody>
         {parts.map((row, i) => (
           <tr key={i}>
-            <td className="w-32">
+            <td className="min-w-28">
               <TextField quiet label={`Name of part ${i + 1}`} value={row.name} commit={(name) => rename(i, name)} />
             </td>
-            <td className="w-24">
+            <td className="w-[4.75rem]">
               <SelectField
                 quiet
                 label={`What part ${i + 1} is`}
@@ -100,7 +100,7 @@ export function BuiltUpParts({
               </td>
             ) : (
               <>
-                <td className="w-24">
+                <td className="w-16">
                   <QuantityField
                     quiet
                     label={`Width of part ${i + 1}`}
@@ -109,7 +109,7 @@ export function BuiltUpParts({
                     commit={(width) => set(i, { width: above(width) })}
                   />
                 </td>
-                <td className="w-24">
+                <td className="w-16">
                   <QuantityField
                     quiet
                     label={`Height of part ${i + 1}`}
@@ -129,7 +129,7 @@ export function BuiltUpParts({
                 onChange={(event) => set(i, { turned: event.target.checked })}
               />
             </td>
-            <td className="w-32">
+            <td className="min-w-28">
               <SelectField
                 quiet
                 label={`How part ${i + 1} is placed`}
@@ -138,10 +138,10 @@ export function BuiltUpParts({
                 options={placesOf(row)}
               />
             </td>
-            <td className="w-24">
+            <td className="w-16">
               <QuantityField quiet label={`x of part ${i + 1}`} kind="sectionLength" value={row.x} commit={(x) => set(i, { x })} />
             </td>
-            <td className="w-24">
+            <td className="w-16">
               {row.stacked ? (
                 <span className="block text-right text-soft">
                   {middles.has(row.name) ? formatQuantity(middles.get(row.name)!, 'sectionLength', units, { bare: true }) : '—'}
@@ -162,7 +162,7 @@ export function BuiltUpParts({
               </td>
             ) : (
               <>
-                <td className="w-24">
+                <td className="w-16">
                   <QuantityField
                     quiet
                     label={`Yield strength of part ${i + 1}`}
@@ -171,7 +171,7 @@ export function BuiltUpParts({
                     commit={(fy) => set(i, { fy: above(fy) })}
                   />
                 </td>
-                <td className="w-28">
+                <td className="w-16">
                   <QuantityField
                     quiet
                     label={`Modulus of part ${i + 1}`}
