@@ -16,7 +16,7 @@ export class SurveyReader {
   /** @param same true when the takedown handed the same to the same members as the last time */
   read(building: Building, takedown: Takedown, same = false): LooseEnd[] {
     if (!same) this.run += 1;
-    const { walls, panels, buildUps, notes, columns, hangers, footings } = building;
+    const { walls, panels, buildUps, notes, columns, hangers, footings, brief } = building;
     const ask = (name: string, lookedAt: readonly unknown[], make: () => LooseEnd[]) => {
       const known = this.answers.get(name);
       if (known?.lookedAt.every((thing, i) => thing === lookedAt[i])) return known.ends;
@@ -28,14 +28,14 @@ export class SurveyReader {
       ...ask('walls', [walls], () => unansweredWalls(building)),
       ...ask('imposed', [panels, buildUps], () => floorsWithoutImposed(building)),
       ...ask('masonry', [walls, this.run], () => emptyMasonry(building, takedown)),
-      ...ask('low', [walls, this.run], () => lowWalls(building, takedown)),
+      ...ask('low', [walls, brief, this.run], () => lowWalls(building, takedown)),
       ...ask('bypassed', [walls, panels, this.run], () => bypassedWalls(building, takedown)),
-      ...ask('rafters', [panels, buildUps, this.run], () => thrustingRafters(building, takedown)),
+      ...ask('rafters', [panels, buildUps, brief, this.run], () => thrustingRafters(building, takedown)),
       ...ask('openings', [notes, panels], () => missingOpenings(building)),
       ...ask('twins', [columns, hangers, footings], () => twins(building)),
       ...ask('bracing', [building.removed], () => bracingRemoved(building)),
       ...ask('overlaps', [panels], () => overlappingPanels(building)),
-      ...ask('offAxis', [building.walls, building.stripFootings, this.run], () => wallsOffAxis(building, takedown)),
+      ...ask('offAxis', [building.walls, building.stripFootings, brief, this.run], () => wallsOffAxis(building, takedown)),
       ...ask(
         'marks',
         MARKED.map((kind) => building[kind]),

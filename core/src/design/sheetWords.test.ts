@@ -4,7 +4,7 @@ import { ebbwickSailLoft, quillfernToolLibrary } from '../exchange';
 import type { Entry } from '../sheet';
 import { runTool, TOOLS } from '../tool';
 import { contextOf } from './context';
-import { computeProject, sheetFor } from '.';
+import { computeProject, ProjectEngine, sheetFor } from '.';
 
 /** A text of a sheet with where it stands. */
 interface Said {
@@ -108,40 +108,63 @@ describe('loose ends', () => {
         supportsFound: !supports,
         supports: supports ?? [],
       });
-    const inUnits = (units: 'SI' | 'US') =>
-      computeProject([
-        item('brief', 'brief', { ...defaultBrief('Dunlin hall', 'american'), units }),
-        item('level', 'L1', { name: 'Floor', elevation: 3000 }),
-        item('level', 'L0', { name: 'Ground', elevation: 0 }),
-        ...post('C1', 0, 0, 60),
-        ...post('C2', 4000, 0),
-        ...post('C3', 0, 5000),
-        ...post('C4', 6000, 5000),
-        // it overhangs and lifts; one stands away from what it is said to rest on; two lie in one place; one stops short
-        beam(
-          'B1',
-          [0, 0],
-          [6000, 0],
-          [
-            { at: 0, by: 'C1' },
-            { at: 4000, by: 'C2' },
-          ],
-        ),
-        beam(
-          'B2',
-          [0, 600],
-          [4000, 600],
-          [
-            { at: 0, by: 'C1' },
-            { at: 4000, by: 'C2' },
-          ],
-        ),
-        beam('B3', [0, 5000], [6000, 5000]),
-        beam('B4', [1000, 5000], [6000, 5000]),
-        beam('B5', [3000, 4700], [3000, 1000]),
-        item('load', 'tip', { label: 'tip', on: 'B1', type: 'point', nature: 'imposed', use: 'B', at: 6000, force: 90_000 }),
-        item('load', 'long', { label: 'long', on: 'B3', type: 'line', nature: 'imposed', use: 'B', from: 0, to: 7000, intensity: 3 }),
-      ]).looseEnds;
+    const common = [
+      item('level', 'L1', { name: 'Floor', elevation: 3000 }),
+      item('level', 'L0', { name: 'Ground', elevation: 0 }),
+      ...post('C1', 0, 0, 60),
+      ...post('C2', 4000, 0),
+      ...post('C3', 0, 5000),
+      ...post('C4', 6000, 5000),
+      // it overhangs and lifts; one stands away from what it is said to rest on; two lie in one place; one stops short
+      beam(
+        'B1',
+        [0, 0],
+        [6000, 0],
+        [
+          { at: 0, by: 'C1' },
+          { at: 4000, by: 'C2' },
+        ],
+      ),
+      beam(
+        'B2',
+        [0, 600],
+        [4000, 600],
+        [
+          { at: 0, by: 'C1' },
+          { at: 4000, by: 'C2' },
+        ],
+      ),
+      beam('B3', [0, 5000], [6000, 5000]),
+      beam('B4', [1000, 5000], [6000, 5000]),
+      beam('B5', [3000, 4700], [3000, 1000]),
+      item('load', 'tip', { label: 'tip', on: 'B1', type: 'point', nature: 'imposed', use: 'B', at: 6000, force: 90_000 }),
+      item('load', 'long', { label: 'long', on: 'B3', type: 'line', nature: 'imposed', use: 'B', from: 0, to: 7000, intensity: 3 }),
+      // a wall beside its footing, and one that is too low for what lands on it
+      item('stripFooting', 'S', { mark: 'S', from: { x: 8000, y: 0 }, to: { x: 8000, y: 4000 }, level: 'L0' }),
+      item('wall', 'W', {
+        mark: 'W',
+        from: { x: 8060, y: 0 },
+        to: { x: 8060, y: 4000 },
+        base: 'L0',
+        top: 'L1',
+        weight: 0.002,
+        by: 'S',
+        bears: 'yes',
+        height: 1500,
+      }),
+      beam('B6', [8060, 2000], [6000, 5000]),
+    ];
+    // as an edit of a project that is held, and from nothing
+    const engine = new ProjectEngine();
+    const inUnits = (units: 'SI' | 'US', tolerance = 25) => {
+      const items = [
+        item('brief', 'brief', { ...defaultBrief('Dunlin hall', 'american'), units, constructionTolerance: tolerance }),
+        ...common,
+      ];
+      const ends = engine.run(items).looseEnds;
+      expect(ends).toEqual(computeProject(items).looseEnds);
+      return ends;
+    };
     const [metric, customary] = [inUnits('SI'), inUnits('US')];
     expect(metric.length).toBeGreaterThan(5);
     expect(customary.map(({ key }) => key)).toEqual(metric.map(({ key }) => key));
@@ -149,5 +172,8 @@ describe('loose ends', () => {
     expect(texts(metric).some((text) => METRIC.test(text))).toBe(true);
     expect(texts(customary).filter((text) => METRIC.test(text))).toEqual([]);
     for (const text of [...texts(metric), ...texts(customary)]) expect(text).not.toContain('{{');
+    const beside = (ends: typeof metric) => ends.filter(({ key }) => key === 'eccentric:S').length;
+    expect([beside(inUnits('SI')), beside(inUnits('SI', 80)), beside(inUnits('SI'))]).toEqual([1, 0, 1]);
+    expect(metric.some(({ key }) => key === 'low-wall:W')).toBe(true);
   });
 });
