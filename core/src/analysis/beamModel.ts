@@ -69,7 +69,7 @@ export class BeamModel {
   constructor(
     readonly beam: Beam,
     readonly arrivals: readonly Arrival[],
-    EI: number | null,
+    private readonly EI: number | null,
     cases: LoadCases,
   ) {
     this.length = planLength(beam);
@@ -110,7 +110,7 @@ export class BeamModel {
 
   /** Whether a support may sink, so that the beam bends. */
   private get sinks(): boolean {
-    return this.parts.some(({ loads }) => loads.some(isSettlement));
+    return this.EI !== null && this.parts.some(({ loads }) => loads.some(isSettlement));
   }
 
   /** The factored loads under a loading. */

@@ -122,9 +122,14 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
   return list;
 }
 
-/** The arrivals of a beam with its own weight changed to that of a section. */
-export function withOwnWeight(arrivals: readonly Arrival[], section: Section): Arrival[] {
+/** The arrivals of a beam of such a length with its own weight changed to that of a section, or added where nothing was allowed for it. */
+export function withOwnWeight(arrivals: readonly Arrival[], section: Section, length: number): Arrival[] {
   const own = { permanent: section.mass * GRAVITY };
+  if (!arrivals.some(({ source }) => source.type === 'ownWeight')) {
+    const shape: Arrival['shape'] = { type: 'distributed', from: 0, to: length, start: 1, end: 1 };
+    const source: Arrival['source'] = { type: 'ownWeight', allowance: false };
+    return [{ id: 'own', label: 'own weight', source, shape, byCase: own, adverse: own }, ...arrivals];
+  }
   return arrivals.map((arrival) => (arrival.source.type === 'ownWeight' ? withValues(arrival, own, own) : arrival));
 }
 

@@ -1,4 +1,4 @@
-import type { Beam, Brief, Column } from '../building';
+import { planLength, type Beam, type Brief, type Column } from '../building';
 import { isMadeIn, steelGrade } from '../material';
 import { GRAVITY } from '../quantity';
 import { catalogue, findSection, type Section } from '../section';
@@ -100,7 +100,7 @@ export function trySections(context: Context, id: string, request: SizingRequest
     let checks: Check[];
     try {
       checks = beam
-        ? checkBeam(context, beam, ledger, withOwnWeight(arrivals, section), section, philosophy)
+        ? checkBeam(context, beam, ledger, withOwnWeight(arrivals, section, planLength(beam)), section, philosophy)
         : checkColumn(context, column!, columnWithOwnWeight(context, column!, ledger, section), section, philosophy, reduction);
     } catch (error) {
       if (!(error instanceof PlinthError)) throw error;

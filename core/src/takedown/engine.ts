@@ -14,7 +14,7 @@ import { calculate } from './outcome';
 import { primaryLoads } from './primary';
 import { Reading } from './reading';
 import { compare } from './route';
-import { withSettlements, yields } from './settlement';
+import { withSettlements } from './settlement';
 import type { Bearer } from './support/found';
 import type { Slot } from './slot';
 
@@ -156,7 +156,7 @@ export class TakedownEngine {
     const panels = this.landingsOn(building, node);
     const found = slot.ledger?.firstHand(node, loads, panels, slot.entry.own) ?? primaryLoads(building, node, loads, panels);
     const gathered = slot.gathered(found);
-    const arrivals = node.kind === 'beam' ? this.sinking(building, node, slot, gathered) : gathered;
+    const arrivals = node.kind === 'beam' ? withSettlements(node, slot.bearers as readonly Bearer[], gathered) : gathered;
     this.calculating = slot;
     const outcome = calculate(node, arrivals, slot.bearers, {
       target: this.target,
@@ -178,13 +178,6 @@ export class TakedownEngine {
     if (slot.mayLift) liftable.push(slot);
     else slot.lifting = NONE;
     this.noteEnds(slot);
-  }
-
-  /** What arrives on a beam, with what its supports bring by sinking, where its stiffness is known. */
-  private sinking(building: Building, node: Extract<Node, { kind: 'beam' }>, { bearers }: Slot, arrivals: readonly Landed[]) {
-    const supports = bearers as readonly Bearer[];
-    if (!yields(supports) || this.stiffness(building, node.body) === null) return arrivals;
-    return withSettlements(node, supports, arrivals);
   }
 
   private noteEnds(slot: Slot): void {

@@ -45,8 +45,10 @@ export function unitReactions(
   }
   const rests = supports.map(({ at, fixed, spring }) => ({ at, fixed, spring: EI === null ? undefined : (spring ?? undefined) }));
   const system = new BeamSystem({ length, EI: EI ?? 1e13, supports: rests, hinges, stretches });
+  const nothing = supports.map(() => 0);
   return arrivals.map((arrival) => {
     if ('sinks' in arrival) {
+      if (EI === null) return nothing;
       const sunk = supports.map((_, j) => (j === arrival.sinks ? arrival.by : 0));
       return system.solve([], sunk).reactions.map(({ force }) => force);
     }
