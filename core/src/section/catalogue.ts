@@ -31,6 +31,24 @@ const POUND_PER_FOOT = 0.45359237 / 304.8;
 /** Design wall of ASTM A500 hollow shapes over the nominal, AISC 360-16 B4.2. */
 const DESIGN_WALL = 0.93;
 
+/** A row of the catalogue. Few of its shapes are used in a project: the properties are computed when they are first asked for. */
+class Listed implements Section {
+  #properties: SectionProperties | undefined = undefined;
+
+  constructor(
+    readonly designation: string,
+    readonly family: string,
+    readonly region: Section['region'],
+    readonly shape: Shape,
+    readonly mass: number,
+    readonly product: Product,
+  ) {}
+
+  get properties(): SectionProperties {
+    return (this.#properties ??= sectionProperties(this.shape));
+  }
+}
+
 type Row = Record<string, string>;
 
 function readCsv(text: string): Row[] {
@@ -49,7 +67,7 @@ function hollowShape(row: Row, unit: number, wall: number, outerRadius: number, 
 
 function section(row: Row, region: Section['region'], shape: Shape, mass: number): Section {
   const product = shape.outline === 'box' ? 'hollow' : shape.outline === 'tube' ? 'round' : 'rolled';
-  return { designation: row['designation']!, family: row['family']!, region, shape, properties: sectionProperties(shape), mass, product };
+  return new Listed(row['designation']!, row['family']!, region, shape, mass, product);
 }
 
 const TAPERED = new Set(['S', 'C', 'MC', 'UPN']);
@@ -82,16 +100,7 @@ function halved(whole: Section): Section[] {
   if (!named || whole.shape.outline !== 'I') return [];
   const { h, b, tw, tf, r } = whole.shape;
   const shape: Shape = { outline: 'tee', h: h / 2, b, tw, tf, r };
-  return [
-    {
-      ...whole,
-      designation: `WT${Number(named[1]) / 2}X${Number(named[2]) / 2}`,
-      family: 'WT',
-      shape,
-      properties: sectionProperties(shape),
-      mass: whole.mass / 2,
-    },
-  ];
+  return [new Listed(`WT${Number(named[1]) / 2}X${Number(named[2]) / 2}`, 'WT', whole.region, shape, whole.mass / 2, whole.product)];
 }
 
 function angleRow(row: Row, region: 'european' | 'american', unit: number, mass: number): Section {
