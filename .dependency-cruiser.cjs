@@ -7,6 +7,7 @@ const ROOMS = [
   'material',
   'section',
   'load',
+  'family',
   'beam',
   'building',
   'takedown',

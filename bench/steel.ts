@@ -3,7 +3,7 @@ import type { BeamActions, MemberActions } from '../core/src/standard';
 import { figure, timeOf, type Figure } from './figure';
 
 const european = STANDARDS.european;
-const philosophy = european.philosophies[0]!;
+const philosophy = european.loads.philosophies[0]!;
 
 /** A drawn number that is the same in every run. */
 function drawn(seed: number): () => number {
@@ -42,7 +42,7 @@ export function steelCheck(): Figure {
   const input = { section, grade, actions, lengthY: 4000, lengthZ: 4000, lengthT: 4000, netArea: null, untwisted: false };
   const numbers = Array.from({ length: 100 }, (_, i) => Math.sin(i * 12.9898));
   const sort = timeOf(() => [...numbers].sort((a, b) => a - b), 2000) * 1000;
-  const value = timeOf(() => void european.steelMember(input, philosophy), 20_000) * 1000;
+  const value = timeOf(() => void european.steel.member(input, philosophy), 20_000) * 1000;
   return figure('steel.check', value, 'us', 5, `${(value / sort).toFixed(2)} times sorting 100 numbers`);
 }
 

@@ -6,6 +6,7 @@ export * from './sheet';
 export * from './material';
 export * from './section';
 export * from './load';
+export * from './family';
 export * from './beam';
 export * from './building';
 export * from './takedown';

@@ -132,4 +132,28 @@ export const SYSTEMS: readonly Mutant[] = [
     wrong: 'EI === null || spring === 0 ? undefined : undefined',
     test: 'core/src/design/settlement.test.ts',
   },
+  {
+    point: '15',
+    fault: 'the rows of bending and compression forget gamma_M1',
+    file: core('standard/european/steel/interaction.ts'),
+    now: '[(chiY * A * fy) / annex.gammaM1, (chiZ * A * fy) / annex.gammaM1]',
+    wrong: '[chiY * A * fy, chiZ * A * fy]',
+    test: 'core/src/standard/european/annex.test.ts',
+  },
+  {
+    point: '15',
+    fault: 'an annex gets what another one was told of a segment',
+    file: core('standard/european/steel/lateralTorsional.ts'),
+    now: 'last.annex === annex &&',
+    wrong: '',
+    test: 'core/src/standard/european/annex.test.ts',
+  },
+  {
+    point: '15',
+    fault: 'every diagram has the help of the parabola',
+    file: core('standard/european/steel/diagramCorrection.ts'),
+    now: 'const kc = isParabola ? 0.94 : 1;',
+    wrong: 'const kc = diagram ? 0.94 : 1;',
+    test: 'core/src/standard/european/annex.test.ts',
+  },
 ];

@@ -17,7 +17,6 @@ import {
 import { columnSchema, hangerSchema } from './schema/posts';
 import { wallSchema } from './schema/wall';
 
-export { FAMILIES, RULES_OF_FAMILY, type Family } from './schema/brief';
 export { END_CONDITIONS, type EndConditions } from './schema/posts';
 
 /** Items of a building, by kind. Positions x, y in mm on plan; elevations in mm; every reference is an item's id. */

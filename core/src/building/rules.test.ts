@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { STANDARDS } from '../standard';
-import { defaultBrief, item, readItem, readItems, requireConsistent, RULES_OF_FAMILY, upgradeItem, type Item } from '.';
-import { SERVICE_LEVELS_OF_FAMILY } from './schema/brief';
+import { defaultBrief, item, readItem, readItems, requireConsistent, upgradeItem, type Item } from '.';
+import { FAMILIES, profileOf } from '../family';
 
 const at = { x: 0, y: 0 };
 const column = (body: object = {}) => item('column', 'C', { mark: 'C1', at, base: 'L0', top: 'L1', by: null, ownWeight: 0.3, ...body });
@@ -43,10 +43,11 @@ describe('what holds at every door', () => {
   it('refuses combination rules of another family, and knows those of each', () => {
     const brief = { ...defaultBrief('A shed', 'american'), combinationRule: '6.10' as const };
     expect(() => readItems(plain([item('brief', 'brief', brief)]))).toThrow('must be LRFD or ASD');
-    for (const [family, rules] of Object.entries(RULES_OF_FAMILY))
-      expect([...rules].sort()).toEqual(STANDARDS[family as keyof typeof STANDARDS].philosophies.map(({ id }) => id).sort());
-    for (const [family, levels] of Object.entries(SERVICE_LEVELS_OF_FAMILY))
-      for (const { rules } of STANDARDS[family as keyof typeof STANDARDS].philosophies) expect(rules.serviceLevels).toEqual(levels);
+    for (const family of FAMILIES) {
+      const { philosophies } = STANDARDS[family].loads;
+      expect([...profileOf(family).rules].sort()).toEqual(philosophies.map(({ id }) => id).sort());
+      for (const { rules } of philosophies) expect(rules.serviceLevels).toEqual(profileOf(family).serviceLevels);
+    }
   });
   it('leaves alone what was stored before, until it or its levels are written again', () => {
     const items = mapOf(building(column({ base: 'L1', top: 'L0' })));

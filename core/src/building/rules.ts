@@ -3,7 +3,7 @@ import { BadInput } from '../error';
 import { actionFault, NATURE_LABEL, type LoadCaseReference } from '../load';
 import { itemName, referencesOf, type Body, type Item } from './item';
 import { overlappingOpenings, overlappingWallOpenings } from './overlap';
-import { RULES_OF_FAMILY, SERVICE_LEVELS_OF_FAMILY } from './schema/brief';
+import { profileOf } from '../family';
 
 /** Least height between two levels, and between the ends of a member that runs from level to level, mm. */
 const LEAST_HEIGHT = 1;
@@ -60,16 +60,16 @@ function requireUpright(items: Items, item: Extract<Item, { kind: 'column' | 'ha
 
 /** Combinations that belong to the family of the brief. */
 function requireOwnRule({ body: { family, combinationRule, deflectionCombination } }: Extract<Item, { kind: 'brief' }>): void {
-  const known: readonly string[] = RULES_OF_FAMILY[family];
+  const { title, rules: known, serviceLevels } = profileOf(family);
   if (!known.includes(combinationRule))
     throw new BadInput(
-      `Combination rule must be ${known.join(' or ')}, which are those of the ${family} codes, got "${combinationRule}"`,
+      `Combination rule must be ${known.join(' or ')}, which are those of ${title}, got "${combinationRule}"`,
       'combinationRule',
     );
-  const levels: readonly string[] = SERVICE_LEVELS_OF_FAMILY[family];
+  const levels: readonly string[] = serviceLevels;
   if (!levels.includes(deflectionCombination))
     throw new BadInput(
-      `Deflection combination must be ${levels.join(' or ')} by the ${family} codes, got "${deflectionCombination}"`,
+      `Deflection combination must be ${levels.join(' or ')} by ${title}, got "${deflectionCombination}"`,
       'deflectionCombination',
     );
 }

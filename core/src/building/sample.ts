@@ -1,30 +1,19 @@
-import { ITEM_SCHEMAS, RULES_OF_FAMILY, type Family, type Item, type ItemKind } from './item';
+import { profileOf, type CombinationRule, type Family } from '../family';
+import { ITEM_SCHEMAS, type Item, type ItemKind } from './item';
 import type { z } from 'zod';
 
 /** A brief with usual values for a family: what a new project starts from. */
 export function defaultBrief(name: string, family: Family) {
-  const european = family !== 'american';
+  const { units, rules, brief } = profileOf(family);
   return {
     name,
     family,
-    units: european ? 'SI' : 'US',
-    combinationRule: RULES_OF_FAMILY[family][0],
-    grade: family === 'european' ? 'S355' : family === 'american' ? 'A992' : 'S275',
-    hollowGrade: european ? 'S355H' : 'A500C',
-    roundGrade: european ? 'S355H' : 'A53B',
-    concrete: european ? 'C30/37' : '4000 psi',
-    reinforcement: european ? 'B500B' : 'Grade 60',
-    bar: european ? '12' : '#5',
-    cover: european ? 50 : 76.2,
-    bearing: european ? 0.15 : '3 ksf',
+    units,
+    combinationRule: rules[0] as CombinationRule,
+    ...brief,
     bearingBasis: 'gross',
     bearingSource: '',
-    soilUnitWeight: european ? 18e-6 : '110 pcf',
-    concreteUnitWeight: european ? 25e-6 : '150 pcf',
-    foundingDepth: european ? 1000 : '3 ft',
-    footingStep: european ? 50 : '6 in',
     deflectionVariable: 360,
-    deflectionTotal: european ? 250 : 240,
     deflectionTransfer: 500,
     deflectionBrittle: 480,
     deflectionCrane: 600,

@@ -180,8 +180,8 @@ it('an action leads as one: its cases have one factor, and the name of the combi
   const cases = [...loadCasesOf(new Map([['sides', sides().body as never]])).values()].filter(
     ({ id, action }) => ['permanent', 'imposed-B'].includes(id) || action === 'sides',
   );
-  for (const { philosophies } of Object.values(STANDARDS))
-    for (const { rules } of philosophies)
+  for (const { loads } of Object.values(STANDARDS))
+    for (const { rules } of loads.philosophies)
       for (const { factors, name } of [...rules.strength(cases), ...rules.service(cases), ...rules.lifting(cases)]) {
         expect(factors['sides/west'], name).toBe(factors['sides/east']);
         expect(name.match(/W\b/g)?.length ?? 0, name).toBeLessThanOrEqual(1);

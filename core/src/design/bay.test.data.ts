@@ -1,4 +1,5 @@
-import { defaultBrief, item, type Family, type Item } from '../building';
+import { defaultBrief, item, type Item } from '../building';
+import type { Family } from '../family';
 
 /** One bay: two footings, two columns, a beam with a floor, everything changeable. */
 export function bay(

@@ -57,7 +57,7 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
     assume(
       'web-connection',
       'At its supports the beam is connected through its web.',
-      `So no force enters the web through a flange there (${standard.webClause}).`,
+      `So no force enters the web through a flange there (${standard.steel.webClause}).`,
     );
   else
     assume(
@@ -145,7 +145,7 @@ export function checkBeam(
 ): Check[] {
   const { building, takedown, standard } = context;
   const grade = gradeFor(building, beam, section);
-  const EI = standard.youngsModulus(grade) * section.properties.Iy;
+  const EI = standard.steel.youngsModulus(grade) * section.properties.Iy;
   const model = new BeamModel(beam, arrivals, EI, building.cases);
   const worst = new Map<string, Check>();
   const loadings = model.everyLoading(context.combinations(philosophy).strength);
@@ -153,9 +153,9 @@ export function checkBeam(
   const { untwisted } = beam;
   if (untwisted && !isReadBy(standard, 'beam', 'untwisted'))
     sheet?.note(`"Held against twisting" is typed and not used by ${standard.title}.`);
-  for (const { actions } of prepared) mergeWorst(worst, standard.steelBeam({ section, grade, actions, untwisted }, philosophy));
+  for (const { actions } of prepared) mergeWorst(worst, standard.steel.beam({ section, grade, actions, untwisted }, philosophy));
   if (sheet && loadings.some(({ present }) => present.includes(false)))
-    sheet.note(`Variable load is left out wherever it helps, for each effect on its own (${standard.arrangementClause}).`);
+    sheet.note(`Variable load is left out wherever it helps, for each effect on its own (${standard.loads.arrangementClause}).`);
   if (sheet) {
     // every combination that governs some check is printed whole; the others cannot be worse anywhere
     const governingNames = new Set([...worst.values()].map((check) => check.combination));
@@ -163,7 +163,7 @@ export function checkBeam(
     for (const { actions, combination, loading, solution } of printed.length ? printed : prepared.slice(0, 1)) {
       const scope = sheet.scope(`${combination.name} (${combination.clause})`);
       recordEffects(model, loading, solution, EI, building.brief.units, scope);
-      standard.steelBeam({ section, grade, actions, untwisted }, philosophy, scope);
+      standard.steel.beam({ section, grade, actions, untwisted }, philosophy, scope);
     }
   }
   const { deflection } = context.combinations(philosophy);
@@ -202,7 +202,7 @@ export function designBeam(context: Context, id: string): MemberDesign {
   try {
     const section = findSection(beam.section);
     const arrivals = reducedArrivals(context, id, reduction);
-    const results: PhilosophyResult[] = standard
+    const results: PhilosophyResult[] = standard.loads
       .compared(philosophy.id)
       .map((p) => ({ philosophy: p.id, title: p.title, checks: checkBeam(context, beam, ledger, arrivals, section, p) }));
     const { checks } = results[0]!;

@@ -11,7 +11,7 @@ import { trySections } from './sizing';
 import { contextOf } from './context';
 
 const { british } = STANDARDS;
-const [philosophy] = british.philosophies;
+const [philosophy] = british.loads.philosophies;
 const project = (more: Parameters<typeof bay>[0] = {}) => computeProject(bay({ family: 'british', ...more }));
 const named = (result: ReturnType<typeof computeProject>, id: string, name: string) =>
   result.members.get(id)!.results[0]!.checks.find(isCheck(name))!;
@@ -72,7 +72,7 @@ describe('imposed load reduced, BS 6399-1', () => {
     ['column, 2 floors of 120 m2: 24 % by area', floors(2, 120), 'column', 0.76],
     ['column, 12 floors: half', floors(12, 50), 'column', 0.5],
   ] as const)('%s', (_, given, role, left) => {
-    const found = british.imposedReduction(given as never, role);
+    const found = british.loads.imposedReduction(given as never, role);
     expect(found!.factors['B']).toBeCloseTo(left, 10);
   });
 });
@@ -121,7 +121,7 @@ describe('a building by BS 5950-1', () => {
     expect(tried.some(({ verdict }) => verdict === 'carries')).toBe(true);
     const section = findSection('UB 406x178x54');
     const actions = { basis: 'service' as const, combination: '', moment: 1, shear: 1, segments: [] };
-    expect(() => british.steelBeam({ section, grade: steelGrade('S275'), actions }, philosophy!)).toThrow('service');
+    expect(() => british.steel.beam({ section, grade: steelGrade('S275'), actions }, philosophy!)).toThrow('service');
   });
   it('a beam that nothing holds is weaker, load on its top flange weaker still; a free overhang has table 14', () => {
     const use = (beam: object) => named(project({ beam }), 'B1', 'lateral-torsional-buckling').capacity!;
@@ -151,7 +151,7 @@ describe('a web under a force, BS 5950-1 4.5', () => {
   const section = findSection('UB 457x191x67');
   const { h, tw, tf, r } = { h: 453.4, tw: 8.5, tf: 12.7, r: 10.2 };
   const check = (toEnd: number) =>
-    british.webUnderForce(
+    british.steel.webForce(
       { section, grade: steelGrade('S275'), force: 100e3, bearing: 80, toEnd, moment: 0, basis: 'factored', combination: 'x' },
       philosophy!,
     );

@@ -39,8 +39,8 @@ export function columnAssumptions(column: Column, standard: Standard, hasSideBea
       : {
           type: 'assumption',
           key: 'nominal-moments',
-          text: `Beams that end at the column bear ${quantitySaid(standard.nominalEccentricity.beyondFace, 'sectionLength', units)} off its face; lengths above and below share the moment evenly; a case of imposed load is on all floors or on none.`,
-          reason: `Simple construction: connections without fixity, no sway, no pattern of loaded floors. ${standard.nominalEccentricity.source}.`,
+          text: `Beams that end at the column bear ${quantitySaid(standard.steel.nominalEccentricity.beyondFace, 'sectionLength', units)} off its face; lengths above and below share the moment evenly; a case of imposed load is on all floors or on none.`,
+          reason: `Simple construction: connections without fixity, no sway, no pattern of loaded floors. ${standard.steel.nominalEccentricity.source}.`,
         };
   return [
     ...(hasSideBeams || column.beamsBear === 'central' ? [bearing] : []),
@@ -82,7 +82,7 @@ export function checkColumn(
   const beams = sideBeams(building, takedown, standard, ledger.id, section);
   const model = new ColumnModel(ledger, beams, building.cases, reduction);
   const check = (forces: ColumnForces, { name, basis }: Pick<Combination, 'name' | 'basis'>, inner?: Sheet) =>
-    standard.steelColumn({ ...input, ...forces, combination: name, basis }, philosophy, inner);
+    standard.steel.column({ ...input, ...forces, combination: name, basis }, philosophy, inner);
   const loadings = model.everyLoading(context.combinations(philosophy).strength, () =>
     weightsOf((forces) => check(forces, { name: '', basis: philosophy.basis })),
   );
@@ -173,7 +173,7 @@ export function designColumn(context: Context, id: string): MemberDesign {
   if (storeyHeight(building, column) === 0) return nothing('The column has no height: its top and base are on one level.');
   try {
     const section = findSection(column.section);
-    const results = standard
+    const results = standard.loads
       .compared(philosophy.id)
       .map((p) => ({ philosophy: p.id, title: p.title, checks: checkColumn(context, column, ledger, section, p, reduction) }));
     const { checks } = results[0]!;

@@ -141,7 +141,7 @@ describe('the combination under which deflection is looked at', () => {
   it('is that of the family: another one is refused, and a project that comes from other codes has the usual one', () => {
     const items = bay({ family: 'american', brief: { deflectionCombination: 'frequent' } });
     expect(() => requireConsistent(new Map(items.map((entry) => [entry.id, entry])))).toThrow(
-      'Deflection combination must be characteristic by the american codes, got "frequent"',
+      'Deflection combination must be characteristic by ASCE 7, AISC 360, ACI 318, got "frequent"',
     );
     expect(under('frequent', 'american')).toEqual(under('characteristic', 'american'));
   });

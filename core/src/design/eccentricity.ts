@@ -46,7 +46,7 @@ export function sideBeams(building: Building, takedown: Takedown, standard: Stan
     const acrossDepth = ux * cos + uy * sin;
     const intoFlange = Math.abs(alongDepth) >= Math.abs(acrossDepth);
     const side = Math.sign(intoFlange ? alongDepth : acrossDepth);
-    const eccentricity = faceDistance(section, intoFlange) + standard.nominalEccentricity.beyondFace;
+    const eccentricity = faceDistance(section, intoFlange) + standard.steel.nominalEccentricity.beyondFace;
     const share = shareBelow(building, column, id, beam.level);
     found.push({
       arrival: index,

@@ -27,7 +27,7 @@ export function endFactor(
 ): { readonly factor: number; readonly source: string } {
   const ends = column[`ends${axis}`];
   if (ends === 'number') return { factor: column[`factor${axis}`], source: 'typed' };
-  return STANDARDS[family].effectiveLengths[ends];
+  return STANDARDS[family].steel.effectiveLengths[ends];
 }
 
 export interface EffectiveLength {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { item, type Family } from '../building';
+import { item } from '../building';
+import type { Family } from '../family';
 import { isCheck, audit } from '../sheet';
 import { evaluate } from '../sheet/evaluate.test.data';
 import { bay } from './bay.test.data';

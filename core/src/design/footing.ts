@@ -259,7 +259,7 @@ export function designFooting(context: Context, id: string, record = false): { d
       sheet,
     };
   };
-  const concretePhilosophy = standard.concretePhilosophy(philosophy.id);
+  const concretePhilosophy = standard.concrete.philosophy(philosophy.id);
   const [inService, forStrength] = [context.combinations(philosophy).service, context.combinations(concretePhilosophy).strength];
   const service = largest(ledger, inService, reduction);
   const strength = largest(ledger, forStrength, reduction);
@@ -333,7 +333,7 @@ export function designFooting(context: Context, id: string, record = false): { d
       }
       const strengthSheet = inner?.scope(`Strength, ${strength.combination.name} (${strength.combination.clause})`);
       recordAxial(reducedSums(ledger, reduction, strength.combination), strength.combination, brief.units, strengthSheet);
-      const pad = standard.padStrength(
+      const pad = standard.concrete.pad(
         {
           ...size,
           thickness,
@@ -363,7 +363,7 @@ export function designFooting(context: Context, id: string, record = false): { d
     const passes = (trial: Trial) =>
       trial.checks.every((check) => check.verdict !== 'short' && (check.verdict !== 'unproven' || PENDING.has(check.id)));
     // thicknesses that are built belong to the codes, not to the units shown
-    const { step, least, leastOfThumb } = standard.padThickness;
+    const { step, least, leastOfThumb } = standard.concrete.padThickness;
     const startThickness = footing.method === 'ruleOfThumb' ? leastOfThumb : least;
     let trial = footing.thickness === null ? null : attempt(footing.thickness);
     if (footing.thickness === null) {

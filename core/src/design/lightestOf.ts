@@ -28,11 +28,11 @@ function checksOf(
 ): Check[] {
   const { grade, lengths } = task;
   if (lengths && 'axial' in actions)
-    return standard.steelMember(
+    return standard.steel.member(
       { section, grade, actions, lengthY: lengths.y, lengthZ: lengths.z, lengthT: lengths.T, netArea: null, untwisted: false },
       philosophy,
     );
-  return standard.steelBeam({ section, grade, actions: actions as BeamActions }, philosophy);
+  return standard.steel.beam({ section, grade, actions: actions as BeamActions }, philosophy);
 }
 
 const carries = ({ verdict }: Check) => verdict === 'carries' || verdict === 'tight';

@@ -271,7 +271,7 @@ export function forcedMember(
     );
   const run = ({ name, forces }: Pick<NamedForces, 'name' | 'forces'>, inner?: Sheet) => {
     const { unbraced, length, ...rest } = member;
-    return standard.steelMember({ ...rest, actions: actionsOf(forces, { length, unbraced }, philosophy.basis, name) }, philosophy, inner);
+    return standard.steel.member({ ...rest, actions: actionsOf(forces, { length, unbraced }, philosophy.basis, name) }, philosophy, inner);
   };
   if (given === 'cases')
     sheet?.note(

@@ -66,7 +66,7 @@ function commonCheck([first, second]: readonly [PhilosophyResult, PhilosophyResu
  * @param sums of what the member carries by case, N
  */
 export function compareMethods(
-  standard: Pick<Standard, 'philosophies'>,
+  standard: Pick<Standard, 'loads'>,
   results: readonly PhilosophyResult[],
   sums: ByCase,
   cases: LoadCases,
@@ -77,7 +77,7 @@ export function compareMethods(
   if (!pair) return null;
   const [mine, other] = pair;
   const live = caseOf('imposed', 'B');
-  const rules = [first, second].map(({ philosophy }) => standard.philosophies.find(({ id }) => id === philosophy)!.rules);
+  const rules = [first, second].map(({ philosophy }) => standard.loads.philosophies.find(({ id }) => id === philosophy)!.rules);
   const [a, b] = rules.map(({ strength }) => linesOf(strength([caseOf('permanent'), live]), live.id)) as [Line[], Line[]];
   const ratio = mine.capacity! / other.capacity!;
   const equal = equalRatio(a, b, ratio);

@@ -21,9 +21,9 @@ export function reductionOf(context: Context, id: string, sheet?: Sheet): Member
   const role: ReductionRole = beam ? (overhangs(beam) ? 'cantilever' : 'beam') : building.columns.has(id) ? 'column' : 'footing';
   const loads = floorsOn(building, takedown, id);
   const inner = sheet?.scope('Reduction of imposed load for this member alone; it hands on all of it');
-  const floors = standard.imposedReduction(loads.flatMap(asFloor), role, inner);
+  const floors = standard.loads.imposedReduction(loads.flatMap(asFloor), role, inner);
   const roofs = loads.filter(({ nature }) => nature === 'roofImposed');
-  const onRoofs = roofs.length > 0 && standard.roofReduction ? standard.roofReduction(roofs, inner?.scope('Roofs')) : null;
+  const onRoofs = roofs.length > 0 && standard.loads.roofReduction ? standard.loads.roofReduction(roofs, inner?.scope('Roofs')) : null;
   if (!floors && !onRoofs) {
     inner?.note('Nothing is reduced.');
     return null;

@@ -144,8 +144,9 @@ describe('overhangs and load on the top flange, American', () => {
           critical: () => exact / 1e6,
         };
         const actions = { basis: 'factored' as const, combination: 'x', moment: 1e6, shear: 0, segments: [segment] };
-        return standard.steelBeam({ section, grade, actions }, standard.philosophies[0]!).find(isCheck('lateral-torsional-buckling'))!
-          .capacity!;
+        return standard.steel
+          .beam({ section, grade, actions }, standard.loads.philosophies[0]!)
+          .find(isCheck('lateral-torsional-buckling'))!.capacity!;
       };
       expect(Math.abs(capacity(true) / capacity(false) - 1), `${L} mm`).toBeLessThan(0.01);
     }

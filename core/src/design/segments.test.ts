@@ -60,7 +60,7 @@ describe('a stretch between restraints has its own moments', () => {
       ...common,
       ...(family === 'british' ? {} : { lengthT: 3000 }),
       ...shape,
-      philosophy: STANDARDS[family as 'european'].philosophies[0]!.id,
+      philosophy: STANDARDS[family as 'european'].loads.philosophies[0]!.id,
       ...input,
     });
     return checks.find(({ name }) => name.startsWith('Lateral-torsional'))?.utilisation ?? 0;

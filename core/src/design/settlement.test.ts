@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { defaultBrief, item, type Family, type Item } from '../building';
+import { defaultBrief, item, type Item } from '../building';
+import type { Family } from '../family';
 import { ebbwickSailLoft } from '../exchange';
 import { findSection } from '../section';
 import { audit, checkKey, entriesOf, isCheck } from '../sheet';
@@ -11,7 +12,7 @@ import { computeProject, lightest, ProjectEngine, sheetFor, supportForces, trySe
 import { contextOf } from './context';
 
 const L = 6000;
-const SECTION = { european: 'UB 305x165x40', british: 'UB 305x165x40', american: 'W12X26' } as const;
+const SECTION = { european: 'UB 305x165x40', recommended: 'UB 305x165x40', british: 'UB 305x165x40', american: 'W12X26' } as const;
 
 interface Support {
   readonly settlement?: number;

@@ -43,7 +43,7 @@ function sheetsOf(items: readonly Item[]): { readonly where: string; readonly en
   const project = computeProject(items);
   const { standard, philosophy } = contextOf(project.building, project.takedown);
   return [...project.takedown.members.keys()].flatMap((id) =>
-    standard.compared(philosophy.id).flatMap((method) => {
+    standard.loads.compared(philosophy.id).flatMap((method) => {
       const sheet = sheetFor(project, id, method.id);
       return sheet ? [{ where: `${id} by ${method.id}`, entries: sheet.entries }] : [];
     }),

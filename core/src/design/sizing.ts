@@ -1,3 +1,4 @@
+import { profileOf } from '../family';
 import { planLength, type Beam, type Brief, type Column } from '../building';
 import { isMadeIn, steelGrade } from '../material';
 import { GRAVITY } from '../quantity';
@@ -47,20 +48,9 @@ export function priceOf({ priceHollow, priceWelded }: Brief, product: Section['p
   return product === 'rolled' ? 1 : product === 'welded' ? priceWelded : priceHollow;
 }
 
-const BEAM_FAMILIES: Record<Standard['id'], readonly string[]> = {
-  british: ['UB', 'UC'],
-  european: ['UB', 'UC', 'IPE', 'HEA', 'HEB'],
-  american: ['W'],
-};
-const COLUMN_FAMILIES: Record<Standard['id'], readonly string[]> = {
-  british: ['UC', 'SHS', 'CHS'],
-  european: ['UC', 'SHS', 'HEA', 'HEB', 'CHS'],
-  american: ['W', 'HSS'],
-};
-
 /** Families from which a member of this kind is usually chosen. */
 export function usualFamilies(family: Standard['id'], kind: 'beam' | 'column'): readonly string[] {
-  return (kind === 'beam' ? BEAM_FAMILIES : COLUMN_FAMILIES)[family];
+  return profileOf(family).usualShapes[kind];
 }
 
 /**
@@ -80,7 +70,7 @@ export function trySections(context: Context, id: string, request: SizingRequest
   const allowed = (request.only === undefined ? [...catalogue(), ...ownSections(building.brief)] : [findSection(request.only)]).filter(
     (section) =>
       request.only !== undefined ||
-      ((section.region === standard.materials || section.region === 'own') &&
+      ((section.region === standard.profile.materials || section.region === 'own') &&
         families.includes(section.family) &&
         (request.maxDepth === undefined || section.properties.depth <= request.maxDepth) &&
         (request.maxWidth === undefined || section.properties.width <= request.maxWidth) &&

@@ -49,7 +49,9 @@ describe('charts of beams by span and load', () => {
       fc.property(fc.constantFrom(...shapes), fc.double({ min: 3, max: 40, noNaN: true }), fc.boolean(), (section, imposed, isHeld) => {
         const longest = longestSpan(european, section, imposed, isHeld, input);
         const verdict = (span: number) =>
-          worstVerdict(chartChecks(european, european.philosophies[0]!, steelGrade('S355'), section, span, 6, imposed, isHeld, limits));
+          worstVerdict(
+            chartChecks(european, european.loads.philosophies[0]!, steelGrade('S355'), section, span, 6, imposed, isHeld, limits),
+          );
         if (longest > 0) expect(['carries', 'tight']).toContain(verdict(longest));
         expect(['short', 'unproven']).toContain(verdict(longest + 2));
       }),

@@ -108,8 +108,8 @@ export function chartChecks(
     range: [0, moment],
     segments: isHeld ? [] : [segment],
   };
-  checks.push(...standard.steelBeam({ section, grade, actions }, philosophy, sheet?.scope('Strength')));
-  const E = standard.youngsModulus(grade);
+  checks.push(...standard.steel.beam({ section, grade, actions }, philosophy, sheet?.scope('Strength')));
+  const E = standard.steel.youngsModulus(grade);
   const EI = E * section.properties.Iy;
   for (const [id, title, load, formula, limit] of [
     ['deflection-variable', 'Deflection, variable', imposed, 'q', limits.variable],
@@ -156,7 +156,7 @@ function shapesOf(standard: Standard, { families, maxDepth }: Pick<SpanChartInpu
   const shapes = catalogue()
     .filter(
       ({ family, region, properties }) =>
-        region === standard.materials && families.includes(family) && (maxDepth === null || properties.depth <= maxDepth),
+        region === standard.profile.materials && families.includes(family) && (maxDepth === null || properties.depth <= maxDepth),
     )
     .sort((a, b) => a.mass - b.mass || a.properties.depth - b.properties.depth);
   if (shapes.length === 0)

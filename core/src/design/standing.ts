@@ -92,7 +92,7 @@ export function webChecks(
   });
   const governs = new Map<string, (typeof inputs)[number]>();
   for (const entry of inputs)
-    for (const check of standard.webUnderForce(entry.input, philosophy)) {
+    for (const check of standard.steel.webForce(entry.input, philosophy)) {
       const said = { ...check, reason: check.reason ?? entry.words };
       mergeWorst(worst, [said]);
       const key = checkKey(said);
@@ -106,7 +106,7 @@ export function webChecks(
         ? 'No stiff bearing length is named: the force enters through the flange alone, conservative.'
         : 'The largest moment within half a depth of the force is taken: conservative.',
     );
-    standard.webUnderForce(input, philosophy, scope);
+    standard.steel.webForce(input, philosophy, scope);
   }
   return [...worst.values()];
 }

@@ -9,5 +9,5 @@ export const stiffnessBy =
   (building, beam) => {
     if (beam.section === null || !isSection(beam.section)) return null;
     const section = findSection(beam.section);
-    return standard.youngsModulus(gradeFor(building, beam, section)) * section.properties.Iy;
+    return standard.steel.youngsModulus(gradeFor(building, beam, section)) * section.properties.Iy;
   };

@@ -64,7 +64,7 @@ export function typedBeamItems(input: TypedBeam): Item[] {
   if (input.supports.length === 0) throw new BadInput('a beam rests on something: name at least one support', 'supports');
   const off = (at: number) => at < -1e-6 || at > length + 1e-6;
   if (input.supports.some(off)) throw new BadInput('a support lies off the beam', 'supports');
-  const levels: readonly string[] = STANDARDS[family].philosophies[0]!.rules.serviceLevels;
+  const levels: readonly string[] = STANDARDS[family].loads.philosophies[0]!.rules.serviceLevels;
   const level = input.deflectionCombination ?? 'characteristic';
   if (!levels.includes(level))
     throw new BadInput(

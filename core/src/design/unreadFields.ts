@@ -18,7 +18,7 @@ const FIELDS: readonly UnreadField[] = [
     kind: 'beam',
     field: 'untwisted',
     title: 'held against twisting',
-    isUnread: ({ unread }) => unread.member.includes('throughShearCentre'),
+    isUnread: ({ steel }) => steel.unread.member.includes('throughShearCentre'),
     empty: false,
   },
 ];

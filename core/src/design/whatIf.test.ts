@@ -24,6 +24,7 @@ describe('what if a member were otherwise', () => {
       'grade: in S235',
       'grade: in S275',
       'philosophy: by limit state, expression 6.10',
+      'family: by Eurocodes, recommended values',
       'family: by ASCE 7, AISC 360, ACI 318, LRFD',
       'family: by ASCE 7, AISC 360, ACI 318, ASD',
       'family: by BS 5950-1, older British practice',

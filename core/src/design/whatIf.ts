@@ -49,10 +49,10 @@ export function waysOf(building: Building, id: string): Otherwise[] {
   return [
     { title: 'as it is', kind: 'as it is', request: {}, ...here },
     ...restraints.map((restraint): Otherwise => ({ title: RESTRAINT[restraint], kind: 'restraint', request: { restraint }, ...here })),
-    ...gradesFor(standard.materials, product)
+    ...gradesFor(standard.profile.materials, product)
       .filter((grade) => grade.id !== now)
       .map((grade): Otherwise => ({ title: `in ${grade.id}`, kind: 'grade', request: { grade: grade.id }, ...here })),
-    ...standard.philosophies
+    ...standard.loads.philosophies
       .filter((philosophy) => philosophy.id !== brief.combinationRule)
       .map(({ id: philosophy, title }): Otherwise => ({
         title: `by ${title}`,
@@ -64,8 +64,8 @@ export function waysOf(building: Building, id: string): Otherwise[] {
     ...Object.values(STANDARDS)
       .filter((other) => other.id !== brief.family)
       .flatMap((other) =>
-        other.compared(defaultBrief('', other.id).combinationRule).map((philosophy): Otherwise => ({
-          title: `by ${other.title}${other.compared('').length > 1 ? `, ${philosophy.id}` : ''}`,
+        other.loads.compared(defaultBrief('', other.id).combinationRule).map((philosophy): Otherwise => ({
+          title: `by ${other.title}${other.loads.compared('').length > 1 ? `, ${philosophy.id}` : ''}`,
           kind: 'family',
           request: {},
           family: other.id,
@@ -79,7 +79,7 @@ export function waysOf(building: Building, id: string): Otherwise[] {
 export function byOtherCodes(building: Building, family: Standard['id'], philosophy: string): Building {
   const { brief } = building;
   const combinationRule = philosophy as typeof brief.combinationRule;
-  if (STANDARDS[family].materials === STANDARDS[brief.family].materials)
+  if (STANDARDS[family].profile.materials === STANDARDS[brief.family].profile.materials)
     return { ...building, brief: { ...brief, family, combinationRule } };
   const { grade, hollowGrade, roundGrade } = defaultBrief('', family);
   const own = <T extends { readonly grade: string | null }>(members: ReadonlyMap<string, T>): Map<string, T> =>

@@ -19,11 +19,11 @@ const capacity = (checks: readonly Check[], name: string) => checks.find(isCheck
 function beamChecks(standard: Standard, philosophy: Philosophy, name: string, grade: string, L: number): Check[] {
   const segments = [{ from: 0, to: L, peak: 1e6, quarters: [1e6, 1e6, 1e6] as const, freeTip: false, tensionFlangeHeld: false }];
   const actions: BeamActions = { basis: philosophy.basis, combination: 'apart', moment: 1e6, shear: 1e3, segments };
-  return standard.steelBeam({ section: findSection(name), grade: steelGrade(grade), actions }, philosophy);
+  return standard.steel.beam({ section: findSection(name), grade: steelGrade(grade), actions }, philosophy);
 }
 
 function columnChecks(standard: Standard, philosophy: Philosophy, name: string, grade: string, lengthY: number, lengthZ: number): Check[] {
-  return standard.steelColumn(
+  return standard.steel.column(
     {
       section: findSection(name),
       grade: steelGrade(grade),
@@ -39,7 +39,7 @@ function columnChecks(standard: Standard, philosophy: Philosophy, name: string, 
 }
 
 describe('European steel, against values computed apart', () => {
-  const [philosophy] = european.philosophies as [Philosophy];
+  const [philosophy] = european.loads.philosophies as [Philosophy];
   it.each(EUROPEAN_BEAMS)('%s in %s, unbraced %i mm', (name, grade, L, McRd, VplRd, MbRd) => {
     const checks = beamChecks(european, philosophy, name, grade, L);
     expect(off(capacity(checks, 'bending'), McRd * 1e6)).toBeLessThan(TOLERANCE);
@@ -54,7 +54,7 @@ describe('European steel, against values computed apart', () => {
 });
 
 describe('American steel, against values computed apart', () => {
-  const [lrfd, asd] = american.philosophies as [Philosophy, Philosophy];
+  const [lrfd, asd] = american.loads.philosophies as [Philosophy, Philosophy];
   it.each(AMERICAN_BEAMS)('%s, unbraced %d ft', (name, Lb, Mp, Mn, Vn) => {
     const [factored, allowable] = [beamChecks(american, lrfd, name, 'A992', Lb * FT), beamChecks(american, asd, name, 'A992', Lb * FT)];
     expect(off(capacity(factored, 'bending-yielding'), 0.9 * Mp * KIP * FT)).toBeLessThan(TOLERANCE);

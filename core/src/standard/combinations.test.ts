@@ -116,7 +116,7 @@ const BRITISH = {
   1  0.8  0.8  0    0.8  0.8  0  0`,
 };
 
-const rules = (family: keyof typeof STANDARDS, id: string) => STANDARDS[family].philosophies.find((p) => p.id === id)!.rules;
+const rules = (family: keyof typeof STANDARDS, id: string) => STANDARDS[family].loads.philosophies.find((p) => p.id === id)!.rules;
 
 describe('combinations of every limit state against tables written by hand', () => {
   it.each(['6.10', '6.10ab'] as const)('EN 1990, strength, %s', (id) => {

@@ -25,9 +25,9 @@ const nothing = { start: 0, middle: 0, end: 0, peak: 0 };
 const even = (moment: number) => ({ start: moment, middle: moment, end: moment, peak: moment });
 
 function run(standard: Standard, section: Section, grade: string, actions: Partial<MemberActions>, L: number): Check[] {
-  const philosophy = standard.philosophies[0]!;
+  const philosophy = standard.loads.philosophies[0]!;
   const peak = actions.major?.peak ?? 0;
-  return standard.steelMember(
+  return standard.steel.member(
     {
       section,
       grade: steelGrade(grade),
@@ -216,8 +216,8 @@ describe('limits at which a shape is no longer covered', () => {
   });
   it('a column that is drawn and bent counts both: N / Npl + 1.5 M / Mcz', () => {
     const section = findSection('UC 203x203x46');
-    const [philosophy] = STANDARDS.european.philosophies;
-    const checks = STANDARDS.european.steelColumn(
+    const [philosophy] = STANDARDS.european.loads.philosophies;
+    const checks = STANDARDS.european.steel.column(
       {
         section,
         grade: steelGrade('S355'),
@@ -261,10 +261,10 @@ describe('bending through every length', () => {
   it('british struts through every length', () => {
     for (const name of ['UC 203x203x60', 'UB 305x165x54', 'SHS 150x150x8']) {
       const grade = name.startsWith('SHS') ? 'S355H' : 'S355';
-      const philosophy = STANDARDS.british.philosophies[0]!;
+      const philosophy = STANDARDS.british.loads.philosophies[0]!;
       const at = (L: number) =>
         least(
-          STANDARDS.british.steelColumn(
+          STANDARDS.british.steel.column(
             {
               section: findSection(name),
               grade: steelGrade(grade),

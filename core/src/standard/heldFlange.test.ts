@@ -98,9 +98,9 @@ describe('the factor of a hogging zone under a floor', () => {
             heldAlong: depth / 2,
           });
           const found = (one: Segment) =>
-            british.steelBeam!(
+            british.steel.beam!(
               { section, grade, actions: { basis: 'factored', combination: 'x', moment: -M, shear: 0, segments: [one] } },
-              british.philosophies[0]!,
+              british.loads.philosophies[0]!,
             ).find(isCheck('lateral-torsional-buckling'))!.capacity!;
           const held = found(segment);
           const py = 'tf' in section.shape && section.shape.tf > 16 ? 265 : 275;

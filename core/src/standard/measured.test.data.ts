@@ -1,7 +1,7 @@
 import { checkKey, isCheck, type Check } from '../sheet';
 import { findTool, runTool } from '../tool';
 
-const FIRST: Readonly<Record<string, string>> = { european: '6.10', american: 'LRFD', british: 'BS5950' };
+const FIRST: Readonly<Record<string, string>> = { european: '6.10', recommended: '6.10', american: 'LRFD', british: 'BS5950' };
 
 /** Input of a family's tool with what the tables of values leave out: the usual method, and moments given over the length that buckles. */
 export function completed(family: string, input: object): object {

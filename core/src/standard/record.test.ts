@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { findTool, runTool } from '../tool';
 import { isCheck, type Check } from '../sheet';
 import { checksOf, completed, measured } from './measured.test.data';
-import { AMERICAN_COMBINED, AMERICAN_MEMBERS, BRITISH_MEMBERS, EUROPEAN_MEMBERS, type MemberCase } from './members.test.data';
+import { AMERICAN, AMERICAN_COMBINED, BRITISH, EUROPEAN, EUROPEAN_RECOMMENDED, type MemberCase } from './expected.test.data';
 
 interface Group {
   readonly title: string;
@@ -13,17 +13,22 @@ interface Group {
 }
 
 const GROUPS: readonly Group[] = [
-  { title: 'European, N and Nmm, or sums of ratios', cases: EUROPEAN_MEMBERS, checks: (input) => checksOf('european', input) },
+  { title: 'Eurocodes with the UK annexes, N and Nmm, or sums of ratios', cases: EUROPEAN, checks: (input) => checksOf('european', input) },
+  {
+    title: 'Eurocodes by their recommended values, N and Nmm, or sums of ratios',
+    cases: EUROPEAN_RECOMMENDED,
+    checks: (input) => checksOf('recommended', input),
+  },
   {
     title: 'American, nominal strengths, N and Nmm (LRFD over 0.90)',
-    cases: AMERICAN_MEMBERS,
+    cases: AMERICAN,
     checks: (input) => checksOf('american', { ...input, philosophy: 'LRFD' }),
     nominal: 0.9,
   },
   { title: 'American, sums of H1 with B1', cases: AMERICAN_COMBINED, checks: (input) => checksOf('american', input) },
   {
     title: 'BS 5950-1, N and Nmm',
-    cases: BRITISH_MEMBERS,
+    cases: BRITISH,
     checks: ({ tool, ...input }) =>
       runTool(findTool(String(tool)), {
         philosophy: 'BS5950',

@@ -32,20 +32,20 @@ describe('EN 1991-1-1 6.3.1.2 with the UK annex', () => {
     ]);
   });
   it('a column of four storeys of 50 m2: 0.7 by storeys, not also 0.8 by area', () => {
-    const found = european.imposedReduction(storeys(4, 'B', 50e6, 0.003), 'column')!;
+    const found = european.loads.imposedReduction(storeys(4, 'B', 50e6, 0.003), 'column')!;
     expect(found.factors).toEqual({ B: expect.closeTo(0.7, 9) as number });
     expect(found.title).toContain('alpha_n');
     expect(found.notWithPsi).toBe(true);
   });
   it('a column of one storey of 120 m2: 0.88 by area', () => {
-    const found = european.imposedReduction(storeys(1, 'A', 120e6, 0.002), 'column')!;
+    const found = european.loads.imposedReduction(storeys(1, 'A', 120e6, 0.002), 'column')!;
     expect(found.factors['A']).toBeCloseTo(0.88, 12);
     expect(found.title).toContain('alpha_A');
   });
   it('a beam never by storeys; storage, garages and their like never at all', () => {
-    expect(european.imposedReduction(storeys(6, 'B', 20e6, 0.003), 'beam')!.factors['B']).toBeCloseTo(0.88, 12);
-    for (const use of ['E', 'F', 'G'] as const) expect(european.imposedReduction(storeys(6, use, 100e6, 0.005), 'column')).toBeNull();
-    const mixed = european.imposedReduction([...storeys(3, 'B', 10e6, 0.003), ...storeys(3, 'E', 10e6, 0.0075)], 'column')!;
+    expect(european.loads.imposedReduction(storeys(6, 'B', 20e6, 0.003), 'beam')!.factors['B']).toBeCloseTo(0.88, 12);
+    for (const use of ['E', 'F', 'G'] as const) expect(european.loads.imposedReduction(storeys(6, use, 100e6, 0.005), 'column')).toBeNull();
+    const mixed = european.loads.imposedReduction([...storeys(3, 'B', 10e6, 0.003), ...storeys(3, 'E', 10e6, 0.0075)], 'column')!;
     expect(mixed.factors).toEqual({ B: expect.closeTo(0.8, 9) as number });
   });
 });
@@ -65,12 +65,12 @@ describe('ASCE 7-16 4.7', () => {
     expect(liveLoadFactor(5000 * FT2, 4, 2)).toBe(0.4);
   });
   it('above 100 psf only over two floors and by a fifth at most; garages likewise; where people gather never', () => {
-    expect(american.imposedReduction(storeys(1, 'E', 1000 * FT2, 125 * PSF), 'column')).toBeNull();
-    expect(american.imposedReduction(storeys(3, 'E', 1000 * FT2, 125 * PSF), 'column')!.factors).toEqual({ E: 0.8 });
-    expect(american.imposedReduction(storeys(3, 'F', 1000 * FT2, 40 * PSF), 'column')!.factors).toEqual({ F: 0.8 });
-    expect(american.imposedReduction(storeys(3, 'C', 1000 * FT2, 60 * PSF), 'column')).toBeNull();
+    expect(american.loads.imposedReduction(storeys(1, 'E', 1000 * FT2, 125 * PSF), 'column')).toBeNull();
+    expect(american.loads.imposedReduction(storeys(3, 'E', 1000 * FT2, 125 * PSF), 'column')!.factors).toEqual({ E: 0.8 });
+    expect(american.loads.imposedReduction(storeys(3, 'F', 1000 * FT2, 40 * PSF), 'column')!.factors).toEqual({ F: 0.8 });
+    expect(american.loads.imposedReduction(storeys(3, 'C', 1000 * FT2, 60 * PSF), 'column')).toBeNull();
     // exactly 100 psf is not yet heavy
-    expect(american.imposedReduction(storeys(1, 'D', 900 * FT2, 100 * PSF), 'column')!.factors['D']).toBeCloseTo(0.5, 9);
+    expect(american.loads.imposedReduction(storeys(1, 'D', 900 * FT2, 100 * PSF), 'column')!.factors['D']).toBeCloseTo(0.5, 9);
   });
 });
 
@@ -88,8 +88,8 @@ describe('any reduction', () => {
     fc.assert(
       fc.property(any, fc.constantFrom<ReductionRole>('beam', 'column', 'footing'), (list, role) => {
         const floors = list.map(({ use, level, m2, kPa }) => floor(use, level, m2 * 1e6, kPa * 1e-4));
-        const found = standard.imposedReduction(floors, role, new Sheet());
-        const larger = standard.imposedReduction(
+        const found = standard.loads.imposedReduction(floors, role, new Sheet());
+        const larger = standard.loads.imposedReduction(
           floors.map((f) => ({ ...f, area: 2 * f.area, force: 2 * f.force })),
           role,
         );

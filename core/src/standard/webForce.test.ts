@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { FAMILIES, type Family } from '../building';
+import { FAMILIES, type Family } from '../family';
 import { computeProject, sheetFor } from '../design';
 import { bay } from '../design/bay.test.data';
 import { steelGrade } from '../material';
@@ -10,6 +10,7 @@ import { american } from './american';
 import { webCompression, webCrippling, webSidesway, webYielding } from './american/steel/webForce';
 import { european } from './european';
 import { patchResistance } from './european/steel/webForce';
+import { UK } from './european/annexes/uk';
 
 const off = (got: number, expected: number) => Math.abs(got / expected - 1);
 const KIP = 4448.2216152605;
@@ -23,14 +24,14 @@ describe('EN 1993-1-5 6, computed apart: UB 457x191x67 in S355', () => {
     [100, null, 295.894, 0.67498, 602.664],
     [50, 0, 135.247, 0.66985, 273.371],
   ] as const)('stiff length %i mm, %s mm from the end', (ss, c, ly, chi, kN) => {
-    const got = patchResistance(shape as IShape, 355, 210_000, ss, c);
+    const got = patchResistance(UK.steel, shape as IShape, 355, 210_000, ss, c);
     expect(off(got.ly, ly)).toBeLessThan(1e-5);
     expect(off(got.chi, chi)).toBeLessThan(1e-4);
     expect(off(got.resistance / 1e3, kN)).toBeLessThan(1e-5);
   });
   it('with bending, (7.2): at 80 % of each, 0.8 + 0.8 * 0.8 = 1.44 of 1.4', () => {
     const section = findSection('UB 457x191x67');
-    const checks = european.webUnderForce(
+    const checks = european.steel.webForce(
       {
         section,
         grade: steelGrade('S355'),
@@ -41,12 +42,12 @@ describe('EN 1993-1-5 6, computed apart: UB 457x191x67 in S355', () => {
         basis: 'factored',
         combination: 't',
       },
-      european.philosophies[0]!,
+      european.loads.philosophies[0]!,
     );
     expect(checks[1]!.utilisation!).toBeCloseTo(1.44 / 1.4, 4);
   });
   it('grows with the stiff length, and falls towards the end', () => {
-    const at = (ss: number, c: number | null) => patchResistance(shape as IShape, 355, 210_000, ss, c).resistance;
+    const at = (ss: number, c: number | null) => patchResistance(UK.steel, shape as IShape, 355, 210_000, ss, c).resistance;
     for (let ss = 0; ss < 400; ss += 20) expect(at(ss + 20, null)).toBeGreaterThanOrEqual(at(ss, null));
     for (let c = 0; c < 400; c += 20) expect(at(50, c + 20)).toBeGreaterThanOrEqual(at(50, c) - 1e-6);
     expect(at(50, 400)).toBeLessThanOrEqual(at(50, null) + 1e-6);
@@ -70,8 +71,8 @@ describe('AISC 360-16 J10, computed apart: W21x62, Fy 50 ksi (k 1.12, tw 0.400, 
     expect(off(webCrippling(shape, Fy, E, 6 * 25.4, true) / KIP, 142.819)).toBeLessThan(1e-5);
   });
   it('one nominal strength, two philosophies: 1.0 and 1.5, 0.75 and 2.0', () => {
-    const [lrfd, asd] = american.philosophies.map((philosophy) =>
-      american.webUnderForce(
+    const [lrfd, asd] = american.loads.philosophies.map((philosophy) =>
+      american.steel.webForce(
         {
           section: findSection('W21X62'),
           grade: steelGrade('A992'),
@@ -130,7 +131,9 @@ describe('a beam on seats, and a post over one of them', () => {
   });
   it('with a like force opposite, kF is 3.5: the resistance falls, EN 1993-1-5 figure 6.1 (b)', () => {
     const ub = findSection('UB 457x191x67').shape as IShape;
-    const [one, two] = [false, true].map((opposed) => patchResistance(ub, 355, 210_000, 100, null, undefined, opposed).resistance);
+    const [one, two] = [false, true].map(
+      (opposed) => patchResistance(UK.steel, ub, 355, 210_000, 100, null, undefined, opposed).resistance,
+    );
     expect(two! / one!).toBeCloseTo(Math.sqrt(3.5 / 6), 2);
   });
 });

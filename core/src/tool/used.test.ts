@@ -100,6 +100,7 @@ const ALSO: readonly (readonly [tool: RegExp, patch: Json])[] = [
       floors: [1, 2, 3, 4, 5, 6, 7, 8].map((i) => ({ use: 'B', level: `${i}`, area: '10 m2' })),
     },
   ],
+  [/load\.reduction$/, { role: 'beam', floors: [{ use: 'B', level: '1', area: '60 m2' }] }],
   [/^quantity\.read$/, { text: '10' }],
   [
     /^load\.buildUp$/,
@@ -138,7 +139,7 @@ const ALSO: readonly (readonly [tool: RegExp, patch: Json])[] = [
 /** Fields that do not change numbers, and why. */
 const IDLE: readonly (readonly [tool: RegExp, field: RegExp])[] = [
   // says by which method effects were combined: of the same resistance, or the only one
-  [/^(european|british)\./, /^philosophy$/],
+  [/^(european|recommended|british)\./, /^philosophy$/],
   [/^american\.footing/, /^philosophy$/],
   // the exception by which ASCE 7 halves some imposed loads beside others is not used; the use keeps cases apart
   [/^american\.steel\.memberForces$/, /use$/],

@@ -1,34 +1,18 @@
 import { z } from 'zod';
-import { SERVICE_LEVELS, type ServiceLevel } from '../../load';
+import { COMBINATION_RULES, FAMILIES, profileOf } from '../../family';
+import { SERVICE_LEVELS } from '../../load';
 import { quantity } from '../../quantity';
 import { isSection } from '../../section';
 import { designation, text } from '../../schema';
 
-/** Families of design standards by which a project may work. */
-export const FAMILIES = ['european', 'american', 'british'] as const;
-export type Family = (typeof FAMILIES)[number];
-
-/** Combination rules of each family, the usual one first. */
-export const RULES_OF_FAMILY = {
-  european: ['6.10ab', '6.10'],
-  american: ['LRFD', 'ASD'],
-  british: ['BS5950'],
-} as const satisfies Record<Family, readonly string[]>;
-
-/** Values of variable actions in which each family looks at serviceability, the usual one first. */
-export const SERVICE_LEVELS_OF_FAMILY = {
-  european: SERVICE_LEVELS,
-  american: ['characteristic'],
-  british: ['characteristic'],
-} as const satisfies Record<Family, readonly ServiceLevel[]>;
+/** The rules of each family in words. */
+const RULES_IN_WORDS = FAMILIES.map((family) => `${profileOf(family).title}: ${profileOf(family).rules.join(' or ')}`).join('; ');
 
 export const briefSchema = z.strictObject({
   name: text(80, 1, 'the project needs a name').describe('name of the building'),
   family: z.enum(FAMILIES).describe('code family'),
   units: z.enum(['SI', 'US']).describe('units in which the project is shown and typed'),
-  combinationRule: z
-    .enum(['6.10', '6.10ab', 'LRFD', 'ASD', 'BS5950'])
-    .describe('European: 6.10 or 6.10a/6.10b; American: LRFD or ASD; older British: BS5950'),
+  combinationRule: z.enum(COMBINATION_RULES).describe(`rule by which loads are combined. ${RULES_IN_WORDS}`),
   grade: designation().describe('steel grade of rolled shapes'),
   hollowGrade: designation().describe('steel grade of rectangular hollow shapes'),
   roundGrade: designation().describe('steel grade of circular hollow shapes'),

@@ -14,7 +14,7 @@ const IN = 25.4;
 const FT = 304.8;
 const KSI = 6.894757293168361;
 const PSI = KSI / 1000;
-const [LRFD, ASD] = american.philosophies as [(typeof american.philosophies)[0], (typeof american.philosophies)[0]];
+const [LRFD, ASD] = american.loads.philosophies as [(typeof american.loads.philosophies)[0], (typeof american.loads.philosophies)[0]];
 const off = (got: number, expected: number) => Math.abs(got / expected - 1);
 const a992 = steelGrade('A992');
 const segment = (Lb: number, quarters: [number, number, number] = [1, 1, 1]): Segment => ({
@@ -27,7 +27,7 @@ const segment = (Lb: number, quarters: [number, number, number] = [1, 1, 1]): Se
 });
 const beam = (name: string, philosophy: typeof LRFD, Lb = 0, grade = a992) => {
   const actions: BeamActions = { basis: philosophy.basis, combination: 't', moment: 1, shear: 1, segments: Lb ? [segment(Lb)] : [] };
-  return american.steelBeam({ section: findSection(name), grade, actions }, philosophy);
+  return american.steel.beam({ section: findSection(name), grade, actions }, philosophy);
 };
 const capacity = (checks: { id: string; part?: string | undefined; capacity: number | null }[], name: string) =>
   checks.find(isCheck(name))!.capacity!;
@@ -80,7 +80,7 @@ describe('values computed apart', () => {
     ['W8X24', 'A992', 10, 'flexural-buckling/minor', 212.2],
     ['HSS6X6X3/8', 'A500C', 12, 'flexural-buckling/minor', 254.8],
   ])('phi Pn of %s %s, %d ft', (name, grade, L, check, expected) => {
-    const checks = american.steelColumn(
+    const checks = american.steel.column(
       {
         section: findSection(name),
         grade: steelGrade(grade),
@@ -137,7 +137,7 @@ describe('laws', () => {
   });
   it('refuses the effects of the other philosophy', () => {
     const actions: BeamActions = { basis: 'factored', combination: 't', moment: 1, shear: 1, segments: [] };
-    expect(() => american.steelBeam({ section: findSection('W18X50'), grade: a992, actions }, ASD)).toThrow(
+    expect(() => american.steel.beam({ section: findSection('W18X50'), grade: a992, actions }, ASD)).toThrow(
       'factored effects were given to a resistance that wants allowable',
     );
   });
@@ -150,7 +150,7 @@ describe('laws', () => {
       segments: [{ ...segment(3000), freeTip: true }],
     };
     expect(
-      american.steelBeam({ section: findSection('W18X50'), grade: a992, actions }, LRFD).find(isCheck('lateral-torsional-buckling'))!
+      american.steel.beam({ section: findSection('W18X50'), grade: a992, actions }, LRFD).find(isCheck('lateral-torsional-buckling'))!
         .verdict,
     ).toBe('unproven');
   });
@@ -230,7 +230,7 @@ describe('pad footing, ACI 318-19', () => {
     cover: 3 * IN,
     factored: { force: 400 * KIP, combination: 't' },
   };
-  const { checks } = american.padStrength(input);
+  const { checks } = american.concrete.pad(input);
   const find = (name: string) => checks.find(isCheck(name))!;
   it('flexure at the face, by hand: qu 6.25 ksf over 3.5 ft: 306 kip-ft', () => {
     expect(off(find('flexure/x').demand! / (KIP * FT), (6.25 * 8 * 3.5 ** 2) / 2)).toBeLessThan(1e-9);
@@ -242,22 +242,22 @@ describe('pad footing, ACI 318-19', () => {
   });
   it('one-way shear by hand: d 16.5 in, 25.5 in beyond d: 106.25 kip, by 8 rho^(1/3) root fc', () => {
     expect(off(find('one-way-shear/x').demand! / KIP, (6.25 * 8 * 25.5) / 12)).toBeLessThan(1e-9);
-    const { alongX } = american.padStrength(input).bars!;
+    const { alongX } = american.concrete.pad(input).bars!;
     const rho = alongX.provided / IN ** 2 / (96 * 16.5);
     expect(
       off(find('one-way-shear/x').capacity! / KIP, (0.75 * Math.min(5, 8 * rho ** (1 / 3)) * Math.sqrt(4000) * 96 * 16.5) / 1000),
     ).toBeLessThan(1e-9);
   });
   it('least bars 0.0018 Ag: 3.46 in2; full development of No. 8 would be 47.4 in', () => {
-    const { alongX } = american.padStrength({ ...input, factored: { force: 100 * KIP, combination: 't' } }).bars!;
+    const { alongX } = american.concrete.pad({ ...input, factored: { force: 100 * KIP, combination: 't' } }).bars!;
     expect(off(alongX.needed / IN ** 2, 0.0018 * 96 * 20)).toBeLessThan(1e-9);
     const ratio = 60_000 / (20 * Math.sqrt(4000));
     expect(ratio).toBeCloseTo(47.43, 2);
-    const need = american.padStrength(input);
+    const need = american.concrete.pad(input);
     const excess = need.bars!.alongX.needed / need.bars!.alongX.provided;
     expect(off(find('development/x').demand! / IN, ratio * excess)).toBeLessThan(1e-9);
   });
   it('refuses bars nearer than 6 in to the top', () => {
-    expect(american.padStrength({ ...input, thickness: 10 * IN }).checks[0]!.verdict).toBe('unproven');
+    expect(american.concrete.pad({ ...input, thickness: 10 * IN }).checks[0]!.verdict).toBe('unproven');
   });
 });

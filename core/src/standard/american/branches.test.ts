@@ -13,7 +13,7 @@ const KSI = 6.894757293168361;
 const KIP = 4448.2216152605;
 const E = 29_000 * KSI;
 const Fy = 50 * KSI;
-const lrfd = american.philosophies[0]!;
+const lrfd = american.loads.philosophies[0]!;
 const a992 = steelGrade('A992');
 const off = (got: number, expected: number) => Math.abs(got / expected - 1);
 const made = (designation: string, shape: Shape): Section => ({
@@ -61,7 +61,7 @@ describe('flange local buckling', () => {
     const [lost, z] = [(7.4 - be) * 0.2, 3.9];
     const e = (lost * z) / (A / IN ** 2 - lost);
     const Ie = Iy / IN ** 4 - lost * (z ** 2 + 0.2 ** 2 / 12) - (A / IN ** 2 - lost) * e ** 2;
-    const checks = american.steelBeam({ section, grade: steelGrade('A500C'), actions: actions(0) }, lrfd);
+    const checks = american.steel.beam({ section, grade: steelGrade('A500C'), actions: actions(0) }, lrfd);
     const local = checks.find(isCheck('flange-local-buckling'))!;
     expect(off(local.capacity! / (KIP * IN), (0.9 * 50 * Ie) / (4 + e))).toBeLessThan(1e-4);
   });
@@ -81,8 +81,8 @@ describe('boxes bent about their strong axis, F7.4', () => {
     expect(off(Mn(2 * Lr), 0.35 * Fy * Wely)).toBeLessThan(1e-9);
   });
   it('a square box does not buckle sideways', () => {
-    const check = american
-      .steelBeam({ section: findSection('HSS6X6X3/8'), grade: steelGrade('A500C'), actions: actions(9000) }, lrfd)
+    const check = american.steel
+      .beam({ section: findSection('HSS6X6X3/8'), grade: steelGrade('A500C'), actions: actions(9000) }, lrfd)
       .find(isCheck('lateral-torsional-buckling'))!;
     expect(off(check.capacity!, 0.9 * Fy * findSection('HSS6X6X3/8').properties.Wply)).toBeLessThan(1e-9);
   });
@@ -113,7 +113,7 @@ describe('torsional buckling of columns, E4-2', () => {
     const [ix, iy, j, cw] = [Ix / IN ** 4, Iy / IN ** 4, J / IN ** 4, Cw / IN ** 6];
     const Fe = ((Math.PI ** 2 * 29_000 * cw) / 144 ** 2 + 11_200 * j) / (ix + iy);
     const Pn = 0.658 ** (50 / Fe) * 50 * (A / IN ** 2);
-    const checks = american.steelColumn(
+    const checks = american.steel.column(
       {
         section: findSection('W10X33'),
         grade: a992,
@@ -133,7 +133,7 @@ describe('torsional buckling of columns, E4-2', () => {
 describe('a tee whose moments are of both signs', () => {
   const section = findSection('WT8X25');
   const checksOf = (moment: number, range: readonly [number, number]) =>
-    american.steelBeam(
+    american.steel.beam(
       { section, grade: a992, actions: { basis: lrfd.basis, combination: 't', moment, shear: 0, range, segments: [] } },
       lrfd,
     );

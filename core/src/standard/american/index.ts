@@ -1,5 +1,6 @@
 import { effectiveLengths } from '../effectiveLengths';
-import type { Philosophy, Standard } from '../standard';
+import { createFamily } from '../createFamily';
+import type { Philosophy } from '../standard';
 import { AMERICAN_PHILOSOPHIES } from './combinations';
 import { padStrength } from './concrete/pad';
 import { imposedReduction } from './reduction';
@@ -14,45 +15,49 @@ import { webUnderForce } from './steel/webForce';
 const [LRFD, ASD] = AMERICAN_PHILOSOPHIES as [Philosophy, Philosophy];
 
 /** ASCE 7, AISC 360 and ACI 318. Steel by either philosophy; concrete strength always by factored loads. */
-export const american: Standard = {
-  id: 'american',
-  materials: 'american',
-  title: 'ASCE 7, AISC 360, ACI 318',
+export const american = createFamily('american', {
   editions: ['ASCE 7-16', 'AISC 360-16', 'ACI 318-19'],
-  philosophies: AMERICAN_PHILOSOPHIES,
-  compared: (chosen) => (chosen === 'ASD' ? [ASD, LRFD] : [LRFD, ASD]),
-  youngsModulus: ({ E }) => E,
-  steelBeam,
-  steelColumn,
-  steelMember,
-  localSlenderness,
-  angleStrut: { check: angleStrut, unread: [] },
-  webUnderForce,
-  memberAssumptions: [
-    {
-      type: 'assumption',
-      key: 'sway',
-      text: 'Sway effects (B2) are within the required strengths.',
-      reason: 'Only P-delta between supports is added, by B1 (Appendix 8).',
-    },
-  ],
-  padThickness: { step: 76.2, least: 304.8, leastOfThumb: 152.4 },
-  padStrength,
-  imposedReduction,
-  roofReduction,
-  concretePhilosophy: () => LRFD,
-  effectiveLengths: effectiveLengths('AISC 360-16 table C-A-7.1', {
-    pinnedPinned: 1,
-    fixedPinned: 0.8,
-    fixedFixed: 0.65,
-    fixedFree: 2.1,
-    fixedSway: 1.2,
-    pinnedSway: 2,
-  }),
-  nominalEccentricity: { beyondFace: 3 * 25.4, source: 'bolts 3 in off the face of a simple shear connection' },
-  unread: { member: [], webForce: [], floors: [] },
-  webClause: 'AISC 360-16 J10',
-  arrangementClause: 'ASCE 7-16 4.3.3',
+  loads: {
+    philosophies: AMERICAN_PHILOSOPHIES,
+    compared: (chosen) => (chosen === 'ASD' ? [ASD, LRFD] : [LRFD, ASD]),
+    imposedReduction,
+    roofReduction,
+    arrangementClause: 'ASCE 7-16 4.3.3',
+    unread: { floors: [] },
+  },
+  steel: {
+    youngsModulus: ({ E }) => E,
+    beam: steelBeam,
+    column: steelColumn,
+    member: steelMember,
+    localSlenderness,
+    angleStrut: { check: angleStrut, unread: [] },
+    webForce: webUnderForce,
+    webClause: 'AISC 360-16 J10',
+    memberAssumptions: [
+      {
+        type: 'assumption',
+        key: 'sway',
+        text: 'Sway effects (B2) are within the required strengths.',
+        reason: 'Only P-delta between supports is added, by B1 (Appendix 8).',
+      },
+    ],
+    effectiveLengths: effectiveLengths('AISC 360-16 table C-A-7.1', {
+      pinnedPinned: 1,
+      fixedPinned: 0.8,
+      fixedFixed: 0.65,
+      fixedFree: 2.1,
+      fixedSway: 1.2,
+      pinnedSway: 2,
+    }),
+    nominalEccentricity: { beyondFace: 3 * 25.4, source: 'bolts 3 in off the face of a simple shear connection' },
+    unread: { member: [], webForce: [] },
+  },
+  concrete: {
+    pad: padStrength,
+    padThickness: { step: 76.2, least: 304.8, leastOfThumb: 152.4 },
+    philosophy: () => LRFD,
+  },
   notCovered: [
     'vibration',
     'fire',
@@ -61,4 +66,4 @@ export const american: Standard = {
     'fatigue',
     'wind, snow, seismic and accidental loads are typed, not derived',
   ],
-};
+});

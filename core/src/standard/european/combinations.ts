@@ -1,49 +1,10 @@
-import type { Combination, LoadCase, LoadRules, Nature, ServiceLevel, Use } from '../../load';
+import type { Combination, LoadCase, LoadRules, Nature, ServiceLevel } from '../../load';
 import { casesById, factorsFor, isPermanent, SERVICE_LEVELS } from '../../load';
 import type { Philosophy } from '../standard';
+import { psiOf, type ActionsAnnex, type Psi } from './annex';
 
-/** Partial factors of EN 1990 table NA.A1.2(B), and of table A1.2(A) for equilibrium. */
-export const GAMMA_G = 1.35;
-export const GAMMA_Q = 1.5;
 /** Of what settlements bring, worked out by elastic theory: table A2.4(B), for want of one for buildings; none where it helps. */
 const GAMMA_SETTLEMENT = 1.2;
-/** Reduction of unfavourable permanent load in 6.10b, UK annex. */
-export const XI = 0.925;
-const EQU_UNFAVOURABLE = 1.1;
-const EQU_FAVOURABLE = 0.9;
-
-interface Psi {
-  /** Combination value. */
-  readonly psi0: number;
-  /** Frequent value. */
-  readonly psi1: number;
-  /** Quasi-permanent value. */
-  readonly psi2: number;
-}
-
-/** EN 1990 UK annex table NA.A1.1; snow up to 1000 m above the sea. */
-const PSI_USE: Readonly<Record<Use, Psi>> = {
-  A: { psi0: 0.7, psi1: 0.5, psi2: 0.3 },
-  B: { psi0: 0.7, psi1: 0.5, psi2: 0.3 },
-  C: { psi0: 0.7, psi1: 0.7, psi2: 0.6 },
-  D: { psi0: 0.7, psi1: 0.7, psi2: 0.6 },
-  E: { psi0: 1, psi1: 0.9, psi2: 0.8 },
-  F: { psi0: 0.7, psi1: 0.7, psi2: 0.6 },
-  G: { psi0: 0.7, psi1: 0.5, psi2: 0.3 },
-};
-const PSI_NATURE: Readonly<Record<'roofImposed' | 'snow' | 'wind' | 'temperature', Psi>> = {
-  roofImposed: { psi0: 0.7, psi1: 0, psi2: 0 },
-  snow: { psi0: 0.5, psi1: 0.2, psi2: 0 },
-  wind: { psi0: 0.5, psi1: 0.2, psi2: 0 },
-  temperature: { psi0: 0.6, psi1: 0.5, psi2: 0 },
-};
-
-/** Factors of a variable case; permanent load is not combined, and seismic and accidental actions have combinations of their own. */
-function psiOf({ nature, use }: LoadCase): Psi {
-  if (nature === 'imposed') return PSI_USE[use ?? 'A'];
-  if (nature === 'roofImposed' || nature === 'snow' || nature === 'wind' || nature === 'temperature') return PSI_NATURE[nature];
-  throw new Error(`a ${nature} case has no psi`);
-}
 
 const LABEL: Readonly<Record<Nature, string>> = {
   permanent: 'G',
@@ -107,7 +68,7 @@ function leadersOf(set: readonly LoadCase[]): LoadCase[][] {
 }
 
 /** Each variable action leads in turn, the others of its set accompany it; nothing where an event is wanted and none is there. */
-function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
+function expand(annex: ActionsAnnex, cases: readonly LoadCase[], pattern: Pattern): Combination[] {
   const result: Combination[] = [];
   const { leading: leads, others, event, full = 1 } = pattern;
   if (event && !cases.some(({ nature }) => nature === event)) return result;
@@ -121,7 +82,7 @@ function expand(cases: readonly LoadCase[], pattern: Pattern): Combination[] {
         if (c.nature === 'settlement') return pattern.settlement ?? 1;
         if (c.nature === event) return 1;
         if (!set.includes(c)) return 0;
-        return (leads && leading.includes(c) ? leads : others)(psiOf(c));
+        return (leads && leading.includes(c) ? leads : others)(psiOf(annex, c));
       });
       const key = JSON.stringify(factors);
       if (seen.has(key)) continue;
@@ -157,10 +118,10 @@ const quasiPermanent = ({ psi2 }: Psi) => psi2;
 /** The frequent value leads, what accompanies is quasi-permanent. */
 const frequent = { leading: ({ psi1 }: Psi) => psi1, others: quasiPermanent };
 
-/** Combinations of events: of an accident the frequent value of the main variable action acts beside it (UK annex table NA.A1.3). */
-const events = (cases: readonly LoadCase[], common: Pick<Pattern, 'basis' | 'purpose'>): Combination[] => [
-  ...expand(cases, { ...common, ...frequent, id: '6.11b', clause: 'EN 1990 (6.11b)', permanent: 1, event: 'accidental' }),
-  ...expand(cases, { ...common, others: quasiPermanent, id: '6.12b', clause: 'EN 1990 (6.12b)', permanent: 1, event: 'seismic' }),
+/** Combinations of events: of an accident the frequent value of the main variable action acts beside it (A1.3.2; the annexes here keep to the frequent one). */
+const events = (annex: ActionsAnnex, cases: readonly LoadCase[], common: Pick<Pattern, 'basis' | 'purpose'>): Combination[] => [
+  ...expand(annex, cases, { ...common, ...frequent, id: '6.11b', clause: 'EN 1990 (6.11b)', permanent: 1, event: 'accidental' }),
+  ...expand(annex, cases, { ...common, others: quasiPermanent, id: '6.12b', clause: 'EN 1990 (6.12b)', permanent: 1, event: 'seismic' }),
 ];
 
 const SERVICE = { basis: 'service', purpose: 'service', permanent: 1 } as const;
@@ -170,20 +131,20 @@ const SERVICE_PATTERNS: Readonly<Record<ServiceLevel, Pattern>> = {
   quasiPermanent: { ...SERVICE, others: quasiPermanent, id: 'quasi-permanent', clause: 'EN 1990 (6.16b)' },
 };
 
-const rules = (rule: '6.10' | '6.10ab'): LoadRules => ({
+const rules = (annex: ActionsAnnex, rule: '6.10' | '6.10ab'): LoadRules => ({
   source: 'EN 1990',
   strength: (cases) => {
-    const common = { ...factored(GAMMA_Q), basis: 'factored', purpose: 'strength', permanentIs: 'unfavourable' } as const;
+    const common = { ...factored(annex.gammaQ), basis: 'factored', purpose: 'strength', permanentIs: 'unfavourable' } as const;
     const heavy: Combination[] =
       rule === '6.10'
-        ? expand(cases, { ...common, id: '6.10', clause: 'EN 1990 (6.10)', permanent: GAMMA_G })
+        ? expand(annex, cases, { ...common, id: '6.10', clause: 'EN 1990 (6.10)', permanent: annex.gammaG })
         : [
-            ...expand(cases, { ...common, id: '6.10a', clause: 'EN 1990 (6.10a)', permanent: GAMMA_G, leading: undefined }),
-            ...expand(cases, { ...common, id: '6.10b', clause: 'EN 1990 (6.10b)', permanent: XI * GAMMA_G }),
+            ...expand(annex, cases, { ...common, id: '6.10a', clause: 'EN 1990 (6.10a)', permanent: annex.gammaG, leading: undefined }),
+            ...expand(annex, cases, { ...common, id: '6.10b', clause: 'EN 1990 (6.10b)', permanent: annex.xi * annex.gammaG }),
           ];
     // permanent load is of one source: where it helps, all of it counts once (table A1.2(B), note 3), beside every leading action
     const light = cases.some((c) => isVariable(c) || c.nature === 'settlement')
-      ? expand(cases, {
+      ? expand(annex, cases, {
           ...common,
           id: `${rule === '6.10' ? '6.10' : '6.10b'} light`,
           clause: rule === '6.10' ? 'EN 1990 (6.10)' : 'EN 1990 (6.10b)',
@@ -191,25 +152,26 @@ const rules = (rule: '6.10' | '6.10ab'): LoadRules => ({
           permanentIs: 'favourable',
         })
       : [];
-    return [...heavy, ...light, ...events(cases, { basis: 'factored', purpose: 'strength' })];
+    return [...heavy, ...light, ...events(annex, cases, { basis: 'factored', purpose: 'strength' })];
   },
   serviceLevels: SERVICE_LEVELS,
-  service: (cases, level = 'characteristic') => expand(cases, SERVICE_PATTERNS[level]),
+  service: (cases, level = 'characteristic') => expand(annex, cases, SERVICE_PATTERNS[level]),
   lifting: (cases) => [
-    ...expand(cases, {
-      ...factored(GAMMA_Q),
+    ...expand(annex, cases, {
+      ...factored(annex.gammaQ),
       id: 'EQU',
-      clause: 'EN 1990 table NA.A1.2(A)',
+      clause: annex.equilibrium.source,
       basis: 'overturning',
       purpose: 'lifting',
-      permanent: EQU_UNFAVOURABLE,
-      favourablePermanent: EQU_FAVOURABLE,
+      permanent: annex.equilibrium.unfavourable,
+      favourablePermanent: annex.equilibrium.favourable,
     }),
-    ...events(cases, { basis: 'overturning', purpose: 'lifting' }),
+    ...events(annex, cases, { basis: 'overturning', purpose: 'lifting' }),
   ],
 });
 
-export const EUROPEAN_PHILOSOPHIES: readonly Philosophy[] = [
-  { id: '6.10', title: 'limit state, expression 6.10', basis: 'factored', rules: rules('6.10') },
-  { id: '6.10ab', title: 'limit state, expressions 6.10a and 6.10b', basis: 'factored', rules: rules('6.10ab') },
+/** The two ways of combining that EN 1990 leaves to the annex, both offered. */
+export const philosophiesOf = (annex: ActionsAnnex): readonly Philosophy[] => [
+  { id: '6.10', title: 'limit state, expression 6.10', basis: 'factored', rules: rules(annex, '6.10') },
+  { id: '6.10ab', title: 'limit state, expressions 6.10a and 6.10b', basis: 'factored', rules: rules(annex, '6.10ab') },
 ];

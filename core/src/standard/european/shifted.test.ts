@@ -7,6 +7,7 @@ import { findTool, runTool } from '../../tool';
 import { checksOf, completed, measured } from '../measured.test.data';
 import { bucklingBesideShift } from './steel/column';
 import { shiftedSection } from './steel/shifted';
+import { UK } from './annexes/uk';
 
 const SHIFT = 'buckling-beside-the-shift-of-the-centroid';
 const strut = (section: string, more: object = {}) => ({
@@ -103,13 +104,13 @@ describe('a strut whose plates grow thinner', () => {
 describe('buckling beside the shift', () => {
   const given = { A: 2000, atFibre: 1500, I: 4e6, L: 3000, E: 210_000, fy };
   it('is the buckling resistance where nothing moves, and the section alone where the strut is short', () => {
-    expect(bucklingBesideShift({ ...given, atFibre: 2000, Nb: 500e3 })).toBeCloseTo(500e3, 3);
-    expect(bucklingBesideShift({ ...given, L: 1, Nb: 2000 * fy })).toBeCloseTo(1500 * fy, -1);
+    expect(bucklingBesideShift(UK.steel, { ...given, atFibre: 2000, Nb: 500e3 })).toBeCloseTo(500e3, 3);
+    expect(bucklingBesideShift(UK.steel, { ...given, L: 1, Nb: 2000 * fy })).toBeCloseTo(1500 * fy, -1);
   });
   it('amplifies as a bar does that is loaded off its axis: finite differences of the deflected bar', () => {
     const Nb = 1e12; // no imperfections: only the shift is left
     const { A, atFibre, I, L, E } = given;
-    const N = bucklingBesideShift({ ...given, Nb });
+    const N = bucklingBesideShift(UK.steel, { ...given, Nb });
     // E I w'' = -N (w + e), pinned: n equations in three diagonals
     const n = 2000;
     const step = L / n;

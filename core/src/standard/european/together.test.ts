@@ -6,6 +6,7 @@ import { checksOf } from '../measured.test.data';
 import { webUnderForce } from './steel/webForce';
 import { european } from '.';
 import { isCheck } from '../../sheet';
+import { UK } from './annexes/uk';
 
 const even = (M: number) => ({ start: M, middle: M, end: M });
 const lengths = { lengthY: 3000, lengthZ: 3000, lengthT: 3000, unbraced: 3000 };
@@ -87,7 +88,7 @@ describe('a force through a flange beside bending, EN 1993-1-5 7.2 with 4.6', ()
   const interaction = (designation: string, moment: number) => {
     const section = findSection(designation);
     const input = { section, grade: steelGrade('S355'), force: 50e3, bearing: 100, toEnd: 3000, moment, basis: 'factored' as const };
-    const checks = webUnderForce({ ...input, combination: 'typed' }, european.philosophies[0]!);
+    const checks = webUnderForce(UK.steel, { ...input, combination: 'typed' }, european.loads.philosophies[0]!);
     return { alone: checks[0]!.utilisation!, both: checks[1]!.utilisation! };
   };
   it('in class 3 the elastic modulus: by hand', () => {

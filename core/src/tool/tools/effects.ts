@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { BadInput } from '../../error';
-import type { Standard } from '../../standard';
+import type { Philosophy, Standard } from '../../standard';
 
 /**
  * Field that says by which method of a family typed effects were combined. It is never taken for granted: effects of one method say nothing under
  * another, and characteristic or service effects are no demand of strength.
  */
-export function effectsMethod(standard: Standard, basis?: Standard['philosophies'][number]['basis']) {
-  const ids = standard.philosophies.filter((philosophy) => !basis || philosophy.basis === basis).map(({ id }) => id);
+export function effectsMethod(standard: Standard, basis?: Philosophy['basis']) {
+  const ids = standard.loads.philosophies.filter((philosophy) => !basis || philosophy.basis === basis).map(({ id }) => id);
   return z.enum(ids as [string, ...string[]]).describe('method by which the effects were combined');
 }
 

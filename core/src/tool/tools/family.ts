@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { BadInput } from '../../error';
 import { actionSchema, NATURES, groupOf, sensesOf, uncombined, unitOf, USES, type Combination } from '../../load';
 import { BARS, concrete, REINFORCEMENT, steelGrade } from '../../material';
-import { quantity, type UnitSystem } from '../../quantity';
+import { quantity } from '../../quantity';
 import { findSection } from '../../section';
 import { chartConditions, longestSpan, spanChart } from '../../design';
 import { philosophyOf, type BeamActions, type Standard } from '../../standard';
@@ -12,63 +12,19 @@ import { effectsMethod, requireLargest } from './effects';
 import { memberTools, noteAngle } from './familyMember';
 import { designation, offered, text } from '../../schema';
 
-interface Examples {
-  readonly grade: string;
-  readonly beam: string;
-  readonly column: string;
-  readonly concrete: string;
-  readonly reinforcement: keyof typeof REINFORCEMENT;
-  readonly bar: string;
-  readonly families: readonly string[];
-  readonly units: UnitSystem;
-}
-
-const EXAMPLES: Record<Standard['id'], Examples> = {
-  european: {
-    grade: 'S355',
-    beam: 'UB 457x191x67',
-    column: 'UC 203x203x46',
-    concrete: 'C30/37',
-    reinforcement: 'B500B',
-    bar: '16',
-    families: ['UB'],
-    units: 'SI',
-  },
-  british: {
-    grade: 'S275',
-    beam: 'UB 457x191x67',
-    column: 'UC 203x203x46',
-    concrete: 'C30/37',
-    reinforcement: 'B500B',
-    bar: '16',
-    families: ['UB'],
-    units: 'SI',
-  },
-  american: {
-    grade: 'A992',
-    beam: 'W18X50',
-    column: 'W8X31',
-    concrete: '4000 psi',
-    reinforcement: 'Grade 60',
-    bar: '#5',
-    families: ['W'],
-    units: 'US',
-  },
-};
-
 /** The tools that every family offers, made from its `Standard`: ids are `family.topic.thing`. */
 export function familyTools(standard: Standard): Tool[] {
-  const example = EXAMPLES[standard.id];
-  const philosophyIds = standard.philosophies.map((philosophy) => philosophy.id) as [string, ...string[]];
+  const { samples, brief, usualShapes, units } = standard.profile;
+  const philosophyIds = standard.loads.philosophies.map((philosophy) => philosophy.id) as [string, ...string[]];
   const philosophy = z.enum(philosophyIds).default(philosophyIds[0]).describe('philosophy by which loads are combined');
   const method = effectsMethod(standard);
   const first = philosophyIds[0];
   const section = designation().describe('designation of the catalogue');
   const grade = designation().describe('steel grade');
   const effects = text(80).default('typed').describe('name of the combination');
-  const twistUnread = standard.unread.member.filter((field) => field === 'lengthT');
+  const twistUnread = standard.steel.unread.member.filter((field) => field === 'lengthT');
   /** Of a floor in an example, where the family asks for it. */
-  const intensity = (value: string) => (standard.unread.floors.includes('intensity') ? {} : { intensity: value });
+  const intensity = (value: string) => (standard.loads.unread.floors.includes('intensity') ? {} : { intensity: value });
   const named = (title: string) => `${title} (${standard.title})`;
 
   const combinations = defineTool({
@@ -137,8 +93,8 @@ export function familyTools(standard: Standard): Tool[] {
         .describe('moments along the segment; left out: constant, which is conservative'),
     }),
     example: {
-      section: example.beam,
-      grade: example.grade,
+      section: samples.beam,
+      grade: brief.grade,
       philosophy: first,
       moment: '210 kNm',
       shear: '140 kN',
@@ -176,7 +132,7 @@ export function familyTools(standard: Standard): Tool[] {
       if (unbraced === 0) sheet?.assume('restraint', 'The compression flange is held along its length.', 'Typed: unbraced length 0.');
       return {
         result: {},
-        checks: standard.steelBeam({ section: findSection(input.section), grade: steelGrade(input.grade), actions }, chosen, sheet),
+        checks: standard.steel.beam({ section: findSection(input.section), grade: steelGrade(input.grade), actions }, chosen, sheet),
       };
     },
   });
@@ -200,8 +156,8 @@ export function familyTools(standard: Standard): Tool[] {
       standard.title,
     ),
     example: {
-      section: example.column,
-      grade: example.grade,
+      section: samples.column,
+      grade: brief.grade,
       philosophy: first,
       axial: '600 kN',
       lengthY: '4 m',
@@ -213,7 +169,7 @@ export function familyTools(standard: Standard): Tool[] {
       noteAngle(input.section, input.axial > 0, sheet);
       return {
         result: {},
-        checks: standard.steelColumn(
+        checks: standard.steel.column(
           {
             ...input,
             lengthT: input.lengthT ?? input.lengthZ,
@@ -255,16 +211,16 @@ export function familyTools(standard: Standard): Tool[] {
     }),
     kinds: { span: 'length', imposed: 'lineLoad', mass: 'massPerLength', held: 'length', free: 'length' },
     example: {
-      grade: example.grade,
-      families: [...example.families],
+      grade: brief.grade,
+      families: [usualShapes.beam[0]],
       permanent: '6 kN/m',
       spans: ['5 m', '8 m'],
       imposed: ['8 kN/m', '14 kN/m'],
-      section: example.beam,
+      section: samples.beam,
     },
     run: ({ section: designation, maxDepth, ...input }, sheet) => {
       const given = { ...input, maxDepth: maxDepth ?? null };
-      for (const condition of chartConditions(standard, given, example.units)) sheet?.note(condition);
+      for (const condition of chartConditions(standard, given, units)) sheet?.note(condition);
       const rows = spanChart(standard, given);
       const shape = designation === undefined ? null : findSection(designation);
       const longest = shape
@@ -304,18 +260,18 @@ export function familyTools(standard: Standard): Tool[] {
       thickness: '450 mm',
       columnWidth: '254 mm',
       columnDepth: '254 mm',
-      concrete: example.concrete,
-      reinforcement: example.reinforcement,
-      bar: example.bar,
+      concrete: brief.concrete,
+      reinforcement: brief.reinforcement,
+      bar: samples.footingBar,
       cover: 50,
       philosophy: first,
       force: '680 kN',
     },
     run: (input, sheet) => {
-      const bar = BARS.find((candidate) => candidate.id === input.bar && candidate.family === standard.materials);
+      const bar = BARS.find((candidate) => candidate.id === input.bar && candidate.family === standard.profile.materials);
       if (!bar)
         throw new BadInput(
-          `bar "${input.bar}" is not known; known are ${BARS.filter((b) => b.family === standard.materials)
+          `bar "${input.bar}" is not known; known are ${BARS.filter((b) => b.family === standard.profile.materials)
             .map((b) => b.id)
             .join(', ')}`,
           'bar',
@@ -324,7 +280,7 @@ export function familyTools(standard: Standard): Tool[] {
         throw new BadInput('Column depth must be the diameter too where the column is round', 'columnDepth');
       const { force, combination, reinforcement, philosophy: by, round: isRound, ...rest } = input;
       sheet?.note(`Factored by ${philosophyOf(standard, by).title}.`);
-      const { checks, bars } = standard.padStrength(
+      const { checks, bars } = standard.concrete.pad(
         {
           ...rest,
           isRound,
@@ -354,7 +310,7 @@ export function familyTools(standard: Standard): Tool[] {
               area: quantity('floorArea', 'area that the member carries', { above: 0 }),
               intensity: quantity('areaLoad', 'imposed load', { above: 0 }),
             },
-            standard.unread.floors,
+            standard.loads.unread.floors,
             standard.title,
           ),
         )
@@ -370,7 +326,7 @@ export function familyTools(standard: Standard): Tool[] {
       ],
     },
     run: ({ floors, role }, sheet) => {
-      const found = standard.imposedReduction(
+      const found = standard.loads.imposedReduction(
         // where the clauses do not ask how much it is, only that there is some counts
         floors.map(({ intensity = 1, ...floor }) => ({ ...floor, intensity, force: floor.area * intensity })),
         role,
@@ -381,5 +337,5 @@ export function familyTools(standard: Standard): Tool[] {
     },
   });
 
-  return [combinations, beam, column, ...memberTools(standard, example), chart, pad, reduction];
+  return [combinations, beam, column, ...memberTools(standard), chart, pad, reduction];
 }

@@ -48,7 +48,7 @@ function noteMember(
       'Load passes through the shear centre, or the member is held against twisting.',
       'Typed; torsion is not calculated.',
     );
-  for (const { key, text, reason } of standard.memberAssumptions) sheet?.assume(key, text, reason);
+  for (const { key, text, reason } of standard.steel.memberAssumptions) sheet?.assume(key, text, reason);
 }
 
 /** A single angle in compression is rarely loaded through its centroid: whoever checks it so has to say so. */
@@ -110,14 +110,12 @@ function withCases<S extends TypedSet>(given: ForcesGiven, sets: readonly S[]) {
 const offers = (unread: readonly string[], field: string) => !unread.includes(field);
 
 /** The tools of a family for any member under forces and moments: one set, or what an analysis gives. */
-export function memberTools(
-  standard: Standard,
-  example: { readonly grade: string; readonly beam: string; readonly column: string },
-): Tool[] {
+export function memberTools(standard: Standard): Tool[] {
+  const { samples, brief } = standard.profile;
   const philosophy = effectsMethod(standard);
   const section = designation().describe('designation of the catalogue');
   const grade = designation().describe('steel grade');
-  const { unread } = standard;
+  const { unread } = standard.steel;
   /** What its example says of twisting, where it is read. */
   const twisting = offers(unread.member, 'lengthT') ? { lengthT: '3.6 m' } : {};
   const effects = text(80).default('typed').describe('name of the combination');
@@ -157,9 +155,9 @@ export function memberTools(
       'Axial force of either sign, bending and shear in both planes, each alone and together, in the section and between restraints, under one set of effects that are already combined.',
     input: offered({ section, grade, philosophy, combination: effects, ...force, ...restraint }, unread.member, standard.title),
     example: {
-      section: example.column,
-      grade: example.grade,
-      philosophy: standard.philosophies[0]!.id,
+      section: samples.column,
+      grade: brief.grade,
+      philosophy: standard.loads.philosophies[0]!.id,
       axial: '350 kN',
       major: { start: '24 kNm', middle: '12 kNm', end: 0 },
       minor: { start: '4 kNm', middle: '2 kNm', end: 0 },
@@ -174,7 +172,7 @@ export function memberTools(
       const chosen = philosophyOf(standard, input.philosophy);
       noteMember(standard, input, input.throughShearCentre ?? false, [input], sheet);
       noteAngle(input.section, input.axial > 0, sheet);
-      const checks = standard.steelMember(
+      const checks = standard.steel.member(
         {
           section: findSection(input.section),
           grade: steelGrade(input.grade),
@@ -235,9 +233,9 @@ export function memberTools(
       standard.title,
     ),
     example: {
-      section: example.column,
-      grade: example.grade,
-      philosophy: standard.philosophies[0]!.id,
+      section: samples.column,
+      grade: brief.grade,
+      philosophy: standard.loads.philosophies[0]!.id,
       given: 'cases',
       sets: [
         { name: 'dead', nature: 'permanent', axial: '180 kN', major: { start: '9 kNm', middle: '4 kNm', end: '-1 kNm' }, shear: '3 kN' },
@@ -315,9 +313,9 @@ export function memberTools(
       standard.title,
     ),
     example: {
-      section: example.beam,
-      grade: example.grade,
-      philosophy: standard.philosophies[0]!.id,
+      section: samples.beam,
+      grade: brief.grade,
+      philosophy: standard.loads.philosophies[0]!.id,
       force: '150 kN',
       bearing: '100 mm',
       toEnd: '2 m',
@@ -332,8 +330,12 @@ export function memberTools(
       const by = philosophyOf(standard, chosen);
       const sidesway = unbraced > 0 ? { unbraced, rotationHeld } : undefined;
       if (!offers(unread.webForce, 'unbraced'))
-        sheet?.assume('flange-held', 'The loaded flange cannot move sideways from the other where the force enters.', standard.webClause);
-      const checks = standard.webUnderForce(
+        sheet?.assume(
+          'flange-held',
+          'The loaded flange cannot move sideways from the other where the force enters.',
+          standard.steel.webClause,
+        );
+      const checks = standard.steel.webForce(
         { ...input, moment, section: findSection(designation), grade: steelGrade(gradeId), basis: by.basis, sidesway },
         by,
         sheet,
@@ -341,8 +343,8 @@ export function memberTools(
       return { result: { governing: governing(checks)?.name ?? null }, checks };
     },
   });
-  if (!standard.angleStrut) return [member, forces, web];
-  const { check, unread: strutUnread } = standard.angleStrut;
+  if (!standard.steel.angleStrut) return [member, forces, web];
+  const { check, unread: strutUnread } = standard.steel.angleStrut;
   const angleFields = {
     section,
     grade,
@@ -360,9 +362,8 @@ export function memberTools(
     summary: 'Buckling of a single angle in compression that is connected by one leg: the eccentricity is in its effective slenderness.',
     input: offered(angleFields, strutUnread, standard.title),
     example: {
-      section: standard.materials === 'american' ? 'L4X4X3/8' : 'L 100x100x10',
-      grade: standard.materials === 'american' ? 'A36' : 'S275',
-      philosophy: standard.philosophies[0]!.id,
+      ...samples.angle,
+      philosophy: standard.loads.philosophies[0]!.id,
       axial: '120 kN',
       length: '2.4 m',
       fastening: 'boltsOrWeld',

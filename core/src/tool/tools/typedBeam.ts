@@ -124,7 +124,7 @@ export const steelBeamLine = defineTool({
       throw new BadInput(`Twisting of a channel is not read by ${standard.title}: leave it out`, 'untwisted');
     if (input.loadHeight === 'top' && input.restraint === 'floor')
       throw new BadInput('The height of the load is not read where a floor holds the top flange: leave it out', 'loadHeight');
-    const philosophy = philosophyOf(standard, input.philosophy ?? standard.philosophies[0]!.id);
+    const philosophy = philosophyOf(standard, input.philosophy ?? standard.loads.philosophies[0]!.id);
     const result = typedBeam({
       ...input,
       philosophy: philosophy.id,

@@ -1,5 +1,6 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import {
+  FAMILIES,
   findSection,
   formatQuantity,
   gradesFor,
@@ -27,7 +28,7 @@ import { Ladders } from '../../parts/Ladder';
 import { WithoutFloor } from '../../parts/WithoutFloor';
 import { PlacesField } from '../../parts/PlacesField';
 import { UnitsProvider } from '../../project/context';
-import { BEAM_STARTS } from './beamStarts';
+import { BEAM_STARTS, beamStart } from './beamStarts';
 import { byOtherCodes } from './otherCodes';
 import { BeamLoads } from './BeamLoads';
 import { DeflectionLimits, HeldAt } from './BeamHolds';
@@ -38,11 +39,11 @@ const SheetView = lazy(() => import('../../parts/SheetView'));
 
 /** A steel beam of any number of spans: drawn with its diagrams, and every check at once. */
 export function BeamBench() {
-  const [input, change] = useBenchInput(BEAM_STARTS.european);
+  const [input, change] = useBenchInput(beamStart(FAMILIES[0]));
   const [combination, setCombination] = useState('');
   const [shown, setShown] = useState(0);
   const standard = STANDARDS[input.family];
-  const units = input.family === 'american' ? 'US' : 'SI';
+  const units = standard.profile.units;
   const result = useMemo<ProjectResult | string>(() => {
     try {
       return typedBeam(input);
@@ -76,7 +77,7 @@ export function BeamBench() {
           label="Philosophy"
           value={input.philosophy}
           commit={(philosophy) => change({ philosophy })}
-          options={standard.philosophies.map(({ id, title }) => ({ value: id, label: title }))}
+          options={standard.loads.philosophies.map(({ id, title }) => ({ value: id, label: title }))}
         />
         <SectionInput value={input.section} commit={(designation) => change({ section: designation })} />
         <div className="grid grid-cols-2 gap-2">
@@ -84,7 +85,7 @@ export function BeamBench() {
             label="Grade"
             value={input.grade}
             commit={(grade) => change({ grade })}
-            options={gradesFor(standard.materials, section.product).map(({ id }) => ({ value: id, label: id }))}
+            options={gradesFor(standard.profile.materials, section.product).map(({ id }) => ({ value: id, label: id }))}
           />
           <QuantityField
             label="Length"

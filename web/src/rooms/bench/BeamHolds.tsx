@@ -28,7 +28,7 @@ export function HeldAt({ input, change }: { input: Required<TypedBeam>; change: 
 
 /** What a typed beam may deflect, as a part of its span and at most, and the curve that it is made with. */
 export function DeflectionLimits({ input, change }: { input: Required<TypedBeam>; change: (part: Partial<TypedBeam>) => void }) {
-  const levels = STANDARDS[input.family].philosophies[0]!.rules.serviceLevels;
+  const levels = STANDARDS[input.family].loads.philosophies[0]!.rules.serviceLevels;
   return (
     <fieldset className="space-y-2">
       <legend className="label">Deflection</legend>

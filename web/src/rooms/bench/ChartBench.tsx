@@ -1,6 +1,8 @@
 import { Fragment, useMemo } from 'react';
 import {
   catalogue,
+  FAMILIES,
+  profileOf,
   chartConditions,
   echoQuantity,
   findSection,
@@ -10,6 +12,8 @@ import {
   PlinthError,
   spanChart,
   STANDARDS,
+  type Family,
+  type FamilyProfile,
   gradesFor,
   unitLabel,
   usualFamilies,
@@ -31,45 +35,38 @@ interface Input extends SpanChartInput {
 const FOOT = 304.8;
 const KLF = 14.593902937206366;
 
-const MODERN: Record<'european' | 'american', Input> = {
-  european: {
-    family: 'european',
-    philosophy: '6.10ab',
-    grade: 'S355',
-    families: ['UB'],
-    permanent: 9,
-    spans: [4000, 5000, 6000, 7000, 8000, 9000, 10_000, 12_000],
-    imposed: [6, 9, 12, 15, 18, 24],
-    limitVariable: 360,
-    limitTotal: 240,
-    maxDepth: null,
-    section: 'UB 457x191x67',
-  },
-  american: {
-    family: 'american',
-    philosophy: 'LRFD',
-    grade: 'A992',
-    families: ['W'],
+/** Spans and loads in whole numbers of each system of units. */
+const LAID_OUT: Record<FamilyProfile['units'], Pick<Input, 'permanent' | 'spans' | 'imposed'>> = {
+  SI: { permanent: 9, spans: [4000, 5000, 6000, 7000, 8000, 9000, 10_000, 12_000], imposed: [6, 9, 12, 15, 18, 24] },
+  US: {
     permanent: 0.6 * KLF,
     spans: [14, 18, 22, 26, 30, 34, 40].map((feet) => feet * FOOT),
     imposed: [0.4, 0.6, 0.8, 1.0, 1.2, 1.6].map((klf) => klf * KLF),
-    limitVariable: 360,
-    limitTotal: 240,
-    maxDepth: null,
-    section: 'W18X50',
   },
 };
 
-const STARTS: Record<Standard['id'], Input> = {
-  ...MODERN,
-  british: { ...MODERN.european, family: 'british', philosophy: 'BS5950', grade: 'S275' },
-};
+function start(family: Family): Input {
+  const { units, rules, samples, brief, usualShapes } = profileOf(family);
+  return {
+    ...LAID_OUT[units],
+    family,
+    philosophy: rules[0],
+    grade: brief.grade,
+    families: [usualShapes.beam[0]],
+    limitVariable: 360,
+    limitTotal: 240,
+    maxDepth: null,
+    section: samples.beam,
+  };
+}
+
+const STARTS = Object.fromEntries(FAMILIES.map((family) => [family, start(family)])) as Record<Family, Input>;
 
 /** The lightest beam for each span and load of a stated situation, and how far one section reaches. */
 export function ChartBench() {
-  const [input, change] = useBenchInput(STARTS.european);
+  const [input, change] = useBenchInput(start(FAMILIES[0]));
   const standard = STANDARDS[input.family];
-  const units = input.family === 'american' ? 'US' : 'SI';
+  const units = standard.profile.units;
   const found = useMemo<{ rows: ChartRow[]; reach: { held: number; free: number }[] } | string>(() => {
     try {
       const section = findSection(input.section);
@@ -132,7 +129,7 @@ export function ChartBench() {
           label="Philosophy"
           value={input.philosophy}
           commit={(philosophy) => change({ philosophy })}
-          options={standard.philosophies.map(({ id, title }) => ({ value: id, label: title }))}
+          options={standard.loads.philosophies.map(({ id, title }) => ({ value: id, label: title }))}
         />
         <div className="grid grid-cols-2 gap-2">
           <SelectField
@@ -148,7 +145,7 @@ export function ChartBench() {
             label="Grade"
             value={input.grade}
             commit={(grade) => change({ grade })}
-            options={gradesFor(standard.materials, 'rolled').map(({ id }) => ({
+            options={gradesFor(standard.profile.materials, 'rolled').map(({ id }) => ({
               value: id,
               label: id,
             }))}

@@ -1,14 +1,18 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import {
+  FAMILIES,
   findSection,
   findTool,
   gradesFor,
   memberElevation,
   middleOf,
   PlinthError,
+  profileOf,
   runTool,
   sectionDrawing,
   STANDARDS,
+  type Family,
+  type FamilyProfile,
   type ForceSet,
   type ForcesGiven,
   type Standard,
@@ -57,56 +61,52 @@ const SET: ForceSet = {
   torsion: 0,
 };
 
-const INITIAL: MemberInput = {
-  family: 'european',
-  section: 'UC 203x203x60',
-  grade: 'S355',
-  given: 'sets',
-  sets: [SET],
-  shown: 0,
-  lengthY: 3800,
-  lengthZ: 3800,
-  lengthT: 3800,
-  length: 3800,
-  unbraced: 3800,
-  throughShearCentre: false,
-  combinedBy: methodOf('european', '6.10'),
-};
-
 /** Addresses from before these were asked. */
 const OLDER = { length: 0, combinedBy: '' };
 
 const KIP = 4448.2216152605;
 const FOOT = 304.8;
 
-/** What the bench begins with by each family, in whole units of it. */
-const STARTS: Record<Standard['id'], MemberInput> = {
-  european: INITIAL,
-  british: { ...INITIAL, family: 'british', grade: 'S275', combinedBy: methodOf('british', 'BS5950') },
-  american: {
-    ...INITIAL,
-    family: 'american',
-    section: 'W10X49',
-    grade: 'A992',
-    sets: [
-      {
-        ...SET,
-        axial: 140 * KIP,
-        major: { start: 30 * KIP * FOOT, middle: 15 * KIP * FOOT, end: 0 },
-        minor: { start: 4 * KIP * FOOT, middle: 2 * KIP * FOOT, end: 0 },
-        shear: 3 * KIP,
-      },
-    ],
-    lengthY: 12 * FOOT,
-    lengthZ: 12 * FOOT,
-    lengthT: 12 * FOOT,
+/** A storey of a column with moments at its head, in whole numbers of each system of units. */
+const LAID_OUT: Record<FamilyProfile['units'], { readonly set: typeof SET; readonly length: number }> = {
+  SI: { set: SET, length: 3800 },
+  US: {
+    set: {
+      ...SET,
+      axial: 140 * KIP,
+      major: { start: 30 * KIP * FOOT, middle: 15 * KIP * FOOT, end: 0 },
+      minor: { start: 4 * KIP * FOOT, middle: 2 * KIP * FOOT, end: 0 },
+      shear: 3 * KIP,
+    },
     length: 12 * FOOT,
-    unbraced: 12 * FOOT,
-    combinedBy: methodOf('american', 'LRFD'),
   },
 };
 
-const isRead = (family: Standard['id'], field: string) => !(STANDARDS[family].unread.member as readonly string[]).includes(field);
+/** What the bench begins with by a family, in whole units of it. */
+function start(family: Family): MemberInput {
+  const { units, rules, samples, brief } = profileOf(family);
+  const { set, length } = LAID_OUT[units];
+  return {
+    family,
+    section: samples.beamColumn,
+    grade: brief.grade,
+    given: 'sets',
+    sets: [set],
+    shown: 0,
+    lengthY: length,
+    lengthZ: length,
+    lengthT: length,
+    length,
+    unbraced: length,
+    throughShearCentre: false,
+    combinedBy: methodOf(family, rules[0]),
+  };
+}
+
+const INITIAL = start(FAMILIES[0]);
+const STARTS = Object.fromEntries(FAMILIES.map((family) => [family, start(family)])) as Record<Family, MemberInput>;
+
+const isRead = (family: Standard['id'], field: string) => !(STANDARDS[family].steel.unread.member as readonly string[]).includes(field);
 
 function run({ family, shown: _, combinedBy: __, ...typed }: MemberInput, philosophy: string): ToolReply | string {
   try {
@@ -165,20 +165,20 @@ export function MemberBench() {
   const set = input.sets[input.shown]!;
   const [shown, setShown] = useState(0);
   const standard = STANDARDS[input.family];
-  const units = input.family === 'american' ? 'US' : 'SI';
+  const units = standard.profile.units;
   const isCombined = input.given !== 'cases';
   // what is combined already says nothing by another method; unfactored cases are combined by each that is shown
   const philosophies = useMemo(
     () =>
       isCombined
-        ? standard.philosophies.filter(({ id }) => methodOf(standard.id, id) === input.combinedBy)
-        : standard.compared(standard.philosophies[0]!.id),
+        ? standard.loads.philosophies.filter(({ id }) => methodOf(standard.id, id) === input.combinedBy)
+        : standard.loads.compared(standard.loads.philosophies[0]!.id),
     [standard, isCombined, input.combinedBy],
   );
   const unanswered = philosophies.length > 0 ? null : whyNothing(input.combinedBy, standard);
   const replies = useMemo(() => philosophies.map(({ id }) => run(input, id)), [input, philosophies]);
   const section = findSection(input.section);
-  const grades = gradesFor(standard.materials, section.product);
+  const grades = gradesFor(standard.profile.materials, section.product);
   const ladders = replies.flatMap((reply, i) =>
     typeof reply === 'string' ? [] : [{ philosophy: philosophies[i]!.id, checks: reply.checks }],
   );

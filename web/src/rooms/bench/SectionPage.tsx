@@ -9,6 +9,7 @@ import {
   type Kind,
   type Section,
   type SectionProperties,
+  type SteelGrade,
   type UnitSystem,
 } from '@plinth/core';
 import { DrawingView } from '../../parts/DrawingView';
@@ -36,6 +37,9 @@ const PROPERTIES: readonly Property[] = [
   { key: 'It', title: 'Torsion constant', symbols: ['It', 'J'], kind: 'torsionConstant' },
   { key: 'Iw', title: 'Warping constant', symbols: ['Iw', 'Cw'], kind: 'warpingConstant' },
 ];
+
+/** The first family that builds with such materials: its limits stand beside the grade. */
+const byMaterials = (materials: SteelGrade['family']) => Object.values(STANDARDS).find(({ profile }) => profile.materials === materials)!;
 
 const ASYMMETRIC: readonly Property[] = [
   { key: 'cz', title: 'Centroid from the left face', symbols: ['', ''], kind: 'sectionLength' },
@@ -80,7 +84,7 @@ export function SectionPage({ section, units }: { section: Section; units: UnitS
       : gradesFor(section.region, section.product);
   const slenderness = grades.map((grade) => {
     try {
-      return { grade, ...STANDARDS[grade.family].localSlenderness(section, grade) };
+      return { grade, ...byMaterials(grade.family).steel.localSlenderness(section, grade) };
     } catch (error) {
       if (!(error instanceof PlinthError)) throw error;
       return { grade, bending: error.message, compression: '' };

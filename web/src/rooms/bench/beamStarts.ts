@@ -1,15 +1,12 @@
-import type { Standard, TypedBeam } from '@plinth/core';
+import { FAMILIES, profileOf, type Family, type FamilyProfile, type TypedBeam } from '@plinth/core';
 
 const FOOT = 304.8;
 const KIP = 4448.2216152605;
 const KLF = KIP / FOOT;
 
-const MODERN: Record<'european' | 'american', Required<TypedBeam>> = {
-  european: {
-    family: 'european',
-    philosophy: '6.10ab',
-    section: 'UB 406x178x54',
-    grade: 'S355',
+/** A floor beam in whole numbers of each system of units. */
+const LAID_OUT: Record<FamilyProfile['units'], Omit<Required<TypedBeam>, 'family' | 'philosophy' | 'section' | 'grade'>> = {
+  SI: {
     length: 12_500,
     supports: [0, 6000, 11_000],
     hinges: [],
@@ -34,11 +31,7 @@ const MODERN: Record<'european' | 'american', Required<TypedBeam>> = {
     mostVariable: null,
     mostTotal: null,
   },
-  american: {
-    family: 'american',
-    philosophy: 'LRFD',
-    section: 'W16X36',
-    grade: 'A992',
+  US: {
     length: 40 * FOOT,
     supports: [0, 20 * FOOT, 40 * FOOT],
     hinges: [],
@@ -65,8 +58,10 @@ const MODERN: Record<'european' | 'american', Required<TypedBeam>> = {
   },
 };
 
-/** What the bench of beams begins with by each family, in whole units of it. */
-export const BEAM_STARTS: Record<Standard['id'], Required<TypedBeam>> = {
-  ...MODERN,
-  british: { ...MODERN.european, family: 'british', philosophy: 'BS5950', grade: 'S275' },
-};
+/** What the bench of beams begins with by a family, in whole units of it. */
+export function beamStart(family: Family): Required<TypedBeam> {
+  const { units, rules, samples, brief } = profileOf(family);
+  return { ...LAID_OUT[units], family, philosophy: rules[0], section: samples.floorBeam, grade: brief.grade };
+}
+
+export const BEAM_STARTS = Object.fromEntries(FAMILIES.map((family) => [family, beamStart(family)])) as Record<Family, Required<TypedBeam>>;

@@ -21,7 +21,7 @@ export function byOtherCodes<T extends OnBench>(
 ): T {
   const [from, to] = [starts[input.family], starts[family]];
   if ((Object.keys(from) as (keyof T)[]).every((name) => isEqual(input[name], from[name]))) return to;
-  const grades = gradesFor(STANDARDS[family].materials, findSection(input.section).product).map(({ id }) => id);
+  const grades = gradesFor(STANDARDS[family].profile.materials, findSection(input.section).product).map(({ id }) => id);
   const changed: Partial<T> = {};
   for (const name of decided) if (isEqual(input[name], from[name])) changed[name] = to[name];
   return { ...input, ...changed, family, grade: grades.includes(to.grade) ? to.grade : (grades[0] ?? to.grade) };

@@ -17,12 +17,13 @@ export function BriefRoom() {
   if (!item) return null;
   const { body } = item;
   const standard = STANDARDS[body.family];
-  const levels = standard.philosophies[0]!.rules.serviceLevels;
+  const levels = standard.loads.philosophies[0]!.rules.serviceLevels;
   const set =
     <K extends keyof Brief>(name: K, title: string) =>
     (value: Brief[K]) =>
       patch(item, { [name]: value } as Partial<Brief>, `Brief: ${title}`);
-  const grades = (product: 'rolled' | 'hollow' | 'round') => options(gradesFor(standard.materials, product).map((grade) => grade.id));
+  const grades = (product: 'rolled' | 'hollow' | 'round') =>
+    options(gradesFor(standard.profile.materials, product).map((grade) => grade.id));
   return (
     <div className="print-flow min-w-0 flex-1 overflow-y-auto px-6 py-4">
       <h1 className="text-xl font-bold">Brief</h1>
@@ -48,14 +49,14 @@ export function BriefRoom() {
               return patch(item, { family, combinationRule, deflectionCombination: 'characteristic' }, `Brief: ${STANDARDS[family].title}`);
             }}
             options={Object.values(STANDARDS)
-              .filter(({ materials }) => materials === standard.materials)
+              .filter(({ profile }) => profile.materials === standard.profile.materials)
               .map(({ id, title }) => ({ value: id, label: title }))}
           />
           <SelectField
             label="Combinations"
             value={body.combinationRule}
             commit={(value) => set('combinationRule', 'combinations')(value as Brief['combinationRule'])}
-            options={standard.philosophies.map((p) => ({ value: p.id, label: p.title }))}
+            options={standard.loads.philosophies.map((p) => ({ value: p.id, label: p.title }))}
           />
           <SelectField
             label="Imposed load in the design of members"
@@ -133,7 +134,7 @@ export function BriefRoom() {
             label="Concrete of footings"
             value={body.concrete}
             commit={set('concrete', 'concrete')}
-            options={options(CONCRETES.filter((c) => c.family === standard.materials).map((c) => c.id))}
+            options={options(CONCRETES.filter((c) => c.family === standard.profile.materials).map((c) => c.id))}
           />
           <SelectField
             label="Reinforcement"
@@ -141,7 +142,7 @@ export function BriefRoom() {
             commit={(value) => set('reinforcement', 'reinforcement')(value as Brief['reinforcement'])}
             options={options(
               Object.values(REINFORCEMENT)
-                .filter((r) => r.family === standard.materials)
+                .filter((r) => r.family === standard.profile.materials)
                 .map((r) => r.id),
             )}
           />
@@ -149,7 +150,7 @@ export function BriefRoom() {
             label="Bars"
             value={body.bar}
             commit={set('bar', 'bars')}
-            options={options(BARS.filter((b) => b.family === standard.materials).map((b) => b.id))}
+            options={options(BARS.filter((b) => b.family === standard.profile.materials).map((b) => b.id))}
           />
           <QuantityField label="Cover" kind="sectionLength" value={body.cover} commit={set('cover', 'cover')} />
         </section>

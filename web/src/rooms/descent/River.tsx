@@ -49,7 +49,7 @@ export function River({ views }: { views: ReactNode }) {
 
   const combinations = useMemo((): Combination[] => {
     const standard = STANDARDS[brief.family];
-    const { rules } = standard.philosophies.find((philosophy) => philosophy.id === brief.combinationRule)!;
+    const { rules } = standard.loads.philosophies.find((philosophy) => philosophy.id === brief.combinationRule)!;
     return rules.strength(takedown.cases);
   }, [brief.family, brief.combinationRule, takedown]);
 

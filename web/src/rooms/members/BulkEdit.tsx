@@ -20,7 +20,7 @@ export function BulkEdit({ chosen, clear }: { chosen: ReadonlySet<string>; clear
   const [locked, setLocked] = useState(KEEP);
   const [error, setError] = useState<string | null>(null);
   const beams = items.filter((item) => item.kind === 'beam').length;
-  const grades = STEEL_GRADES.filter(({ family }) => family === STANDARDS[brief.family].materials);
+  const grades = STEEL_GRADES.filter(({ family }) => family === STANDARDS[brief.family].profile.materials);
   const nothing = !section.trim() && grade === KEEP && restraint === KEEP && status === KEEP && locked === KEEP;
   const apply = async () => {
     setError(null);

@@ -59,7 +59,7 @@ export function SectionField({
           </option>
         ))}
         {catalogue()
-          .filter((section) => section.region === STANDARDS[brief.family].materials)
+          .filter((section) => section.region === STANDARDS[brief.family].profile.materials)
           .map((section) => (
             <option key={section.designation} value={section.designation} />
           ))}

@@ -34,7 +34,7 @@ export function Sizing({ id, kind, commit }: { id: string; kind: 'beam' | 'colum
   const [by, setBy] = useState<SizedBy>('mass');
   const [family, setFamily] = useState(USUAL);
   const usual = usualFamilies(brief.family, kind);
-  const { materials } = STANDARDS[brief.family];
+  const { materials } = STANDARDS[brief.family].profile;
   const all = [
     ...new Set(
       catalogue()

@@ -1,15 +1,15 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { CreateProject } from '@plinth/api';
+import { FAMILIES, profileOf, type Family } from '@plinth/core/family';
 import { api } from '../../project/api';
 import { toggleTheme } from '../../frame/theme';
 
-const FAMILY: Record<CreateProject['family'], string> = {
-  european: 'Eurocodes, UK annexes · SI',
-  american: 'ASCE 7, AISC, ACI · US units',
-  british: 'BS 5950-1, older British practice · SI',
-};
+/** Codes and units of a family in a line. */
+function familyInWords(family: Family): string {
+  const { title, units } = profileOf(family);
+  return `${title} · ${units === 'US' ? 'US units' : 'SI'}`;
+}
 
 const when = (iso: string) => new Date(iso).toLocaleDateString(undefined, { day: 'numeric', month: 'short', year: 'numeric' });
 
@@ -19,7 +19,7 @@ export function ProjectList() {
   const queries = useQueryClient();
   const { data: projects, error } = useQuery({ queryKey: ['projects'], queryFn: api.projects });
   const [name, setName] = useState('');
-  const [family, setFamily] = useState<CreateProject['family']>('european');
+  const [family, setFamily] = useState<Family>(FAMILIES[0]);
   const [asked, setAsked] = useState<string | null>(null);
   const file = useRef<HTMLInputElement>(null);
 
@@ -89,7 +89,7 @@ export function ProjectList() {
                     {project.name}
                   </Link>
                 </td>
-                <td className="text-soft">{FAMILY[project.family]}</td>
+                <td className="text-soft">{familyInWords(project.family)}</td>
                 <td className="num">{project.items}</td>
                 <td className="num text-soft">{when(project.updatedAt)}</td>
                 <td className="num">
@@ -131,10 +131,12 @@ export function ProjectList() {
             </label>
             <label className="block">
               <span className="text-[12px] text-soft">Codes and units</span>
-              <select className="field" value={family} onChange={(event) => setFamily(event.target.value as CreateProject['family'])}>
-                <option value="european">{FAMILY.european}</option>
-                <option value="american">{FAMILY.american}</option>
-                <option value="british">{FAMILY.british}</option>
+              <select className="field" value={family} onChange={(event) => setFamily(event.target.value as Family)}>
+                {FAMILIES.map((id) => (
+                  <option key={id} value={id}>
+                    {familyInWords(id)}
+                  </option>
+                ))}
               </select>
             </label>
             {create.error ? (

@@ -1,13 +1,8 @@
+import type { ConcreteAnnex } from '../annex';
 import { EN1992_1_1 } from '../documents';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { spreadBars } from '../../bars';
 import type { BarLayer, PadInput, PadStrength } from '../../standard';
-
-/** UK annex to EN 1992-1-1, table 2.1N and NA.1. */
-export const GAMMA_C = 1.5;
-export const GAMMA_S = 1.15;
-const ALPHA_CC = 0.85;
-const ALPHA_CT = 1.0;
 
 /** Bars are set out in steps of 25 mm. */
 const SPACING_STEP = 25;
@@ -30,19 +25,19 @@ const sizeFactor = (d: number) => Math.min(2, 1 + Math.sqrt(200 / d));
 const leastShear = (d: number, fck: number) => 0.035 * sizeFactor(d) ** 1.5 * Math.sqrt(fck);
 
 /** Concrete shear strength without links, MPa, EN 1992-1-1 (6.2), (6.47): 100 is the standard's, strengths in MPa. */
-function shearStrength(d: number, rho: number, fck: number): number {
-  return Math.max((0.18 / GAMMA_C) * sizeFactor(d) * (100 * Math.min(0.02, rho) * fck) ** (1 / 3), leastShear(d, fck));
+function shearStrength(annex: ConcreteAnnex, d: number, rho: number, fck: number): number {
+  return Math.max((0.18 / annex.gammaC) * sizeFactor(d) * (100 * Math.min(0.02, rho) * fck) ** (1 / 3), leastShear(d, fck));
 }
 
-function recordShearStrength(sheet: Sheet | undefined, d: number, rho: number, fck: number): void {
+function recordShearStrength(annex: ConcreteAnnex, sheet: Sheet | undefined, d: number, rho: number, fck: number): void {
   if (!sheet) return;
   sheet.step('k', 'min(2, 1 + sqrt(200 / d))', { d }, sizeFactor(d), 'ratio', '6.2.2(1)', 'd in mm');
   sheet.step('v_min', '0.035 * k^1.5 * sqrt(f_ck)', { k: sizeFactor(d), f_ck: fck }, leastShear(d, fck), 'stress', '(6.3N)', 'f_ck in MPa');
   sheet.step(
     'v_Rdc',
     'max(0.18 / gamma_C * k * (100 * min(0.02, rho) * f_ck)^(1/3), v_min)',
-    { gamma_C: GAMMA_C, k: sizeFactor(d), rho, f_ck: fck, v_min: leastShear(d, fck) },
-    shearStrength(d, rho, fck),
+    { gamma_C: annex.gammaC, k: sizeFactor(d), rho, f_ck: fck, v_min: leastShear(d, fck) },
+    shearStrength(annex, d, rho, fck),
     'stress',
     '(6.2)',
     'f_ck in MPa',
@@ -54,7 +49,7 @@ function recordShearStrength(sheet: Sheet | undefined, d: number, rho: number, f
  * the face, punching on every perimeter up to 2d. EN 1992-1-1 6.1, 6.2.2, 6.4.4(2), 9.8.2. The pad's own weight and the
  * backfill press evenly and bend nothing.
  */
-export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
+export function padStrength(annex: ConcreteAnnex, input: PadInput, sheet?: Sheet): PadStrength {
   const { width, length, thickness, columnWidth, columnDepth, concrete, bar, cover, fy } = input;
   const fck = concrete.strength;
   const N = input.factored.force;
@@ -99,8 +94,8 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
     sheet.given('phi', bar.diameter, 'sectionLength', 'bar diameter', bar.id);
     sheet.given('f_ck', fck, 'stress', 'characteristic cylinder strength', concrete.id);
     sheet.given('f_yk', fy, 'stress', 'characteristic strength of the bars');
-    sheet.given('gamma_C', GAMMA_C, 'ratio', 'partial factor, concrete', 'EN 1992-1-1 NA.1');
-    sheet.given('gamma_S', GAMMA_S, 'ratio', 'partial factor, bars', 'EN 1992-1-1 NA.1');
+    sheet.given('gamma_C', annex.gammaC, 'ratio', 'partial factor, concrete', annex.partialFactors);
+    sheet.given('gamma_S', annex.gammaS, 'ratio', 'partial factor, bars', annex.partialFactors);
     sheet.step(
       'p',
       'N_Ed / (B_x * B_y)',
@@ -117,11 +112,13 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
     { id: 'x', title: 'along x', span: width, across: length, column: faceOf(input, columnWidth), d: dOuter },
     { id: 'y', title: 'along y', span: length, across: width, column: faceOf(input, columnDepth), d: dInner },
   ];
-  for (const direction of directions) layers.push(bend(direction, input, p, combination, checks, sheet?.scope(`Bars ${direction.title}`)));
+  for (const direction of directions)
+    layers.push(bend(annex, direction, input, p, combination, checks, sheet?.scope(`Bars ${direction.title}`)));
   const [alongX, alongY] = layers;
   if (!alongX || !alongY) return { checks, bars: null };
   directions.forEach((direction, i) =>
     beamShear(
+      annex,
       direction,
       input,
       p,
@@ -133,18 +130,26 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
   );
   const d = (dOuter + dInner) / 2;
   const rho = Math.sqrt((alongX.provided / (length * dOuter)) * (alongY.provided / (width * dInner)));
-  punch(input, p, d, rho, combination, checks, sheet?.scope('Punching'));
+  punch(annex, input, p, d, rho, combination, checks, sheet?.scope('Punching'));
   return { checks, bars: { alongX, alongY } };
 }
 
-function bend(direction: Direction, input: PadInput, p: number, combination: string, checks: Check[], sheet?: Sheet): BarLayer | null {
+function bend(
+  annex: ConcreteAnnex,
+  direction: Direction,
+  input: PadInput,
+  p: number,
+  combination: string,
+  checks: Check[],
+  sheet?: Sheet,
+): BarLayer | null {
   const { concrete, bar, cover, fy, thickness } = input;
   const { span, across, column, d } = direction;
   const fck = concrete.strength;
   const a = (span - column) / 2;
   const M = (p * across * a ** 2) / 2;
-  const fyd = fy / GAMMA_S;
-  const fcd = (ALPHA_CC * fck) / GAMMA_C;
+  const fyd = fy / annex.gammaS;
+  const fcd = (annex.alphaCC * fck) / annex.gammaC;
   const K = M / (across * d ** 2 * fcd);
   const name = { id: 'bending', part: direction.id, name: `Bending, bars ${direction.title}` };
   if (sheet) {
@@ -154,8 +159,8 @@ function bend(direction: Direction, input: PadInput, p: number, combination: str
     sheet.given('d', d, 'sectionLength', 'effective depth');
     sheet.step('a', '(L_b - c) / 2', { L_b: span, c: column }, a, 'length', '9.8.2.1', 'projection beyond the face of the column');
     sheet.step('M_Ed', 'p * L_t * a^2 / 2', { p, L_t: across, a }, M, 'moment', '9.8.2.1');
-    sheet.step('f_cd', `${ALPHA_CC} * f_ck / gamma_C`, { f_ck: fck, gamma_C: GAMMA_C }, fcd, 'stress', '3.1.6(1)');
-    sheet.step('f_yd', 'f_yk / gamma_S', { f_yk: fy, gamma_S: GAMMA_S }, fyd, 'stress', '3.2.7(2)');
+    sheet.step('f_cd', `${annex.alphaCC} * f_ck / gamma_C`, { f_ck: fck, gamma_C: annex.gammaC }, fcd, 'stress', '3.1.6(1)');
+    sheet.step('f_yd', 'f_yk / gamma_S', { f_yk: fy, gamma_S: annex.gammaS }, fyd, 'stress', '3.2.7(2)');
     sheet.step('K', 'M_Ed / (L_t * d^2 * f_cd)', { M_Ed: M, L_t: across, d, f_cd: fcd }, K, 'ratio', '6.1');
   }
   // neutral axis at 0.45 d, 0.8 * 0.45 * (1 - 0.4 * 0.45): beyond it compression bars would be wanted
@@ -257,12 +262,13 @@ function bend(direction: Direction, input: PadInput, p: number, combination: str
       sheet,
     ),
   );
-  anchorage(direction, input, p, layer, z, combination, checks, sheet?.scope('Anchorage of the bars'));
+  anchorage(annex, direction, input, p, layer, z, combination, checks, sheet?.scope('Anchorage of the bars'));
   return layer;
 }
 
 /** Straight bars to the edge: force at x = h/2 from the edge must be anchored in what is left, EN 1992-1-1 9.8.2.2(5), 8.4. */
 function anchorage(
+  annex: ConcreteAnnex,
   direction: Direction,
   input: PadInput,
   p: number,
@@ -285,7 +291,7 @@ function anchorage(
   const ze = a - x / 2 + 0.15 * column;
   const zi = Math.min(z, 0.9 * d);
   const Fs = (R * ze) / zi;
-  const fctd = (ALPHA_CT * 0.7 * (concrete.fctm ?? 0)) / GAMMA_C;
+  const fctd = (annex.alphaCT * 0.7 * (concrete.fctm ?? 0)) / annex.gammaC;
   const eta2 = bar.diameter <= 32 ? 1 : (132 - bar.diameter) / 100;
   const fbd = 2.25 * eta2 * fctd;
   const sigma = Fs / layer.provided;
@@ -300,7 +306,7 @@ function anchorage(
     sheet.step('z_e', 'a - x / 2 + 0.15 * c', { a, x, c: column }, ze, 'sectionLength', '9.8.2.2(2)', 'external lever arm');
     sheet.step('z_i', 'min(z, 0.9 * d)', { z, d }, zi, 'sectionLength', '9.8.2.2(3)');
     sheet.step('F_s', 'R * z_e / z_i', { R, z_e: ze, z_i: zi }, Fs, 'force', '(9.13)', 'force to be anchored');
-    sheet.step('f_ctd', '0.7 * f_ctm / gamma_C', { f_ctm: concrete.fctm ?? 0, gamma_C: GAMMA_C }, fctd, 'stress', '3.1.6(2)');
+    sheet.step('f_ctd', '0.7 * f_ctm / gamma_C', { f_ctm: concrete.fctm ?? 0, gamma_C: annex.gammaC }, fctd, 'stress', '3.1.6(2)');
     sheet.given('eta_2', eta2, 'ratio', 'bar size', 'EN 1992-1-1 8.4.2(2)');
     sheet.step('f_bd', '2.25 * eta_2 * f_ctd', { eta_2: eta2, f_ctd: fctd }, fbd, 'stress', '(8.2)', 'bond strength, good conditions');
     sheet.step(
@@ -335,6 +341,7 @@ function anchorage(
 }
 
 function beamShear(
+  annex: ConcreteAnnex,
   direction: Direction,
   input: PadInput,
   p: number,
@@ -347,7 +354,7 @@ function beamShear(
   const fck = input.concrete.strength;
   const beyond = Math.max(0, (span - column) / 2 - d);
   const V = p * across * beyond;
-  const VRd = shearStrength(d, rho, fck) * across * d;
+  const VRd = shearStrength(annex, d, rho, fck) * across * d;
   if (sheet) {
     sheet.given('L_b', span, 'length', 'pad along the bars');
     sheet.given('L_t', across, 'length', 'pad across the bars');
@@ -356,8 +363,8 @@ function beamShear(
     sheet.given('rho', rho, 'ratio', 'bars over concrete area');
     sheet.step('a_v', 'max(0, (L_b - c) / 2 - d)', { L_b: span, c: column, d }, beyond, 'length', '6.2.1(8)', 'pad beyond d from the face');
     sheet.step('V_Ed', 'p * L_t * a_v', { p, L_t: across, a_v: beyond }, V, 'force', '6.2.1(8)');
-    recordShearStrength(sheet, d, rho, fck);
-    sheet.step('V_Rdc', 'v_Rdc * L_t * d', { v_Rdc: shearStrength(d, rho, fck), L_t: across, d }, VRd, 'force', '(6.2)');
+    recordShearStrength(annex, sheet, d, rho, fck);
+    sheet.step('V_Rdc', 'v_Rdc * L_t * d', { v_Rdc: shearStrength(annex, d, rho, fck), L_t: across, d }, VRd, 'force', '(6.2)');
   }
   checks.push(
     compare(
@@ -383,7 +390,16 @@ function beamShear(
 const faceOf = ({ isRound }: PadInput, width: number) => (isRound ? Math.sqrt(Math.PI / 4) * width : width);
 
 /** Perimeters between the face and 2d, round the corners, as far as they lie within the pad; the pressure inside helps. */
-function punch(input: PadInput, p: number, d: number, rho: number, combination: string, checks: Check[], sheet?: Sheet): void {
+function punch(
+  annex: ConcreteAnnex,
+  input: PadInput,
+  p: number,
+  d: number,
+  rho: number,
+  combination: string,
+  checks: Check[],
+  sheet?: Sheet,
+): void {
   const { width, length, columnWidth: c1, columnDepth: c2, isRound, concrete } = input;
   const fck = concrete.strength;
   const N = input.factored.force;
@@ -394,7 +410,7 @@ function punch(input: PadInput, p: number, d: number, rho: number, combination: 
     const u = u0 + 2 * Math.PI * a;
     const inside = area + u0 * a + Math.PI * a ** 2;
     const V = Math.max(0, N - p * inside);
-    const vRd = (shearStrength(d, rho, fck) * 2 * d) / a;
+    const vRd = (shearStrength(annex, d, rho, fck) * 2 * d) / a;
     return { a, u, inside, V, v: V / (u * d), vRd };
   };
   let worst = at(reach);
@@ -403,9 +419,9 @@ function punch(input: PadInput, p: number, d: number, rho: number, combination: 
     if (trial.v / trial.vRd > worst.v / worst.vRd) worst = trial;
   }
   const nu = 0.6 * (1 - fck / 250);
-  const fcd = fck / GAMMA_C;
+  const fcd = fck / annex.gammaC;
   const vFace = (N - p * area) / (u0 * d);
-  const vMax = 0.5 * nu * fcd;
+  const vMax = annex.punchingAtColumn * nu * fcd;
   if (isRound) {
     sheet?.given('D_c', c1, 'sectionLength', 'diameter of the column');
     sheet?.step('u_0', 'pi * D_c', { D_c: c1 }, u0, 'sectionLength', '6.4.2', 'round the column');
@@ -421,8 +437,8 @@ function punch(input: PadInput, p: number, d: number, rho: number, combination: 
   const face = sheet?.scope('At the face of the column');
   face?.step('v_Ed', '(N_Ed - p * A_0) / (u_0 * d)', { N_Ed: N, p, A_0: area, u_0: u0, d }, vFace, 'stress', '6.4.5(3)');
   face?.step('nu', '0.6 * (1 - f_ck / 250)', { f_ck: fck }, nu, 'ratio', '(6.6N)', 'f_ck in MPa');
-  face?.step('f_cd', 'f_ck / gamma_C', { f_ck: fck, gamma_C: GAMMA_C }, fcd, 'stress', 'NA.1: alpha_cc 1.0 in shear');
-  face?.step('v_Rdmax', '0.5 * nu * f_cd', { nu, f_cd: fcd }, vMax, 'stress', '6.4.5(3), NA.1');
+  face?.step('f_cd', 'f_ck / gamma_C', { f_ck: fck, gamma_C: annex.gammaC }, fcd, 'stress', 'alpha_cc 1.0 in shear');
+  face?.step('v_Rdmax', `${annex.punchingAtColumn} * nu * f_cd`, { nu, f_cd: fcd }, vMax, 'stress', annex.punchingSource);
   checks.push(
     compare(
       {
@@ -462,8 +478,8 @@ function punch(input: PadInput, p: number, d: number, rho: number, combination: 
     'the pressure inside is deducted',
   );
   ring?.step('v_Ed', 'V_red / (u * d)', { V_red: worst.V, u: worst.u, d }, worst.v, 'stress', '(6.49)');
-  recordShearStrength(ring, d, rho, fck);
-  ring?.step('v_Rd', 'v_Rdc * 2 * d / a', { v_Rdc: shearStrength(d, rho, fck), d, a: worst.a }, worst.vRd, 'stress', '(6.50)');
+  recordShearStrength(annex, ring, d, rho, fck);
+  ring?.step('v_Rd', 'v_Rdc * 2 * d / a', { v_Rdc: shearStrength(annex, d, rho, fck), d, a: worst.a }, worst.vRd, 'stress', '(6.50)');
   checks.push(
     compare(
       {

@@ -1,3 +1,4 @@
+import type { SteelAnnex } from '../annex';
 import { EN1993_1_1 } from '../documents';
 import type { Section } from '../../../section';
 import type { SteelGrade } from '../../../material';
@@ -34,9 +35,11 @@ interface Input {
  * side: among forces and moments that do not buckle elastically every sum of two such sets is another (the region is convex), no diagram grows more than
  * a uniform one, and each resistance has its own imperfections.
  */
-export function amplifiedSum(input: Input, sheet?: Sheet): Check[] {
-  const { section, grade, actions, fy, sectionClass, Nb, Mz } = input;
+export function amplifiedSum(annex: SteelAnnex, input: Input, sheet?: Sheet): Check[] {
+  const { section, grade, actions, fy, sectionClass, Nb } = input;
   const { combination, axial, major, minor } = actions;
+  // in buckling of the member by gamma_M1, where that is the larger
+  const Mz = input.Mz === null ? null : Math.min(input.Mz, (input.Mz * annex.gammaM0) / annex.gammaM1);
   const open = (reason: string) => [unproven(NAME, CLAUSE, 'instability', reason, sheet)];
   if (Nb === null) return open('compression alone is not proved');
   if (minor.peak !== 0 && Mz === null) return open('bending about the minor axis is not proved');
@@ -45,13 +48,16 @@ export function amplifiedSum(input: Input, sheet?: Sheet): Check[] {
   let bentMost = { peak: major.peak, My: Infinity };
   if (major.peak !== 0) {
     const W = bendingModulus(section, sectionClass, fy);
-    const resistances = segmentResistances(section, grade, actions.segments, W, fy, input.untwisted);
+    const resistances = segmentResistances(annex, section, grade, actions.segments, W, fy, input.untwisted);
     if (typeof resistances === 'string') return open(resistances);
     const used = ({ peak, My }: { peak: number; My: number }) => Math.abs(peak) / My;
     // the stretch between restraints that is worst for its own moments, or the section under the largest of all
     bentMost = resistances
       .map(({ segment, MbRd }) => ({ peak: segment.peak, My: MbRd }))
-      .reduce((a, b) => (used(b) > used(a) ? b : a), { peak: major.peak, My: bendingResistance(W, fy) });
+      .reduce((a, b) => (used(b) > used(a) ? b : a), {
+        peak: major.peak,
+        My: Math.min(bendingResistance(annex, W, fy), (W * fy) / annex.gammaM1),
+      });
   }
   const { My } = bentMost;
   const { Iy, Iz, Iv } = section.properties;
@@ -69,7 +75,7 @@ export function amplifiedSum(input: Input, sheet?: Sheet): Check[] {
   const sum = n + k * bent;
   if (sheet) {
     sheet.note(
-      '6.3.3 with Annex B is for doubly symmetric sections. Here the shares of the least resistances are added up and the moments grow by the secant of elastic theory, as a uniform moment would: on the safe side. gamma_M1 is 1.0 (NA.2.15).',
+      '6.3.3 with Annex B is for doubly symmetric sections. Here the shares of the least resistances are added up and the moments grow by the secant of elastic theory, as a uniform moment would: on the safe side.',
     );
     sheet.given('N_Ed', axial, 'force', `design compression, ${combination}`);
     sheet.given('N_bRd', Nb, 'force', 'least resistance in compression, from above');

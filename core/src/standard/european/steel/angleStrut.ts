@@ -1,7 +1,7 @@
+import type { SteelAnnex } from '../annex';
 import { EN1993_1_1 } from '../documents';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { requireBasis, type AngleStrutInput, type Philosophy } from '../../standard';
-import { GAMMA_M1 } from './bending';
 import { reductionFactor } from './buckling';
 import { classify, recordShape, sectionYield } from './classification';
 
@@ -12,7 +12,7 @@ const CLAUSE = EN1993_1_1('BB.1.2');
  * A single angle as a strut connected by one leg with two bolts or more in line, or by welds, to chords that restrain its ends, EN 1993-1-1 BB.1.2: the
  * eccentricity is in the effective slenderness. Axial: compression, N; length: of the system, mm. Effects must be factored.
  */
-export function angleStrut(input: AngleStrutInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
+export function angleStrut(annex: SteelAnnex, input: AngleStrutInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
   const { section, grade, axial, length, fastening, basis, combination } = input;
   requireBasis(basis, philosophy.basis);
   const open = (reason: string) => [unproven(NAME, CLAUSE, 'instability', reason, sheet)];
@@ -37,7 +37,7 @@ export function angleStrut(input: AngleStrutInput, philosophy: Philosophy, sheet
     sheet.given('A', A, 'area', 'area', section.designation);
     sheet.given('E', E, 'stress', "Young's modulus", 'EN 1993-1-1 3.2.6');
     sheet.given('L', length, 'length', 'system length');
-    sheet.given('gamma_M1', GAMMA_M1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+    sheet.given('gamma_M1', annex.gammaM1, 'ratio', 'partial factor', annex.partialFactors);
     sheet.step('lambda_1', 'pi * sqrt(E / f_y)', { E, f_y: fy }, Math.PI * Math.sqrt(E / fy), 'ratio', '6.3.1.3(1)');
   }
   const lambda1 = Math.PI * Math.sqrt(E / fy);
@@ -54,11 +54,11 @@ export function angleStrut(input: AngleStrutInput, philosophy: Philosophy, sheet
     inner?.step('lambda_n', 'L / i / lambda_1', { L: length, i: radius, lambda_1: lambda1 }, slenderness, 'ratio', '6.3.1.3(1)');
     inner?.step('lambda', `${base} + 0.7 * lambda_n`, { lambda_n: slenderness }, effective, 'ratio', '(BB.1)', 'effective slenderness');
     const chi = reductionFactor(effective, 'b', inner);
-    const NbRd = (chi * A * fy) / GAMMA_M1;
+    const NbRd = (chi * A * fy) / annex.gammaM1;
     inner?.step(
       'N_bRd',
       'chi * A * f_y / gamma_M1',
-      { chi, A, f_y: fy, gamma_M1: GAMMA_M1 },
+      { chi, A, f_y: fy, gamma_M1: annex.gammaM1 },
       NbRd,
       'force',
       '(6.47)',

@@ -1,8 +1,9 @@
+import type { SteelAnnex } from '../annex';
 import { EN1993_1_1, EN1993_1_5 } from '../documents';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { requireBasis, type BeamActions, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
 import type { IShape, UnequalIShape } from '../../../section';
-import { bendingModulus, bendingResistance, bendingResistanceWithShear, GAMMA_M0 } from './bending';
+import { bendingModulus, bendingResistance, bendingResistanceWithShear } from './bending';
 import { bendingStress, classify, recordShape, sectionYield, type SectionClass } from './classification';
 import { outstandReduction } from './effective';
 import { bendsInClass4 } from './effectiveTee';
@@ -14,13 +15,18 @@ import { isWebStocky, shearArea, shearBucklingResistance, shearResistance } from
  * Steel beam about its major axis: bending, shear, both together, and lateral-torsional buckling segment by segment.
  * EN 1993-1-1 6.2.5, 6.2.6, 6.2.8, 6.3.2. Actions must be factored.
  */
-export function steelBeam({ section, grade, actions, untwisted }: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
+export function steelBeam(
+  annex: SteelAnnex,
+  { section, grade, actions, untwisted }: SteelBeamInput,
+  philosophy: Philosophy,
+  sheet?: Sheet,
+): Check[] {
   requireBasis(actions.basis, philosophy.basis);
   recordShape(section, sheet);
   const fy = sectionYield(section, grade, sheet);
   const asOne = (actions: BeamActions, sheet?: Sheet) => {
     const sectionClass = classify(section, fy, bendingStress(section, actions), sheet?.scope('Class of the section'));
-    return majorBending({ section, grade, actions, untwisted }, fy, sectionClass, sheet);
+    return majorBending(annex, { section, grade, actions, untwisted }, fy, sectionClass, sheet);
   };
   const senses = unlikeSenses(section, actions.range, actions.segments, (stress) => classify(section, fy, stress));
   if (!senses) return asOne(actions, sheet);
@@ -28,7 +34,7 @@ export function steelBeam({ section, grade, actions, untwisted }: SteelBeamInput
 }
 
 /** Bending about the major axis with its shear, and lateral-torsional buckling, for a section of a class. fy: MPa. */
-export function majorBending(input: SteelBeamInput, fy: number, sectionClass: SectionClass, sheet?: Sheet): Check[] {
+export function majorBending(annex: SteelAnnex, input: SteelBeamInput, fy: number, sectionClass: SectionClass, sheet?: Sheet): Check[] {
   const { section, grade, actions } = input;
   const { combination } = actions;
   const checks: Check[] = [];
@@ -47,7 +53,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
 
   const bending = sheet?.scope('Bending');
   const W = bendingModulus(section, sectionClass, fy, bending);
-  const McRd = bendingResistance(W, fy, bending);
+  const McRd = bendingResistance(annex, W, fy, bending);
   checks.push(
     compare(
       {
@@ -67,10 +73,10 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
   );
 
   const shear = sheet?.scope('Shear');
-  shear?.given('gamma_M0', 1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
-  const VplRd = shearResistance(shearArea(section, shear), fy, shear);
+  shear?.given('gamma_M0', annex.gammaM0, 'ratio', 'partial factor', annex.partialFactors);
+  const VplRd = shearResistance(annex, shearArea(annex, section, fy, shear), fy, shear);
   shear?.step('epsilon', 'sqrt(235 / f_y)', { f_y: fy }, Math.sqrt(235 / fy), 'ratio', 'table 5.2');
-  const stocky = isWebStocky(section, fy, shear);
+  const stocky = isWebStocky(annex, section, fy, shear);
   const { shape } = section;
   if (stocky) {
     checks.push(
@@ -90,10 +96,10 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
         shear,
       ),
     );
-    if (Math.abs(actions.shear) > 0.5 * VplRd) checks.push(bendingBesideShear(input, McRd, VplRd, fy, sheet));
+    if (Math.abs(actions.shear) > 0.5 * VplRd) checks.push(bendingBesideShear(annex, input, McRd, VplRd, fy, sheet));
   } else if (shape.outline === 'I' || shape.outline === 'channel' || shape.outline === 'unequalI') {
     const hw = shape.outline === 'unequalI' ? shape.h - shape.tf - shape.tfBottom : shape.h - 2 * shape.tf;
-    const VbRd = shearBucklingResistance(hw, shape.tw, fy, shear);
+    const VbRd = shearBucklingResistance(annex, hw, shape.tw, fy, shear);
     const reason = 'the web is slender: transverse stiffeners are needed at the supports (5.1(2))';
     checks.push(
       compare(
@@ -116,7 +122,7 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
     if (Math.abs(actions.shear) > 0.5 * VbRd && actions.moment !== 0)
       checks.push(
         shape.outline === 'I'
-          ? bendingBesideShearBuckling(input, VbRd, fy, sectionClass, sheet?.scope('Bending beside shear buckling'))
+          ? bendingBesideShearBuckling(annex, input, VbRd, fy, sectionClass, sheet?.scope('Bending beside shear buckling'))
           : unproven(
               { id: 'bending-beside-shear', name: 'Bending beside shear' },
               EN1993_1_5('7.1'),
@@ -139,19 +145,26 @@ export function majorBending(input: SteelBeamInput, fy: number, sectionClass: Se
   if (section.product === 'welded' && (shape.outline === 'I' || shape.outline === 'unequalI'))
     checks.push(flangeInducedBuckling(input, fy, sectionClass, sheet?.scope('Flange-induced buckling')));
 
-  const worst = lateralTorsional(checkedSegments(section, actions.segments), input, W, fy);
-  if (worst) checks.push(lateralTorsionalCheck(worst, input, W, fy, sheet?.scope('Lateral-torsional buckling')));
+  const worst = lateralTorsional(annex, checkedSegments(section, actions.segments), input, W, fy);
+  if (worst) checks.push(lateralTorsionalCheck(annex, worst, input, W, fy, sheet?.scope('Lateral-torsional buckling')));
   return checks;
 }
 
 /** Bending with the shear area weakened, where more than half of the shear resistance is used, EN 1993-1-1 6.2.8. */
-function bendingBesideShear({ section, actions }: SteelBeamInput, McRd: number, VplRd: number, fy: number, sheet?: Sheet): Check {
+function bendingBesideShear(
+  annex: SteelAnnex,
+  { section, actions }: SteelBeamInput,
+  McRd: number,
+  VplRd: number,
+  fy: number,
+  sheet?: Sheet,
+): Check {
   const both = sheet?.scope('Bending beside shear');
   both?.given('M_cRd', McRd, 'moment', 'bending resistance, from above');
   both?.given('V_plRd', VplRd, 'force', 'shear resistance, from above');
-  both?.given('gamma_M0', 1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+  both?.given('gamma_M0', annex.gammaM0, 'ratio', 'partial factor', annex.partialFactors);
   both?.note('The largest moment and the largest shear are taken together although they may not occur together: conservative.');
-  const MvRd = bendingResistanceWithShear(section, McRd, fy, actions.shear, VplRd, both);
+  const MvRd = bendingResistanceWithShear(annex, section, McRd, fy, actions.shear, VplRd, both);
   return compare(
     {
       id: 'bending-beside-shear',
@@ -174,6 +187,7 @@ function bendingBesideShear({ section, actions }: SteelBeamInput, McRd: number, 
  * M_f; what is above it shares the web. The largest moment and the largest shear are taken together.
  */
 function bendingBesideShearBuckling(
+  annex: SteelAnnex,
   { section, actions }: SteelBeamInput,
   VbwRd: number,
   fy: number,
@@ -187,22 +201,22 @@ function bendingBesideShearBuckling(
   const outstand = (b - shape.tw - 2 * shape.r) / 2;
   const rho = outstandReduction(outstand / tf / (28.4 * epsilon * Math.sqrt(0.43)));
   const bf = b - 2 * (1 - rho) * outstand;
-  const Mf = (bf * tf * (h - tf) * fy) / GAMMA_M0;
-  const Mpl = (section.properties.Wply * fy) / GAMMA_M0;
+  const Mf = (bf * tf * (h - tf) * fy) / annex.gammaM0;
+  const Mpl = (section.properties.Wply * fy) / annex.gammaM0;
   const eta1 = Math.abs(actions.moment) / Mpl;
   const eta3 = Math.abs(actions.shear) / VbwRd;
   const part = Mf / Mpl;
   const sum = Math.abs(actions.moment) <= Mf ? eta1 : eta1 + (1 - part) * (2 * eta3 - 1) ** 2;
   if (sheet) {
     sheet.note('The largest moment and the largest shear are taken together although they may not occur together: conservative.');
-    sheet.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+    sheet.given('gamma_M0', annex.gammaM0, 'ratio', 'partial factor', annex.partialFactors);
     sheet.given('b_eff', bf, 'sectionLength', `effective width of the flanges, class ${sectionClass}`, 'EN 1993-1-5 4.4');
     sheet.given('W_pl', section.properties.Wply, 'sectionModulus', 'plastic modulus', section.designation);
     sheet.given('V_bwRd', VbwRd, 'force', 'shear buckling resistance of the web, from above');
     sheet.step(
       'M_fRd',
       'b_eff * t_f * (h - t_f) * f_y / gamma_M0',
-      { b_eff: bf, t_f: tf, h, f_y: fy, gamma_M0: GAMMA_M0 },
+      { b_eff: bf, t_f: tf, h, f_y: fy, gamma_M0: annex.gammaM0 },
       Mf,
       'moment',
       'EN 1993-1-5 7.1(1)',
@@ -211,7 +225,7 @@ function bendingBesideShearBuckling(
     sheet.step(
       'M_plRd',
       'W_pl * f_y / gamma_M0',
-      { W_pl: section.properties.Wply, f_y: fy, gamma_M0: GAMMA_M0 },
+      { W_pl: section.properties.Wply, f_y: fy, gamma_M0: annex.gammaM0 },
       Mpl,
       'moment',
       'EN 1993-1-5 7.1(1)',
@@ -302,13 +316,21 @@ function flangeInducedBuckling({ section, grade, actions }: SteelBeamInput, fy: 
 }
 
 /** The segment with the largest ratio of moment to resistance; one that cannot be proved comes before any number. */
-function lateralTorsional(segments: readonly Segment[], input: SteelBeamInput, W: number, fy: number): Segment | undefined {
+function lateralTorsional(
+  annex: SteelAnnex,
+  segments: readonly Segment[],
+  input: SteelBeamInput,
+  W: number,
+  fy: number,
+): Segment | undefined {
   if (segments.length <= 1) return segments[0];
   let worst: Segment | undefined;
   let ratio = -1;
   for (const segment of segments) {
     const found =
-      segment.peak === 0 ? { MbRd: Infinity } : segmentBuckling(input.section, input.grade, segment, W, fy, input.untwisted ?? false);
+      segment.peak === 0
+        ? { MbRd: Infinity }
+        : segmentBuckling(annex, input.section, input.grade, segment, W, fy, input.untwisted ?? false);
     const value = 'reason' in found ? Infinity : Math.abs(segment.peak) / found.MbRd;
     if (value > ratio) [worst, ratio] = [segment, value];
   }
@@ -316,7 +338,14 @@ function lateralTorsional(segments: readonly Segment[], input: SteelBeamInput, W
 }
 
 /** One segment's lateral-torsional buckling, EN 1993-1-1 6.3.2. */
-export function lateralTorsionalCheck(segment: Segment, input: SteelBeamInput, W: number, fy: number, sheet?: Sheet): Check {
+export function lateralTorsionalCheck(
+  annex: SteelAnnex,
+  segment: Segment,
+  input: SteelBeamInput,
+  W: number,
+  fy: number,
+  sheet?: Sheet,
+): Check {
   const { section, grade, actions } = input;
   const name = { id: 'lateral-torsional-buckling', name: 'Lateral-torsional buckling' } as const;
   const clause = EN1993_1_1('6.3.2');
@@ -329,12 +358,12 @@ export function lateralTorsionalCheck(segment: Segment, input: SteelBeamInput, W
       mode: 'instability',
       kind: 'moment',
       demand: 0,
-      capacity: W * fy,
+      capacity: (W * fy) / annex.gammaM1,
       utilisation: 0,
       verdict: 'carries',
       combination,
     };
-  const found = segmentBuckling(section, grade, segment, W, fy, input.untwisted ?? false, sheet);
+  const found = segmentBuckling(annex, section, grade, segment, W, fy, input.untwisted ?? false, sheet);
   if ('reason' in found) return unproven(name, clause, 'instability', found.reason, sheet);
   return compare(
     {

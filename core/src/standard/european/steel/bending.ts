@@ -1,14 +1,10 @@
+import type { SteelAnnex } from '../annex';
 import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import type { SectionClass } from './classification';
 import { effectiveModulus } from './effective';
 import { bentAngle } from './effectiveAngle';
 import { teeEffectiveModulus } from './effectiveTee';
-
-/** UK annex to EN 1993-1-1, NA.2.15. */
-export const GAMMA_M0 = 1.0;
-export const GAMMA_M1 = 1.0;
-export const GAMMA_M2 = 1.1;
 
 /**
  * Section modulus for bending about the major axis, mm3: plastic in classes 1 and 2, elastic in class 3, effective in class 4.
@@ -35,13 +31,13 @@ export function bendingModulus(section: Section, sectionClass: SectionClass, fy:
 }
 
 /** Bending resistance of the cross-section about its major axis, Nmm, EN 1993-1-1 6.2.5(2). W: mm3; fy: MPa. */
-export function bendingResistance(W: number, fy: number, sheet?: Sheet): number {
-  sheet?.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
-  const McRd = (W * fy) / GAMMA_M0;
+export function bendingResistance(annex: SteelAnnex, W: number, fy: number, sheet?: Sheet): number {
+  sheet?.given('gamma_M0', annex.gammaM0, 'ratio', 'partial factor', annex.partialFactors);
+  const McRd = (W * fy) / annex.gammaM0;
   sheet?.step(
     'M_cRd',
     'W_y * f_y / gamma_M0',
-    { W_y: W, f_y: fy, gamma_M0: GAMMA_M0 },
+    { W_y: W, f_y: fy, gamma_M0: annex.gammaM0 },
     McRd,
     'moment',
     '6.2.5(2)',
@@ -54,7 +50,15 @@ export function bendingResistance(W: number, fy: number, sheet?: Sheet): number 
  * Bending resistance beside a large shear, Nmm, EN 1993-1-1 6.2.8: fy of the shear area is reduced when the shear exceeds
  * half the plastic shear resistance. I and H of classes 1 and 2, (6.30); other shapes by a reduced yield strength throughout.
  */
-export function bendingResistanceWithShear(section: Section, McRd: number, fy: number, VEd: number, VplRd: number, sheet?: Sheet): number {
+export function bendingResistanceWithShear(
+  annex: SteelAnnex,
+  section: Section,
+  McRd: number,
+  fy: number,
+  VEd: number,
+  VplRd: number,
+  sheet?: Sheet,
+): number {
   const V = Math.abs(VEd);
   const low = V <= 0.5 * VplRd;
   sheet?.branch(
@@ -75,11 +79,11 @@ export function bendingResistanceWithShear(section: Section, McRd: number, fy: n
     const hw = shape.h - 2 * shape.tf;
     const Aw = hw * shape.tw;
     sheet?.step('A_w', '(h - 2 * t_f) * t_w', { h: shape.h, t_f: shape.tf, t_w: shape.tw }, Aw, 'area', '6.2.8(5)');
-    const reduced = McRd - (rho * Aw ** 2 * fy) / (4 * shape.tw * GAMMA_M0);
+    const reduced = McRd - (rho * Aw ** 2 * fy) / (4 * shape.tw * annex.gammaM0);
     sheet?.step(
       'M_vRd',
       'M_cRd - rho * A_w^2 * f_y / (4 * t_w * gamma_M0)',
-      { M_cRd: McRd, rho, A_w: Aw, f_y: fy, t_w: shape.tw, gamma_M0: GAMMA_M0 },
+      { M_cRd: McRd, rho, A_w: Aw, f_y: fy, t_w: shape.tw, gamma_M0: annex.gammaM0 },
       reduced,
       'moment',
       '(6.30)',

@@ -1,8 +1,8 @@
+import type { SteelAnnex } from '../annex';
 import { EN1993_1_1 } from '../documents';
 import { anglePrincipal, type Section } from '../../../section';
 import { compare, unproven, type Check, type Sheet, type Clause } from '../../../sheet';
 import type { MemberActions } from '../../standard';
-import { GAMMA_M0 } from './bending';
 import { classify, type SectionClass } from './classification';
 import { effectiveArea, effectiveModulus, hasEffectiveSection } from './effective';
 import { bentAngle } from './effectiveAngle';
@@ -95,7 +95,11 @@ interface Input {
  * where the shear is large. Classes 1 and 2 of I, H and hollow shapes: plastic; class 3 and other outlines: stresses
  * added up, 6.2.1(7). Axial force of either sign.
  */
-export function sectionInteraction({ section, actions, sectionClass, minorClass, fy, taken }: Input, sheet?: Sheet): Check {
+export function sectionInteraction(
+  annex: SteelAnnex,
+  { section, actions, sectionClass, minorClass, fy, taken }: Input,
+  sheet?: Sheet,
+): Check {
   const { combination, axial, major, minor } = actions;
   const { outline } = section.shape;
   const isTee = outline === 'tee';
@@ -124,7 +128,7 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
       sheet,
     );
   const N = Math.abs(axial);
-  const left = weakenedSection(section, taken, sheet);
+  const left = weakenedSection(annex, section, fy, taken, sheet);
   if (left === null)
     return unproven(NAME, CLAUSE, 'ductile', 'the shear alone is more than the section resists: nothing is left beside it', sheet);
   const moves = axial > 0 && shifts(section) && classify(section, fy, 'compression') === 4;
@@ -144,25 +148,25 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
       f < fy ? 'yield strength reduced beside the shear, (1 - rho) f_y, 6.2.10' : 'yield strength',
       'EN 1993-1-1',
     );
-    sheet.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+    sheet.given('gamma_M0', annex.gammaM0, 'ratio', 'partial factor', annex.partialFactors);
     sheet.given('R_max', 1, 'ratio', 'at most');
     sheet.note('The largest moments and the axial force are taken at one place.');
   }
   if (sectionClass === 4 && hasEffectiveSection(section))
-    return compared(effectiveStresses({ section, actions, minorClass, fy, f }, sheet), EN1993_1_1('6.2.9.3'));
+    return compared(effectiveStresses(annex, { section, actions, minorClass, fy, f }, sheet), EN1993_1_1('6.2.9.3'));
   const area = moves ? atFibre(section, fy, sheet) : A;
-  const Npl = (area * f) / GAMMA_M0;
+  const Npl = (area * f) / annex.gammaM0;
   const isPlastic = sectionClass <= 2 && (outline === 'I' || outline === 'box' || outline === 'tube');
   if (!isPlastic) {
     const plastic = sectionClass <= 2 && outline !== 'angle';
     if (outline === 'angle' && (minor.peak !== 0 || actions.segments.length > 0))
-      return compared(angleStresses({ section, actions, fy, f }, area, sheet), EN1993_1_1('6.2.1(7)'));
+      return compared(angleStresses(annex, { section, actions, fy, f }, area, sheet), EN1993_1_1('6.2.1(7)'));
     const isSlender = isTee && sectionClass === 4;
     const bent = outline === 'angle' ? bentAngle(section, fy, sheet).properties : { Wely, Welz };
     const Wy = plastic ? Wply : isSlender ? teeEffectiveModulus(section, fy, sheet?.scope('Effective modulus, major axis')) : bent.Wely;
     const isThin = isTee && minorClass === 4;
     const Wz = plastic ? Wplz : isThin ? effectiveMinorModulus(section, fy, sheet?.scope('Effective modulus, minor axis')) : bent.Welz;
-    const sum = N / Npl + Math.abs(major.peak) / ((Wy * f) / GAMMA_M0) + Math.abs(minor.peak) / ((Wz * f) / GAMMA_M0);
+    const sum = N / Npl + Math.abs(major.peak) / ((Wy * f) / annex.gammaM0) + Math.abs(minor.peak) / ((Wz * f) / annex.gammaM0);
     if (sheet) {
       if (area === A) sheet.given('A', A, 'area', 'area', section.designation);
       const kind = (isEffective: boolean) => (plastic ? 'plastic' : isEffective ? 'effective, from above' : 'elastic');
@@ -171,7 +175,7 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
       sheet.step(
         'R',
         'gamma_M0 * (N_Ed / (A * f) + abs(M_y) / (W_y * f) + abs(M_z) / (W_z * f))',
-        { gamma_M0: GAMMA_M0, N_Ed: N, A: area, f, M_y: major.peak, W_y: Wy, M_z: minor.peak, W_z: Wz },
+        { gamma_M0: annex.gammaM0, N_Ed: N, A: area, f, M_y: major.peak, W_y: Wy, M_z: minor.peak, W_z: Wz },
         sum,
         'ratio',
         '(6.2)',
@@ -180,14 +184,14 @@ export function sectionInteraction({ section, actions, sectionClass, minorClass,
     return compared(sum, EN1993_1_1('6.2.1(7)'));
   }
   const n = N / Npl;
-  const [Mply, Mplz] = [(Wply * f) / GAMMA_M0, (Wplz * f) / GAMMA_M0];
+  const [Mply, Mplz] = [(Wply * f) / annex.gammaM0, (Wplz * f) / annex.gammaM0];
   if (sheet) {
     sheet.given('A', A, 'area', 'area', section.designation);
     sheet.given('W_ply', Wply, 'sectionModulus', 'plastic modulus, major axis', section.designation);
     sheet.given('W_plz', Wplz, 'sectionModulus', 'plastic modulus, minor axis', section.designation);
-    sheet.step('M_plyRd', 'W_ply * f / gamma_M0', { W_ply: Wply, f, gamma_M0: GAMMA_M0 }, Mply, 'moment', '(6.13)');
-    sheet.step('M_plzRd', 'W_plz * f / gamma_M0', { W_plz: Wplz, f, gamma_M0: GAMMA_M0 }, Mplz, 'moment', '(6.13)');
-    sheet.step('n', 'gamma_M0 * N_Ed / (A * f)', { gamma_M0: GAMMA_M0, N_Ed: N, A, f }, n, 'ratio', '6.2.9.1(5)');
+    sheet.step('M_plyRd', 'W_ply * f / gamma_M0', { W_ply: Wply, f, gamma_M0: annex.gammaM0 }, Mply, 'moment', '(6.13)');
+    sheet.step('M_plzRd', 'W_plz * f / gamma_M0', { W_plz: Wplz, f, gamma_M0: annex.gammaM0 }, Mplz, 'moment', '(6.13)');
+    sheet.step('n', 'gamma_M0 * N_Ed / (A * f)', { gamma_M0: annex.gammaM0, N_Ed: N, A, f }, n, 'ratio', '6.2.9.1(5)');
   }
   // beyond the plastic axial force nothing is left for moments: the axial force alone is short already
   if (n >= 1) {
@@ -229,6 +233,7 @@ function atFibre(section: Section, fy: number, sheet?: Sheet): number {
 
 /** Stresses of a class 4 section added up, (6.44): effective area in compression, effective moduli in bending; the centroid of an I or box stays. */
 function effectiveStresses(
+  annex: SteelAnnex,
   { section, actions, minorClass, fy, f }: Pick<Input, 'section' | 'actions' | 'minorClass' | 'fy'> & { readonly f: number },
   sheet?: Sheet,
 ): number {
@@ -237,8 +242,11 @@ function effectiveStresses(
   const A = axial > 0 ? effectiveArea(section, fy, sheet?.scope('Effective area')) : section.properties.A;
   const Wy = effectiveModulus(section, fy, sheet?.scope('Effective modulus, major axis'));
   const beside = minorClass === 4 ? 4 : 3;
-  const Wz = minor.peak === 0 ? section.properties.Welz : minorBendingResistance(section, beside, fy, sheet?.scope('Minor axis'))! / fy;
-  const sum = N / (A * f) + Math.abs(major.peak) / (Wy * f) + Math.abs(minor.peak) / (Wz * f);
+  const Wz =
+    minor.peak === 0
+      ? section.properties.Welz
+      : (minorBendingResistance(annex, section, beside, fy, sheet?.scope('Minor axis'))! * annex.gammaM0) / fy;
+  const sum = annex.gammaM0 * (N / (A * f) + Math.abs(major.peak) / (Wy * f) + Math.abs(minor.peak) / (Wz * f));
   if (sheet) {
     sheet.given('A_eff', A, 'area', axial > 0 ? 'effective area, from above' : 'area', section.designation);
     sheet.given('W_effy', Wy, 'sectionModulus', 'effective modulus, major axis, from above');
@@ -247,7 +255,7 @@ function effectiveStresses(
     sheet.step(
       'R',
       `gamma_M0 * (N_Ed / (A_eff * f) + abs(M_y) / (W_effy * f)${across ? ' + abs(M_z) / (W_effz * f)' : ''})`,
-      { gamma_M0: GAMMA_M0, N_Ed: N, A_eff: A, f, M_y: major.peak, W_effy: Wy, ...(across ? { M_z: minor.peak, W_effz: Wz } : {}) },
+      { gamma_M0: annex.gammaM0, N_Ed: N, A_eff: A, f, M_y: major.peak, W_effy: Wy, ...(across ? { M_z: minor.peak, W_effz: Wz } : {}) },
       sum,
       'ratio',
       '(6.44)',
@@ -258,6 +266,7 @@ function effectiveStresses(
 
 /** Stresses of an angle that bends freely: both moments about both principal axes, the largest of each added up. A: mm2, in class 4 that at the most pressed corner. */
 function angleStresses(
+  annex: SteelAnnex,
   { section, actions, fy, f }: Pick<Input, 'section' | 'actions' | 'fy'> & { readonly f: number },
   A: number,
   sheet?: Sheet,
@@ -265,7 +274,7 @@ function angleStresses(
   const { Wu, Wv, alongU, alongV } = anglePrincipal(bentAngle(section, fy, sheet));
   const [N, My, Mz] = [Math.abs(actions.axial), Math.abs(actions.major.peak), Math.abs(actions.minor.peak)];
   const [Mu, Mv] = [My * alongU + Mz * alongV, My * alongV + Mz * alongU];
-  const sum = GAMMA_M0 * (N / (A * f) + Mu / (Wu * f) + Mv / (Wv * f));
+  const sum = annex.gammaM0 * (N / (A * f) + Mu / (Wu * f) + Mv / (Wv * f));
   if (sheet) {
     if (A === section.properties.A) sheet.given('A', A, 'area', 'area', section.designation);
     sheet.given('W_u', Wu, 'sectionModulus', 'elastic modulus, major principal axis');
@@ -284,7 +293,7 @@ function angleStresses(
     sheet.step(
       'R',
       'gamma_M0 * (N_Ed / (A * f) + M_u / (W_u * f) + M_v / (W_v * f))',
-      { gamma_M0: GAMMA_M0, N_Ed: N, A, f, M_u: Mu, W_u: Wu, M_v: Mv, W_v: Wv },
+      { gamma_M0: annex.gammaM0, N_Ed: N, A, f, M_u: Mu, W_u: Wu, M_v: Mv, W_v: Wv },
       sum,
       'ratio',
       '(6.2)',

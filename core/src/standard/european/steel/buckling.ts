@@ -1,7 +1,7 @@
+import type { SteelAnnex } from '../annex';
 import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import type { Axis } from '../../standard';
-import { GAMMA_M1 } from './bending';
 
 export type Curve = 'a0' | 'a' | 'b' | 'c' | 'd';
 
@@ -63,16 +63,17 @@ export interface Strut {
 }
 
 /** Flexural buckling resistance of a strut, N, EN 1993-1-1 6.3.1. A: mm2, effective in class 4; I: mm4; Lcr: mm; E, fy: MPa. */
-export function flexuralBuckling({ A, I, Lcr, E, fy, curve }: Strut, sheet?: Sheet): number {
+export function flexuralBuckling(annex: SteelAnnex, { A, I, Lcr, E, fy, curve }: Strut, sheet?: Sheet): number {
   sheet?.given('I', I, 'secondMoment', 'second moment of area about the axis of buckling');
   sheet?.given('L_cr', Lcr, 'length', 'buckling length');
   const Ncr = (Math.PI ** 2 * E * I) / Lcr ** 2;
   sheet?.step('N_cr', 'pi^2 * E * I / L_cr^2', { E, I, L_cr: Lcr }, Ncr, 'force', '6.3.1.2(1)', 'elastic critical force');
-  return bucklingResistance(A, fy, Ncr, curve, sheet);
+  return bucklingResistance(annex, A, fy, Ncr, curve, sheet);
 }
 
 /** Torsional buckling resistance of a doubly symmetric I, N, EN 1993-1-1 6.3.1.4, with the curve of the minor axis. Aeff: mm2, in class 4. */
 export function torsionalBuckling(
+  annex: SteelAnnex,
   section: Section,
   LT: number,
   E: number,
@@ -101,7 +102,7 @@ export function torsionalBuckling(
     '6.3.1.4',
     'elastic critical force in torsion',
   );
-  return bucklingResistance(Aeff, fy, Ncr, bucklingCurve(section, 'z'), sheet);
+  return bucklingResistance(annex, Aeff, fy, Ncr, bucklingCurve(section, 'z'), sheet);
 }
 
 /**
@@ -149,6 +150,7 @@ interface Lengths {
  * Torsional or torsional-flexural buckling resistance of a channel, tee, angle or I of unequal flanges, N, EN 1993-1-1 6.3.1.4. Aeff: mm2, in class 4.
  */
 export function torsionalFlexuralBuckling(
+  annex: SteelAnnex,
   section: Section,
   lengths: Lengths,
   E: number,
@@ -158,7 +160,7 @@ export function torsionalFlexuralBuckling(
   Aeff = section.properties.A,
 ): number {
   const Ncr = torsionalFlexuralCritical(section, lengths, E, G, sheet);
-  return bucklingResistance(Aeff, fy, Ncr, bucklingCurve(section, 'z'), sheet);
+  return bucklingResistance(annex, Aeff, fy, Ncr, bucklingCurve(section, 'z'), sheet);
 }
 
 /** Its elastic critical force, N; of an angle the shorter axis takes the longer of the lengths of bending. */
@@ -252,12 +254,20 @@ export function torsionalFlexuralCritical(section: Section, lengths: Lengths, E:
 }
 
 /** Buckling resistance from an elastic critical force, N, EN 1993-1-1 6.3.1.1. A: mm2, effective in class 4; fy: MPa. */
-export function bucklingResistance(A: number, fy: number, Ncr: number, curve: Curve, sheet?: Sheet): number {
+export function bucklingResistance(annex: SteelAnnex, A: number, fy: number, Ncr: number, curve: Curve, sheet?: Sheet): number {
   const lambda = Math.sqrt((A * fy) / Ncr);
   sheet?.step('lambda', 'sqrt(A * f_y / N_cr)', { A, f_y: fy, N_cr: Ncr }, lambda, 'ratio', '6.3.1.2(1)', 'non-dimensional slenderness');
   const chi = reductionFactor(lambda, curve, sheet);
-  sheet?.given('gamma_M1', GAMMA_M1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
-  const NbRd = (chi * A * fy) / GAMMA_M1;
-  sheet?.step('N_bRd', 'chi * A * f_y / gamma_M1', { chi, A, f_y: fy, gamma_M1: GAMMA_M1 }, NbRd, 'force', '(6.47)', 'buckling resistance');
+  sheet?.given('gamma_M1', annex.gammaM1, 'ratio', 'partial factor', annex.partialFactors);
+  const NbRd = (chi * A * fy) / annex.gammaM1;
+  sheet?.step(
+    'N_bRd',
+    'chi * A * f_y / gamma_M1',
+    { chi, A, f_y: fy, gamma_M1: annex.gammaM1 },
+    NbRd,
+    'force',
+    '(6.47)',
+    'buckling resistance',
+  );
   return NbRd;
 }

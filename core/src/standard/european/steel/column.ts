@@ -1,9 +1,9 @@
+import type { SteelAnnex } from '../annex';
 import { EN1993_1_1 } from '../documents';
 import { compare, unproven, verdictOf, type Check, type CheckName, type Sheet, type Clause } from '../../../sheet';
 import { type SteelGrade } from '../../../material';
 import type { Section } from '../../../section';
 import { requireBasis, type Philosophy, type SteelColumnInput } from '../../standard';
-import { GAMMA_M0, GAMMA_M1 } from './bending';
 import { bucklingCurve, flexuralBuckling, torsionalBuckling, torsionalFlexuralBuckling } from './buckling';
 import { classify, recordShape, sectionYield } from './classification';
 import { effectiveArea, hasEffectiveSection } from './effective';
@@ -32,12 +32,13 @@ export interface Compression {
 }
 
 /** Compression of the section and its buckling, EN 1993-1-1 6.2.4, 6.3.1: flexural, torsional, torsional-flexural; class 4 of all but tubes. */
-export function compression(input: CompressionInput, sheet?: Sheet): Compression {
-  return sheet ? compressionOnSheet(input, sheet) : compressionAgain(input);
+export function compression(annex: SteelAnnex, input: CompressionInput, sheet?: Sheet): Compression {
+  return sheet ? compressionOnSheet(annex, input, sheet) : compressionAgain(annex, input);
 }
 
 /** A strut's resistances as they were last asked for: they do not depend on the combination. */
 interface Strut {
+  readonly annex: SteelAnnex;
   readonly grade: SteelGrade;
   readonly fy: number;
   readonly lengthY: number;
@@ -47,11 +48,19 @@ interface Strut {
 }
 const struts = new WeakMap<Section, Strut>();
 
-function compressionAgain(input: CompressionInput): Compression {
+function compressionAgain(annex: SteelAnnex, input: CompressionInput): Compression {
   const { section, grade, fy, lengthY, lengthZ, lengthT, axial, combination } = input;
   let last = struts.get(section);
-  if (!last || last.grade !== grade || last.fy !== fy || last.lengthY !== lengthY || last.lengthZ !== lengthZ || last.lengthT !== lengthT) {
-    last = { grade, fy, lengthY, lengthZ, lengthT, found: compressionOnSheet(input) };
+  if (
+    !last ||
+    last.annex !== annex ||
+    last.grade !== grade ||
+    last.fy !== fy ||
+    last.lengthY !== lengthY ||
+    last.lengthZ !== lengthZ ||
+    last.lengthT !== lengthT
+  ) {
+    last = { annex, grade, fy, lengthY, lengthZ, lengthT, found: compressionOnSheet(annex, input) };
     struts.set(section, last);
   }
   const { found } = last;
@@ -82,7 +91,11 @@ function compressionAgain(input: CompressionInput): Compression {
   return { checks, A: found.A, resistances: found.resistances };
 }
 
-function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths }: CompressionInput, sheet?: Sheet): Compression {
+function compressionOnSheet(
+  annex: SteelAnnex,
+  { section, grade, fy, axial, combination, ...lengths }: CompressionInput,
+  sheet?: Sheet,
+): Compression {
   const sectionClass = classify(section, fy, 'compression', sheet?.scope('Class in compression'));
   if (sectionClass === 4 && !hasEffectiveSection(section) && !shifts(section))
     return {
@@ -135,15 +148,22 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
     );
 
   const squash = sheet?.scope('Cross-section');
-  squash?.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
-  const NcRd = (A * fy) / GAMMA_M0;
-  squash?.step('N_cRd', 'A * f_y / gamma_M0', { A, f_y: fy, gamma_M0: GAMMA_M0 }, NcRd, 'force', sectionClass === 4 ? '(6.11)' : '(6.10)');
+  squash?.given('gamma_M0', annex.gammaM0, 'ratio', 'partial factor', annex.partialFactors);
+  const NcRd = (A * fy) / annex.gammaM0;
+  squash?.step(
+    'N_cRd',
+    'A * f_y / gamma_M0',
+    { A, f_y: fy, gamma_M0: annex.gammaM0 },
+    NcRd,
+    'force',
+    sectionClass === 4 ? '(6.11)' : '(6.10)',
+  );
   row({ id: 'compression-of-the-section', name: 'Compression of the section' }, EN1993_1_1('6.2.4'), 'ductile', NcRd, 'N_cRd', squash);
 
   const flexural = (axis: 'y' | 'z', I: number, Lcr: number, part: 'major' | 'minor' | 'weakest') => {
     const title = `Flexural buckling, ${part} axis`;
     const inner = sheet?.scope(title);
-    const NbRd = flexuralBuckling({ A, I, Lcr, E, fy, curve: bucklingCurve(section, axis) }, inner);
+    const NbRd = flexuralBuckling(annex, { A, I, Lcr, E, fy, curve: bucklingCurve(section, axis) }, inner);
     row({ id: 'flexural-buckling', part, name: title }, EN1993_1_1('6.3.1'), 'instability', NbRd, 'N_bRd', inner);
     return NbRd;
   };
@@ -161,12 +181,21 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
   const { outline } = section.shape;
   if (outline === 'I') {
     const inner = sheet?.scope('Torsional buckling');
-    const NbRd = torsionalBuckling(section, lengths.lengthT, E, G, fy, inner, A);
+    const NbRd = torsionalBuckling(annex, section, lengths.lengthT, E, G, fy, inner, A);
     row({ id: 'torsional-buckling', name: 'Torsional buckling' }, EN1993_1_1('6.3.1.4'), 'instability', NbRd, 'N_bRd', inner);
     least = Math.min(least, NbRd);
   } else if (outline === 'channel' || outline === 'tee' || outline === 'angle' || outline === 'unequalI') {
     const inner = sheet?.scope('Torsional-flexural buckling');
-    const NbRd = torsionalFlexuralBuckling(section, { y: lengths.lengthY, z: lengths.lengthZ, T: lengths.lengthT }, E, G, fy, inner, A);
+    const NbRd = torsionalFlexuralBuckling(
+      annex,
+      section,
+      { y: lengths.lengthY, z: lengths.lengthZ, T: lengths.lengthT },
+      E,
+      G,
+      fy,
+      inner,
+      A,
+    );
     row(
       { id: 'torsional-flexural-buckling', name: 'Torsional-flexural buckling' },
       EN1993_1_1('6.3.1.4'),
@@ -180,9 +209,9 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
   if (atFibre < A * (1 - 1e-9)) {
     const squashed = sheet?.scope('Compression beside the shift of the centroid');
     squashed?.given('A_N', atFibre, 'area', 'area at the most pressed fibre, from above', 'EN 1993-1-1 (6.44)');
-    squashed?.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
-    const NeRd = (atFibre * fy) / GAMMA_M0;
-    squashed?.step('N_eRd', 'A_N * f_y / gamma_M0', { A_N: atFibre, f_y: fy, gamma_M0: GAMMA_M0 }, NeRd, 'force', '(6.44)');
+    squashed?.given('gamma_M0', annex.gammaM0, 'ratio', 'partial factor', annex.partialFactors);
+    const NeRd = (atFibre * fy) / annex.gammaM0;
+    squashed?.step('N_eRd', 'A_N * f_y / gamma_M0', { A_N: atFibre, f_y: fy, gamma_M0: annex.gammaM0 }, NeRd, 'force', '(6.44)');
     row(
       { id: 'compression-beside-the-shift-of-the-centroid', name: 'Compression beside the shift of the centroid' },
       EN1993_1_1('6.2.9.3'),
@@ -197,7 +226,7 @@ function compressionOnSheet({ section, grade, fy, axial, combination, ...lengths
       : outline === 'channel'
         ? [Iz, lengths.lengthZ]
         : [Iy, lengths.lengthY];
-    least = bucklingBesideShift({ A, atFibre, I, L, E, fy, Nb: least }, bent);
+    least = bucklingBesideShift(annex, { A, atFibre, I, L, E, fy, Nb: least }, bent);
     row(
       { id: 'buckling-beside-the-shift-of-the-centroid', name: 'Buckling beside the shift of the centroid' },
       EN1993_1_1('6.3.1.1(2)'),
@@ -227,9 +256,9 @@ interface ShiftedStrut {
  * Buckling resistance of a class 4 strut whose effective centroid is not that of the gross section, N, EN 1993-1-1 6.3.1.1(2). The moment N e_N is the same all along
  * and grows by the secant of elastic second-order theory; it is added to the share of the buckling resistance, which has the member's imperfections.
  */
-export function bucklingBesideShift({ A, atFibre, I, L, E, fy, Nb }: ShiftedStrut, sheet?: Sheet): number {
+export function bucklingBesideShift(annex: SteelAnnex, { A, atFibre, I, L, E, fy, Nb }: ShiftedStrut, sheet?: Sheet): number {
   const Ncr = (Math.PI ** 2 * E * I) / L ** 2;
-  const share = (N: number) => N / Nb + (N * (1 / atFibre - 1 / A) * GAMMA_M1) / (fy * Math.cos((Math.PI / 2) * Math.sqrt(N / Ncr)));
+  const share = (N: number) => N / Nb + (N * (1 / atFibre - 1 / A) * annex.gammaM1) / (fy * Math.cos((Math.PI / 2) * Math.sqrt(N / Ncr)));
   let [low, high] = [0, Math.min(Nb, Ncr)];
   // it grows with N from nothing to 1 or beyond
   for (let i = 0; i < 200 && high - low > 1e-13 * high; i += 1) {
@@ -245,12 +274,12 @@ export function bucklingBesideShift({ A, atFibre, I, L, E, fy, Nb }: ShiftedStru
     sheet.given('A_N', atFibre, 'area', 'area at the most pressed fibre, from above', 'EN 1993-1-1 (6.44)');
     sheet.given('I', I, 'secondMoment', 'gross, about the axis that the shift bends');
     sheet.given('L_cr', L, 'length', 'buckling length about that axis');
-    sheet.given('gamma_M1', GAMMA_M1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+    sheet.given('gamma_M1', annex.gammaM1, 'ratio', 'partial factor', annex.partialFactors);
     sheet.step('N_cr', 'pi^2 * E * I / L_cr^2', { E, I, L_cr: L }, Ncr, 'force', '6.3.1.2(1)', 'elastic critical force');
     sheet.given('N_R', low, 'force', 'force with which the equation below is fulfilled', '6.3.1.1(2)');
     sheet.branch(
       'abs(N_R / N_bRd + N_R * (1 / A_N - 1 / A) * gamma_M1 / (f_y * cos(pi / 2 * sqrt(N_R / N_cr))) - 1) <= 0.000001',
-      { N_R: low, N_bRd: Nb, A_N: atFibre, A, gamma_M1: GAMMA_M1, f_y: fy, N_cr: Ncr },
+      { N_R: low, N_bRd: Nb, A_N: atFibre, A, gamma_M1: annex.gammaM1, f_y: fy, N_cr: Ncr },
       true,
       '6.3.1.1(2)',
       'buckling and the moment of the shift together are used in full',
@@ -263,16 +292,16 @@ export function bucklingBesideShift({ A, atFibre, I, L, E, fy, Nb }: ShiftedStru
  * Steel column in simple construction: compression or tension, and the nominal moments of beams that bear on it off its axis.
  * EN 1993-1-1 6.2.3, 6.2.4, 6.3.1; the interaction of the UK's simple construction. axial: N, compression positive.
  */
-export function steelColumn(input: SteelColumnInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
+export function steelColumn(annex: SteelAnnex, input: SteelColumnInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
   const { section, grade, axial, combination } = input;
   requireBasis(input.basis, philosophy.basis);
   recordShape(section, sheet);
   const fy = sectionYield(section, grade, sheet);
   if (axial < 0) {
-    const checks = tensionChecks(section, grade, fy, -axial, null, combination, sheet?.scope('Tension'));
-    return input.moments ? [...checks, ...nominalMoments({ ...input, fy, axial: 0, Nb: null, tension: -axial }, sheet)] : checks;
+    const checks = tensionChecks(annex, section, grade, fy, -axial, null, combination, sheet?.scope('Tension'));
+    return input.moments ? [...checks, ...nominalMoments(annex, { ...input, fy, axial: 0, Nb: null, tension: -axial }, sheet)] : checks;
   }
-  const pressed = compression({ ...input, fy }, sheet);
+  const pressed = compression(annex, { ...input, fy }, sheet);
   if (!input.moments) return [...pressed.checks];
-  return [...pressed.checks, ...nominalMoments({ ...input, fy, Nb: pressed.resistances?.least ?? null, tension: 0 }, sheet)];
+  return [...pressed.checks, ...nominalMoments(annex, { ...input, fy, Nb: pressed.resistances?.least ?? null, tension: 0 }, sheet)];
 }

@@ -1,3 +1,4 @@
+import type { SteelAnnex } from '../annex';
 import { EN1993_1_1 } from '../documents';
 import type { Section } from '../../../section';
 import type { SteelGrade } from '../../../material';
@@ -182,9 +183,11 @@ const ABOUT = {
 } as const satisfies Record<string, CheckName>;
 
 /** Members in bending and compression, EN 1993-1-1 6.3.3 with Annex B: (6.61) and (6.62), for I, H and rectangular hollow shapes. */
-export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
-  const { section, grade, actions, fy, sectionClass, Mcz } = input;
+export function bendingAndCompression(annex: SteelAnnex, input: Input, sheet?: Sheet): Check[] {
+  const { section, grade, actions, fy, sectionClass } = input;
   const { combination, axial, major, minor } = actions;
+  // the rows of 6.3.3 divide by gamma_M1 throughout
+  const Mcz = input.Mcz === null ? null : (input.Mcz * annex.gammaM0) / annex.gammaM1;
   const open = (reason: string) => [unproven(ABOUT.y, CLAUSE, 'instability', reason, sheet)];
   const { outline } = section.shape;
   if (sectionClass === 4 && !hasEffectiveSection(section)) return open('class 4 in bending and compression is written for I and box only');
@@ -198,25 +201,26 @@ export function bendingAndCompression(input: Input, sheet?: Sheet): Check[] {
   const slenderness = (I: number, L: number) => Math.sqrt((A * fy) / ((Math.PI ** 2 * E * I) / L ** 2));
   const [lambdaY, lambdaZ] = [slenderness(Iy, input.lengthY), slenderness(Iz, input.lengthZ)];
   const [chiY, chiZ] = [reductionFactor(lambdaY, bucklingCurve(section, 'y')), reductionFactor(lambdaZ, bucklingCurve(section, 'z'))];
-  const [ny, nz] = [axial / (chiY * A * fy), axial / (chiZ * A * fy)];
+  const [NbyRd, NbzRd] = [(chiY * A * fy) / annex.gammaM1, (chiZ * A * fy) / annex.gammaM1];
+  const [ny, nz] = [axial / NbyRd, axial / NbzRd];
   const W = bendingModulus(section, sectionClass, fy, sectionClass === 4 ? sheet?.scope('Effective modulus') : undefined);
-  const resistances = segmentResistances(section, grade, actions.segments, W, fy);
+  const resistances = segmentResistances(annex, section, grade, actions.segments, W, fy);
   if (typeof resistances === 'string') return open(resistances);
   // an open section that is not held along its length is susceptible to torsional deformation, however stiff it is
   const canTwist = outline === 'I' && resistances.length > 0;
-  const whole: Stretch = { segment: null, peak: major.peak, Mb: W * fy };
-  const stretches: Stretch[] = resistances.map(({ segment, MbRd }) => ({ segment, peak: segment.peak, Mb: Math.min(MbRd, W * fy) }));
+  const McRd = (W * fy) / annex.gammaM1;
+  const whole: Stretch = { segment: null, peak: major.peak, Mb: McRd };
+  const stretches: Stretch[] = resistances.map(({ segment, MbRd }) => ({ segment, peak: segment.peak, Mb: Math.min(MbRd, McRd) }));
   const used = ({ peak, Mb }: Stretch) => Math.abs(peak) / Mb;
   const worst = stretches.reduce((a, b) => (used(b) > used(a) ? b : a), stretches[0] ?? whole);
   if (sheet) {
-    sheet.note('gamma_M1 is 1.0 (NA.2.15) and does not appear.');
     sheet.given('N_Ed', axial, 'force', `design compression, ${combination}`);
-    sheet.given('N_byRd', chiY * A * fy, 'force', 'flexural buckling, major axis, from above');
-    sheet.given('N_bzRd', chiZ * A * fy, 'force', 'flexural buckling, minor axis, from above');
+    sheet.given('N_byRd', NbyRd, 'force', 'flexural buckling, major axis, from above');
+    sheet.given('N_bzRd', NbzRd, 'force', 'flexural buckling, minor axis, from above');
     sheet.given('lambda_y', lambdaY, 'ratio', 'slenderness, major axis, from above');
     sheet.given('lambda_z', lambdaZ, 'ratio', 'slenderness, minor axis, from above');
-    sheet.step('n_y', 'N_Ed / N_byRd', { N_Ed: axial, N_byRd: chiY * A * fy }, ny, 'ratio', '(6.61)');
-    sheet.step('n_z', 'N_Ed / N_bzRd', { N_Ed: axial, N_bzRd: chiZ * A * fy }, nz, 'ratio', '(6.62)');
+    sheet.step('n_y', 'N_Ed / N_byRd', { N_Ed: axial, N_byRd: NbyRd }, ny, 'ratio', '(6.61)');
+    sheet.step('n_z', 'N_Ed / N_bzRd', { N_Ed: axial, N_bzRd: NbzRd }, nz, 'ratio', '(6.62)');
   }
   const Cmy = equivalentMomentFactor(major, 'C_my', sheet?.scope('Moment about y between supports'));
   const Cmz = equivalentMomentFactor(minor, 'C_mz', sheet?.scope('Moment about z between supports'));
@@ -305,6 +309,7 @@ function ofSegment(segment: Segment): MomentShape {
 
 /** Buckling resistance of each segment, Nmm; in words, when one is not proved. */
 export function segmentResistances(
+  annex: SteelAnnex,
   section: Section,
   grade: SteelGrade,
   segments: readonly Segment[],
@@ -314,7 +319,7 @@ export function segmentResistances(
 ): readonly { readonly segment: Segment; readonly MbRd: number }[] | string {
   const list: { segment: Segment; MbRd: number }[] = [];
   for (const segment of checkedSegments(section, segments)) {
-    const found = segmentBuckling(section, grade, segment, W, fy, untwisted);
+    const found = segmentBuckling(annex, section, grade, segment, W, fy, untwisted);
     if ('reason' in found) return found.reason;
     list.push({ segment, MbRd: found.MbRd });
   }

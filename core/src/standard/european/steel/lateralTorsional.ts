@@ -1,11 +1,12 @@
+import type { LateralTorsionalCurves, SteelAnnex } from '../annex';
 import { angleCriticalMoment, anglePrincipal, type AngleShape, type Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import { heldFlangeFactor } from '../../heldFlange';
 import { bySense, type Segment } from '../../standard';
 import type { SteelGrade } from '../../../material';
-import { GAMMA_M0, GAMMA_M1 } from './bending';
 import { bentAngle } from './effectiveAngle';
 import { IMPERFECTION, type Curve } from './buckling';
+import { correctionFactor, generalCorrection } from './diagramCorrection';
 
 interface Curves {
   readonly curve: Curve;
@@ -132,27 +133,41 @@ export function criticalMomentAsymmetric(section: Section, segment: Segment, E: 
   return Mcr;
 }
 
-/**
- * Curve, plateau and beta of lateral-torsional buckling, EN 1993-1-1 6.3.2.3 with the UK annex NA.2.17: rolled and hollow shapes, and
- * welded ones, for which it is the general case of 6.3.2.2. Catalogued hollow shapes are hot-finished, own ones taken as cold-formed.
- */
-export function lateralTorsionalCurves({ shape, product, region }: Section): Curves {
+/** Curve, plateau and beta of lateral-torsional buckling, as the annex says. Catalogued hollow shapes are hot-finished, own ones taken as cold-formed. */
+export function lateralTorsionalCurves(annex: SteelAnnex, { shape, product, region }: Section): Curves {
+  const { rolledI, weldedI, hotHollow, coldHollow, other, otherWelded } = annex.lateralTorsional;
+  const of = ({ byRatio, plateau, beta, isGeneral }: LateralTorsionalCurves, ratio: number): Curves => ({
+    curve: byRatio.find(([upTo]) => ratio <= upTo)![1],
+    plateau,
+    beta,
+    isGeneral,
+  });
   // of unequal flanges the narrower one tells
-  if (shape.outline === 'unequalI') return { curve: shape.h / Math.min(shape.b, shape.bBottom) <= 2 ? 'c' : 'd', plateau: 0.2, beta: 1 };
-  if (shape.outline !== 'I' && shape.outline !== 'box')
-    // table 6.4: other cross-sections
-    return product === 'welded' ? { curve: 'd', plateau: 0.2, beta: 1, isGeneral: true } : { curve: 'd', plateau: 0.4, beta: 0.75 };
-  const slender = shape.h / shape.b;
-  if (product === 'welded') return { curve: slender <= 2 ? 'c' : 'd', plateau: 0.2, beta: 1 };
-  if (product === 'hollow' && region === 'own') return { curve: slender <= 2 ? 'c' : 'd', plateau: 0.4, beta: 0.75 };
-  return { curve: slender <= 2 ? 'b' : slender <= 3.1 ? 'c' : 'd', plateau: 0.4, beta: 0.75 };
+  if (shape.outline === 'unequalI') return of(weldedI, shape.h / Math.min(shape.b, shape.bBottom));
+  if (shape.outline !== 'I' && shape.outline !== 'box') return of(product === 'welded' ? otherWelded : other, 0);
+  const ratio = shape.h / shape.b;
+  if (product === 'welded') return of(weldedI, ratio);
+  if (product === 'hollow') return of(region === 'own' ? coldHollow : hotHollow, ratio);
+  return of(rolledI, ratio);
 }
 
 /**
- * Lateral-torsional buckling resistance, Nmm, EN 1993-1-1 6.3.2.3 with the UK annex (f from C1). W: mm3 by class; fy: MPa; Mcr: Nmm.
+ * Lateral-torsional buckling resistance, Nmm, EN 1993-1-1 6.3.2.3, or 6.3.2.2 where the annex leads there. W: mm3 by class; fy: MPa; Mcr: Nmm.
+ * @param C1 of the diagram, as far as the critical moment does not hold it otherwise
+ * @param diagram the moments of the segment; left out: uniform, or within the critical moment
  */
-export function lateralTorsionalResistance(section: Section, W: number, fy: number, Mcr: number, C1: number, sheet?: Sheet): number {
-  const { curve, plateau, beta, isGeneral } = lateralTorsionalCurves(section);
+export function lateralTorsionalResistance(
+  annex: SteelAnnex,
+  section: Section,
+  W: number,
+  fy: number,
+  Mcr: number,
+  C1: number,
+  sheet?: Sheet,
+  diagram?: Segment,
+): number {
+  const { curve, plateau, beta, isGeneral } = lateralTorsionalCurves(annex, section);
+  const lateral = annex.lateralTorsional;
   const alpha = IMPERFECTION[curve];
   const lambda = Math.sqrt((W * fy) / Mcr);
   sheet?.step(
@@ -170,10 +185,10 @@ export function lateralTorsionalResistance(section: Section, W: number, fy: numb
     'ratio',
     'table 6.3',
     `curve ${curve}${isGeneral ? ', table 6.4, other cross-sections' : ''}`,
-    isGeneral ? '6.3.2.2' : 'NA.2.17',
+    isGeneral ? '6.3.2.2' : lateral.source,
   );
-  sheet?.given('lambda_LT0', plateau, 'ratio', 'plateau', 'NA.2.17');
-  sheet?.given('beta', beta, 'ratio', 'beta', 'NA.2.17');
+  sheet?.given('lambda_LT0', plateau, 'ratio', 'plateau', isGeneral ? '6.3.2.2(1)' : lateral.source);
+  sheet?.given('beta', beta, 'ratio', 'beta', isGeneral ? '6.3.2.2(1)' : lateral.source);
   const stocky = lambda <= plateau;
   sheet?.branch(
     'lambda_LT <= lambda_LT0',
@@ -203,10 +218,7 @@ export function lateralTorsionalResistance(section: Section, W: number, fy: numb
       'ratio',
       '(6.57)',
     );
-    const kc = isGeneral ? 1 : 1 / Math.sqrt(C1);
-    if (isGeneral) sheet?.given('C_1', 1, 'ratio', 'the general case knows no f: k_c is 1', '6.3.2.2');
-    else if (C1 === 1) sheet?.given('C_1', 1, 'ratio', 'uniform moment, or the diagram is within the critical moment');
-    sheet?.step('k_c', '1 / sqrt(C_1)', { C_1: isGeneral ? 1 : C1 }, kc, 'ratio', 'NA.2.18');
+    const kc = isGeneral ? generalCorrection(sheet) : correctionFactor(annex, C1, diagram, sheet);
     const f = Math.min(1, 1 - 0.5 * (1 - kc) * (1 - 2 * (lambda - 0.8) ** 2));
     sheet?.step(
       'f',
@@ -219,12 +231,12 @@ export function lateralTorsionalResistance(section: Section, W: number, fy: numb
     chi = Math.min(1, 1 / lambda ** 2, plain / f);
     sheet?.step('chi_LT', 'min(1, 1 / lambda_LT^2, chi_1 / f)', { lambda_LT: lambda, chi_1: plain, f }, chi, 'ratio', '(6.58)');
   }
-  sheet?.given('gamma_M1', GAMMA_M1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
-  const MbRd = (chi * W * fy) / GAMMA_M1;
+  sheet?.given('gamma_M1', annex.gammaM1, 'ratio', 'partial factor', annex.partialFactors);
+  const MbRd = (chi * W * fy) / annex.gammaM1;
   sheet?.step(
     'M_bRd',
     'chi_LT * W_y * f_y / gamma_M1',
-    { chi_LT: chi, W_y: W, f_y: fy, gamma_M1: GAMMA_M1 },
+    { chi_LT: chi, W_y: W, f_y: fy, gamma_M1: annex.gammaM1 },
     MbRd,
     'moment',
     '(6.55)',
@@ -237,7 +249,7 @@ export function lateralTorsionalResistance(section: Section, W: number, fy: numb
  * Moment about the horizontal axis that an angle bears where nothing holds it along its length, Nmm: it bends about both principal axes, elastically, and may
  * buckle about the major one under uniform moment with the longer leg pressed; the ratios about both add up to 1. EN 1993-1-1 6.2.1(5), 6.3.2; fy: MPa.
  */
-function angleResistance(section: Section, segment: Segment, E: number, fy: number, sheet?: Sheet): number {
+function angleResistance(annex: SteelAnnex, section: Section, segment: Segment, E: number, fy: number, sheet?: Sheet): number {
   const L = segment.to - segment.from;
   const { beta } = anglePrincipal(section);
   const { Wu, Wv, alongU, alongV } = anglePrincipal(bentAngle(section, fy, sheet));
@@ -266,22 +278,22 @@ function angleResistance(section: Section, segment: Segment, E: number, fy: numb
       'elastic critical moment, uniform moment',
     );
   }
-  const MbU = lateralTorsionalResistance(section, Wu, fy, Mcr, 1, inner);
-  return addedUp(MbU, Wv, fy, alongU, alongV, sheet);
+  const MbU = lateralTorsionalResistance(annex, section, Wu, fy, Mcr, 1, inner);
+  return addedUp(annex, MbU, Wv, fy, alongU, alongV, sheet);
 }
 
 /**
  * Moment of which parts cu and cv bend an angle about its principal axes, where the ratios about both add up to 1, Nmm, EN 1993-1-1 6.2.1(7). MbU: resistance about the
  * major one, Nmm; Wv: elastic modulus about the minor one, mm3; fy: MPa.
  */
-export function addedUp(MbU: number, Wv: number, fy: number, cu: number, cv: number, sheet?: Sheet): number {
-  const MV = (Wv * fy) / GAMMA_M0;
+export function addedUp(annex: SteelAnnex, MbU: number, Wv: number, fy: number, cu: number, cv: number, sheet?: Sheet): number {
+  const MV = (Wv * fy) / annex.gammaM0;
   const MbRd = 1 / (cu / MbU + cv / MV);
   if (sheet) {
     sheet.given('M_bu', MbU, 'moment', 'buckling resistance, major principal axis, from above');
     sheet.given('W_v', Wv, 'sectionModulus', 'elastic modulus, minor principal axis');
-    sheet.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
-    sheet.step('M_v', 'W_v * f_y / gamma_M0', { W_v: Wv, f_y: fy, gamma_M0: GAMMA_M0 }, MV, 'moment', '6.2.5(2)');
+    sheet.given('gamma_M0', annex.gammaM0, 'ratio', 'partial factor', annex.partialFactors);
+    sheet.step('M_v', 'W_v * f_y / gamma_M0', { W_v: Wv, f_y: fy, gamma_M0: annex.gammaM0 }, MV, 'moment', '6.2.5(2)');
     sheet.given('c_u', cu, 'ratio', 'part of the moment about the major principal axis', 'statics');
     sheet.given('c_v', cv, 'ratio', 'part about the minor', 'statics');
     sheet.step(
@@ -306,6 +318,7 @@ export type BendingBuckling = { readonly MbRd: number } | { readonly reason: str
  * W: mm3; fy: MPa.
  */
 export function segmentBuckling(
+  annex: SteelAnnex,
   section: Section,
   grade: SteelGrade,
   segment: Segment,
@@ -314,17 +327,26 @@ export function segmentBuckling(
   untwisted: boolean,
   sheet?: Sheet,
 ): BendingBuckling {
-  if (sheet) return findBuckling(section, grade, segment, W, fy, untwisted, sheet);
+  if (sheet) return findBuckling(annex, section, grade, segment, W, fy, untwisted, sheet);
   // several checks of one member ask for the same segment
   const last = asked.get(segment);
-  if (last && last.section === section && last.grade === grade && last.W === W && last.fy === fy && last.untwisted === untwisted)
+  if (
+    last &&
+    last.annex === annex &&
+    last.section === section &&
+    last.grade === grade &&
+    last.W === W &&
+    last.fy === fy &&
+    last.untwisted === untwisted
+  )
     return last.found;
-  const found = findBuckling(section, grade, segment, W, fy, untwisted);
-  asked.set(segment, { section, grade, W, fy, untwisted, found });
+  const found = findBuckling(annex, section, grade, segment, W, fy, untwisted);
+  asked.set(segment, { annex, section, grade, W, fy, untwisted, found });
   return found;
 }
 
 interface Asked {
+  readonly annex: SteelAnnex;
   readonly section: Section;
   readonly grade: SteelGrade;
   readonly W: number;
@@ -352,6 +374,7 @@ export const heldEnds = ({ flange }: Segment): string =>
   flange ? 'whose flange in compression is held sideways at both ends' : 'held sideways and against twisting at both ends';
 
 function findBuckling(
+  annex: SteelAnnex,
   section: Section,
   grade: SteelGrade,
   segment: Segment,
@@ -370,12 +393,12 @@ function findBuckling(
   if (outline === 'tube' || (outline === 'box' && shape.h <= shape.b)) {
     given();
     sheet?.note('A hollow shape no deeper than wide is not susceptible to lateral-torsional buckling.');
-    sheet?.given('gamma_M1', GAMMA_M1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
-    const MbRd = (W * fy) / GAMMA_M1;
-    sheet?.step('M_bRd', 'W_y * f_y / gamma_M1', { W_y: W, f_y: fy, gamma_M1: GAMMA_M1 }, MbRd, 'moment', '6.3.2.1(2)');
+    sheet?.given('gamma_M1', annex.gammaM1, 'ratio', 'partial factor', annex.partialFactors);
+    const MbRd = (W * fy) / annex.gammaM1;
+    sheet?.step('M_bRd', 'W_y * f_y / gamma_M1', { W_y: W, f_y: fy, gamma_M1: annex.gammaM1 }, MbRd, 'moment', '6.3.2.1(2)');
     return { MbRd };
   }
-  if (outline === 'angle') return { MbRd: angleResistance(section, segment, grade.E, fy, sheet) };
+  if (outline === 'angle') return { MbRd: angleResistance(annex, section, segment, grade.E, fy, sheet) };
   if (outline === 'channel' && !untwisted)
     return { reason: 'a channel twists unless it is loaded through its shear centre or held against twisting; torsion is not written' };
   const isHigh = segment.loadOnTop ?? false;
@@ -385,6 +408,7 @@ function findBuckling(
     return { reason: `load above the shear centre ${placeOf(segment)}, and no solution of its buckling is at hand` };
   let Mcr: number;
   let C1 = 1;
+  let diagram: Segment | undefined;
   const isAsymmetric = outline === 'tee' || outline === 'unequalI';
   if (isAsymmetric && !segment.critical) {
     sheet?.note(`Segment ${placeOf(segment)}, ${heldEnds(segment)}; load at the shear centre.`);
@@ -411,6 +435,7 @@ function findBuckling(
     sheet?.note(`Segment ${placeOf(segment)}, ${heldEnds(segment)}; load at the shear centre.`);
     given();
     C1 = momentGradientFactor(segment, sheet);
+    diagram = segment;
     const held = outline === 'I' ? heldFlangeFactor(segment) : null;
     if (held !== null && held > C1) {
       heldFlangeFactor(segment, sheet);
@@ -418,5 +443,5 @@ function findBuckling(
       Mcr = criticalMoment(section, L, held, grade.E, grade.G, sheet, 'C_h');
     } else Mcr = criticalMoment(section, L, C1, grade.E, grade.G, sheet);
   }
-  return { MbRd: lateralTorsionalResistance(section, W, fy, Mcr, C1, sheet) };
+  return { MbRd: lateralTorsionalResistance(annex, section, W, fy, Mcr, C1, sheet, diagram) };
 }

@@ -1,3 +1,4 @@
+import type { SteelAnnex } from '../annex';
 import { EN1993_1_1, EN1993_1_5 } from '../documents';
 import type { Section } from '../../../section';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
@@ -21,30 +22,30 @@ import { torsionChecks } from './torsion';
  * together, in the section and between its restraints. EN 1993-1-1 5.5, 6.2, 6.3; EN 1993-1-5 for slender plates. Axial: compression
  * positive. Actions must be factored.
  */
-export function steelMember(input: SteelMemberInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
+export function steelMember(annex: SteelAnnex, input: SteelMemberInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
   const { section, grade, actions } = input;
   requireBasis(actions.basis, philosophy.basis);
   recordShape(section, sheet);
   const fy = sectionYield(section, grade, sheet);
   // a sizing run comes through here millions of times
-  if (!hasUnlikeSides(section)) return underOneClass(input, fy, sheet);
+  if (!hasUnlikeSides(section)) return underOneClass(annex, input, fy, sheet);
   const pressed = Math.max(0, actions.axial);
   const senses = unlikeSenses(section, rangeOf(actions.major), actions.segments, (stress) =>
     classifyBesideCompression(section, fy, pressed, undefined, stress),
   );
-  if (!senses) return underOneClass(input, fy, sheet);
+  if (!senses) return underOneClass(annex, input, fy, sheet);
   return inBothSenses(
     senses,
     ({ peak, segments }, sheet) => {
       const major = { start: peak, middle: peak, end: peak, peak };
-      return underOneClass({ ...input, actions: { ...actions, major, segments } }, fy, sheet);
+      return underOneClass(annex, { ...input, actions: { ...actions, major, segments } }, fy, sheet);
     },
     sheet,
   );
 }
 
 /** All checks of a member whose class is one for all its moments about the major axis. fy: MPa. */
-function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Check[] {
+function underOneClass(annex: SteelAnnex, input: SteelMemberInput, fy: number, sheet?: Sheet): Check[] {
   const { section, grade, actions, netArea, untwisted } = input;
   const { axial, major, minor, shear, shearAcross, combination } = actions;
   const checks: Check[] = [];
@@ -54,10 +55,10 @@ function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Chec
   const { lengthY, lengthZ, lengthT } = input;
   let Nb: number | null = null;
   if (isPressed) {
-    const found = compression({ section, grade, fy, axial, combination, lengthY, lengthZ, lengthT }, sheet?.scope('Compression'));
+    const found = compression(annex, { section, grade, fy, axial, combination, lengthY, lengthZ, lengthT }, sheet?.scope('Compression'));
     checks.push(...found.checks);
     Nb = found.resistances?.least ?? null;
-  } else if (axial < 0) checks.push(...tensionChecks(section, grade, fy, -axial, netArea, combination, sheet?.scope('Tension')));
+  } else if (axial < 0) checks.push(...tensionChecks(annex, section, grade, fy, -axial, netArea, combination, sheet?.scope('Tension')));
 
   const classSheet = sheet?.scope(isPressed ? 'Class beside the compression' : 'Class in bending');
   if (isPressed) classSheet?.given('N_Ed', axial, 'force', `design compression, ${combination}`);
@@ -70,6 +71,7 @@ function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Chec
   if (isBent)
     checks.push(
       ...majorBending(
+        annex,
         {
           section,
           grade,
@@ -89,7 +91,7 @@ function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Chec
   const isHollow = section.shape.outline === 'box' || section.shape.outline === 'tube';
   const togetherClass = isHollow && minor.peak !== 0 ? (Math.max(sectionClass, minorClass) as SectionClass) : sectionClass;
   const across = minor.peak !== 0 || shearAcross !== 0 ? sheet?.scope('Bending about the minor axis') : undefined;
-  const Mcz = minor.peak === 0 ? null : minorBendingResistance(section, minorClass, fy, across);
+  const Mcz = minor.peak === 0 ? null : minorBendingResistance(annex, section, minorClass, fy, across);
   if (minor.peak !== 0) {
     across?.given('M_z', minor.peak, 'moment', `largest moment, ${combination}`);
     checks.push(
@@ -120,9 +122,9 @@ function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Chec
   }
   let acrossRatio = 0;
   if (shearAcross !== 0) {
-    across?.given('gamma_M0', 1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+    across?.given('gamma_M0', annex.gammaM0, 'ratio', 'partial factor', annex.partialFactors);
     across?.given('V_y', shearAcross, 'force', `largest shear across, ${combination}`);
-    const Vpl = shearResistance(shearAreaAcross(section, across), fy, across);
+    const Vpl = shearResistance(annex, shearAreaAcross(section, across), fy, across);
     checks.push(
       compare(
         {
@@ -145,19 +147,19 @@ function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Chec
   }
   let Mz = Mcz;
   if (Mcz !== null && mayBuckleAcross(section)) {
-    const found = minorBuckling({ section, grade, fy, minor, combination, Mcz, L: Math.max(lengthY, lengthZ, lengthT) }, across);
+    const found = minorBuckling(annex, { section, grade, fy, minor, combination, Mcz, L: Math.max(lengthY, lengthZ, lengthT) }, across);
     checks.push(...found);
     for (const { capacity } of found) Mz = capacity === null || Mz === null ? null : Math.min(Mz, capacity);
   }
 
-  checks.push(...torsionChecks(section, fy, actions, actions.torsion ? sheet?.scope('Torsion') : undefined));
+  checks.push(...torsionChecks(annex, section, fy, actions, actions.torsion ? sheet?.scope('Torsion') : undefined));
 
   const kinds = Number(axial !== 0) + Number(major.peak !== 0) + Number(minor.peak !== 0);
   if (kinds >= 2) {
-    const Vpl = shearResistance(shearArea(section), fy);
+    const Vpl = shearResistance(annex, shearArea(annex, section, fy), fy);
     const ratio = Math.abs(shear) / Vpl;
     const taken = { along: shearTaken(shear, Vpl), across: shearTaken(acrossRatio, 1) };
-    if (ratio > 0.5 && !isWebStocky(section, fy))
+    if (ratio > 0.5 && !isWebStocky(annex, section, fy))
       checks.push(
         unproven(
           { id: 'section-in-bending-and-axial-force', name: 'Section in bending and axial force' },
@@ -170,6 +172,7 @@ function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Chec
     else
       checks.push(
         sectionInteraction(
+          annex,
           { section, actions, sectionClass: togetherClass, minorClass, fy, taken },
           sheet?.scope('Bending and axial force in the section'),
         ),
@@ -181,16 +184,20 @@ function underOneClass(input: SteelMemberInput, fy: number, sheet?: Sheet): Chec
     if (hasAnnexB(section)) {
       // table 6.7: both moduli by the class of the section beside its compression
       const least =
-        Mcz === null ? null : minorBendingResistance(section, Math.max(beside, isHollow ? togetherClass : 1) as SectionClass, fy);
+        Mcz === null ? null : minorBendingResistance(annex, section, Math.max(beside, isHollow ? togetherClass : 1) as SectionClass, fy);
       checks.push(
-        ...bendingAndCompression({ section, grade, actions, fy, lengthY, lengthZ, sectionClass: togetherClass, Mcz: least }, inner),
+        ...bendingAndCompression(annex, { section, grade, actions, fy, lengthY, lengthZ, sectionClass: togetherClass, Mcz: least }, inner),
       );
     } else {
-      const least = Mz === null ? null : minorBendingResistance(section, beside, fy);
+      const least = Mz === null ? null : minorBendingResistance(annex, section, beside, fy);
       const free = untwisted === true;
       const across = Mz === null || least === null ? null : Math.min(Mz, least);
       checks.push(
-        ...amplifiedSum({ section, grade, actions, fy, lengthY, lengthZ, lengthT, untwisted: free, sectionClass, Nb, Mz: across }, inner),
+        ...amplifiedSum(
+          annex,
+          { section, grade, actions, fy, lengthY, lengthZ, lengthT, untwisted: free, sectionClass, Nb, Mz: across },
+          inner,
+        ),
       );
     }
   }

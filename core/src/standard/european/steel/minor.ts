@@ -1,6 +1,6 @@
+import type { SteelAnnex } from '../annex';
 import { anglePrincipal, sectionProperties, type BoxShape, type Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
-import { GAMMA_M0 } from './bending';
 import type { SectionClass } from './classification';
 import { effectiveModulus } from './effective';
 import { bentAngle } from './effectiveAngle';
@@ -11,9 +11,16 @@ import { effectiveMinorModulus } from './effectiveMinor';
  * The class is that of the outstand in compression, which is never better than that under a stress gradient. In class 4 that of the effective section of
  * a box, I, tee or angle; null for other shapes. fy: MPa.
  */
-export function minorBendingResistance(section: Section, sectionClass: SectionClass, fy: number, sheet?: Sheet): number | null {
+export function minorBendingResistance(
+  annex: SteelAnnex,
+  section: Section,
+  sectionClass: SectionClass,
+  fy: number,
+  sheet?: Sheet,
+): number | null {
   const { outline } = section.shape;
-  if (sectionClass === 4 && (outline === 'I' || outline === 'tee')) return recorded(effectiveMinorModulus(section, fy, sheet), fy, sheet);
+  if (sectionClass === 4 && (outline === 'I' || outline === 'tee'))
+    return recorded(annex, effectiveMinorModulus(section, fy, sheet), fy, sheet);
   if (sectionClass === 4 && outline !== 'box' && outline !== 'angle') return null;
   if (sectionClass === 4 && outline === 'box') {
     const lying = turnedBox(section);
@@ -23,7 +30,7 @@ export function minorBendingResistance(section: Section, sectionClass: SectionCl
     inner?.given('b', b, 'sectionLength', 'width as it lies on its side');
     const W = effectiveModulus(lying, fy, inner);
     sheet?.given('W_z', W, 'sectionModulus', 'effective modulus, minor axis, from above', 'EN 1993-1-5 4.3');
-    return recorded(W, fy, sheet);
+    return recorded(annex, W, fy, sheet);
   }
   const { Wplz, Welz } = section.properties;
   if (outline === 'angle') {
@@ -37,12 +44,12 @@ export function minorBendingResistance(section: Section, sectionClass: SectionCl
       sheet.given('c_v', alongU, 'ratio', 'part about the minor', 'statics');
       sheet.step('W_z', '1 / (c_u / W_u + c_v / W_v)', { c_u: alongV, W_u: Wu, c_v: alongU, W_v: Wv }, W, 'sectionModulus', '6.2.1(7)');
     }
-    return recorded(W, fy, sheet);
+    return recorded(annex, W, fy, sheet);
   }
   const isPlastic = sectionClass <= 2;
   const W = isPlastic ? Wplz : Welz;
   sheet?.given('W_z', W, 'sectionModulus', isPlastic ? 'plastic modulus, minor axis' : 'elastic modulus, minor axis', section.designation);
-  return recorded(W, fy, sheet);
+  return recorded(annex, W, fy, sheet);
 }
 
 /** A box that lies on its side: what bends it about its minor axis bends this one about its major axis. */
@@ -57,13 +64,13 @@ function turnedBox(section: Section): Section {
 }
 const boxes = new WeakMap<Section, Section>();
 
-function recorded(W: number, fy: number, sheet?: Sheet): number {
-  sheet?.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
-  const McRd = (W * fy) / GAMMA_M0;
+function recorded(annex: SteelAnnex, W: number, fy: number, sheet?: Sheet): number {
+  sheet?.given('gamma_M0', annex.gammaM0, 'ratio', 'partial factor', annex.partialFactors);
+  const McRd = (W * fy) / annex.gammaM0;
   sheet?.step(
     'M_czRd',
     'W_z * f_y / gamma_M0',
-    { W_z: W, f_y: fy, gamma_M0: GAMMA_M0 },
+    { W_z: W, f_y: fy, gamma_M0: annex.gammaM0 },
     McRd,
     'moment',
     '6.2.5(2)',

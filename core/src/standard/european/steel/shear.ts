@@ -1,30 +1,59 @@
+import type { SteelAnnex } from '../annex';
 import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
-import { GAMMA_M0, GAMMA_M1 } from './bending';
 
-/** eta of EN 1993-1-5 5.1, UK annex NA.2.4. */
-const ETA = 1.0;
+/** Depth of a web between flanges or walls and its thickness, mm; null: the shape has no web that buckles in shear. */
+function webOf({ shape }: Section): { readonly hw: number; readonly tw: number } | null {
+  switch (shape.outline) {
+    case 'box':
+      return { hw: shape.h - 3 * shape.t, tw: shape.t };
+    case 'unequalI':
+      return { hw: shape.h - shape.tf - shape.tfBottom, tw: shape.tw };
+    case 'I':
+    case 'channel':
+      return { hw: shape.h - 2 * shape.tf, tw: shape.tw };
+    default:
+      return null;
+  }
+}
 
-/** Shear area for load along the depth, mm2, EN 1993-1-1 6.2.6(3); rolled shapes. */
-export function shearArea(section: Section, sheet?: Sheet): number {
+/**
+ * eta of EN 1993-1-5 5.1(2): that of the annex; 1, as 6.2.6(3) allows, for a web that needs no check of shear buckling with 1 and would need one with
+ * more. fy: MPa.
+ */
+function etaOf(annex: SteelAnnex, section: Section, fy: number): number {
+  const web = webOf(section);
+  const epsilon = Math.sqrt(235 / fy);
+  const ratio = web ? web.hw / web.tw : 0;
+  return ratio > (72 * epsilon) / annex.eta && ratio <= 72 * epsilon ? 1 : annex.eta;
+}
+
+function recordEta(annex: SteelAnnex, eta: number, sheet?: Sheet): void {
+  if (eta === annex.eta) sheet?.given('eta', eta, 'ratio', 'eta', annex.etaSource);
+  else sheet?.given('eta', eta, 'ratio', 'on the safe side: with it the web needs no check of shear buckling', 'EN 1993-1-1 6.2.6(3)');
+}
+
+/** Shear area for load along the depth, mm2, EN 1993-1-1 6.2.6(3); rolled shapes. fy: MPa. */
+export function shearArea(annex: SteelAnnex, section: Section, fy: number, sheet?: Sheet): number {
   const { shape, properties } = section;
   const { A } = properties;
+  const eta = etaOf(annex, section, fy);
   sheet?.given('A', A, 'area', 'area', section.designation);
   switch (shape.outline) {
     case 'I': {
       const { h, b, tw, tf, r } = shape;
       if (section.product === 'welded') {
-        const web = ETA * (h - 2 * tf) * tw;
-        sheet?.given('eta', ETA, 'ratio', 'eta', 'EN 1993-1-5 NA.2.4');
-        sheet?.step('A_v', 'eta * (h - 2 * t_f) * t_w', { eta: ETA, h, t_f: tf, t_w: tw }, web, 'area', '6.2.6(3)d');
+        const web = eta * (h - 2 * tf) * tw;
+        recordEta(annex, eta, sheet);
+        sheet?.step('A_v', 'eta * (h - 2 * t_f) * t_w', { eta, h, t_f: tf, t_w: tw }, web, 'area', '6.2.6(3)d');
         return web;
       }
-      const Av = Math.max(A - 2 * b * tf + (tw + 2 * r) * tf, ETA * (h - 2 * tf) * tw);
-      sheet?.given('eta', ETA, 'ratio', 'eta', 'EN 1993-1-5 NA.2.4');
+      const Av = Math.max(A - 2 * b * tf + (tw + 2 * r) * tf, eta * (h - 2 * tf) * tw);
+      recordEta(annex, eta, sheet);
       sheet?.step(
         'A_v',
         'max(A - 2 * b * t_f + (t_w + 2 * r) * t_f, eta * (h - 2 * t_f) * t_w)',
-        { A, b, t_f: tf, t_w: tw, r, eta: ETA, h },
+        { A, b, t_f: tf, t_w: tw, r, eta, h },
         Av,
         'area',
         '6.2.6(3)a',
@@ -33,9 +62,9 @@ export function shearArea(section: Section, sheet?: Sheet): number {
     }
     case 'unequalI': {
       const { h, tw, tf, tfBottom } = shape;
-      const web = ETA * (h - tf - tfBottom) * tw;
-      sheet?.given('eta', ETA, 'ratio', 'eta', 'EN 1993-1-5 NA.2.4');
-      sheet?.step('A_v', 'eta * (h - t_f - t_fb) * t_w', { eta: ETA, h, t_f: tf, t_fb: tfBottom, t_w: tw }, web, 'area', '6.2.6(3)d');
+      const web = eta * (h - tf - tfBottom) * tw;
+      recordEta(annex, eta, sheet);
+      sheet?.step('A_v', 'eta * (h - t_f - t_fb) * t_w', { eta, h, t_f: tf, t_fb: tfBottom, t_w: tw }, web, 'area', '6.2.6(3)d');
       return web;
     }
     case 'channel': {
@@ -117,12 +146,12 @@ export function shearAreaAcross(section: Section, sheet?: Sheet): number {
 }
 
 /** Plastic shear resistance along the depth, N, EN 1993-1-1 (6.18). Av: mm2; fy: MPa. */
-export function shearResistance(Av: number, fy: number, sheet?: Sheet): number {
-  const VplRd = (Av * (fy / Math.sqrt(3))) / GAMMA_M0;
+export function shearResistance(annex: SteelAnnex, Av: number, fy: number, sheet?: Sheet): number {
+  const VplRd = (Av * (fy / Math.sqrt(3))) / annex.gammaM0;
   sheet?.step(
     'V_plRd',
     'A_v * (f_y / sqrt(3)) / gamma_M0',
-    { A_v: Av, f_y: fy, gamma_M0: GAMMA_M0 },
+    { A_v: Av, f_y: fy, gamma_M0: annex.gammaM0 },
     VplRd,
     'force',
     '(6.18)',
@@ -132,25 +161,26 @@ export function shearResistance(Av: number, fy: number, sheet?: Sheet): number {
 }
 
 /** Whether the web is stocky enough to need no shear buckling check, EN 1993-1-1 6.2.6(6): hw/tw at most 72 epsilon / eta. */
-export function isWebStocky(section: Section, fy: number, sheet?: Sheet): boolean {
+export function isWebStocky(annex: SteelAnnex, section: Section, fy: number, sheet?: Sheet): boolean {
+  const web = webOf(section);
+  if (!web) return true;
   const { shape } = section;
-  // a free leg or stem is no web between two flanges
-  if (shape.outline === 'tube' || shape.outline === 'angle' || shape.outline === 'tee') return true;
+  const { hw, tw } = web;
   const epsilon = Math.sqrt(235 / fy);
-  const isBox = shape.outline === 'box';
-  const isUnequal = shape.outline === 'unequalI';
-  const hw = isBox ? shape.h - 3 * shape.t : isUnequal ? shape.h - shape.tf - shape.tfBottom : shape.h - 2 * shape.tf;
-  const tw = isBox ? shape.t : shape.tw;
-  const stocky = hw / tw <= (72 * epsilon) / ETA;
+  const eta = etaOf(annex, section, fy);
+  const stocky = hw / tw <= (72 * epsilon) / eta;
   if (sheet) {
-    if (isBox) sheet.step('h_w', 'h - 3 * t', { h: shape.h, t: shape.t }, hw, 'sectionLength', '6.2.6(6)');
-    else if (isUnequal)
+    if (shape.outline === 'box') sheet.step('h_w', 'h - 3 * t', { h: shape.h, t: shape.t }, hw, 'sectionLength', '6.2.6(6)');
+    else if (shape.outline === 'unequalI')
       sheet.step('h_w', 'h - t_f - t_fb', { h: shape.h, t_f: shape.tf, t_fb: shape.tfBottom }, hw, 'sectionLength', '6.2.6(6)');
-    else sheet.step('h_w', 'h - 2 * t_f', { h: shape.h, t_f: shape.tf }, hw, 'sectionLength', '6.2.6(6)');
-    const web = isBox ? 't' : 't_w';
+    else if (shape.outline === 'I' || shape.outline === 'channel')
+      sheet.step('h_w', 'h - 2 * t_f', { h: shape.h, t_f: shape.tf }, hw, 'sectionLength', '6.2.6(6)');
+    // of the others it stands on the sheet with the shear area
+    if (shape.outline === 'box' || shape.outline === 'channel') recordEta(annex, eta, sheet);
+    const thickness = shape.outline === 'box' ? 't' : 't_w';
     sheet.branch(
-      `h_w / ${web} <= 72 * epsilon / 1.0`,
-      { h_w: hw, [web]: tw, epsilon },
+      `h_w / ${thickness} <= 72 * epsilon / eta`,
+      { h_w: hw, [thickness]: tw, epsilon, eta },
       stocky,
       '6.2.6(6)',
       stocky ? 'the web does not buckle in shear' : 'shear buckling must be checked',
@@ -163,14 +193,14 @@ export function isWebStocky(section: Section, fy: number, sheet?: Sheet): boolea
  * Shear buckling resistance of an unstiffened web with a non-rigid end post, N, EN 1993-1-5 5.2, 5.3, table 5.1; the flanges'
  * share is left out. Stiffeners at the supports are required (5.1(2)). hw, tw: mm; fy: MPa.
  */
-export function shearBucklingResistance(hw: number, tw: number, fy: number, sheet?: Sheet): number {
+export function shearBucklingResistance(annex: SteelAnnex, hw: number, tw: number, fy: number, sheet?: Sheet): number {
   const epsilon = Math.sqrt(235 / fy);
   const slenderness = hw / (86.4 * tw * epsilon);
-  const limit = 0.83 / ETA;
-  const chi = slenderness < limit ? ETA : 0.83 / slenderness;
-  const VbwRd = (chi * fy * hw * tw) / (Math.sqrt(3) * GAMMA_M1);
+  const limit = 0.83 / annex.eta;
+  const chi = slenderness < limit ? annex.eta : 0.83 / slenderness;
+  const VbwRd = (chi * fy * hw * tw) / (Math.sqrt(3) * annex.gammaM1);
   if (sheet) {
-    sheet.given('gamma_M1', GAMMA_M1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+    sheet.given('gamma_M1', annex.gammaM1, 'ratio', 'partial factor', annex.partialFactors);
     sheet.step(
       'lambda_w',
       'h_w / (86.4 * t_w * epsilon)',
@@ -180,11 +210,18 @@ export function shearBucklingResistance(hw: number, tw: number, fy: number, shee
       'EN 1993-1-5 (5.5)',
       'slenderness of the web',
     );
-    sheet.step('chi_w', 'min(1.0, 0.83 / lambda_w)', { lambda_w: slenderness }, Math.min(ETA, chi), 'ratio', 'EN 1993-1-5 table 5.1');
+    sheet.step(
+      'chi_w',
+      'min(eta, 0.83 / lambda_w)',
+      { eta: annex.eta, lambda_w: slenderness },
+      Math.min(annex.eta, chi),
+      'ratio',
+      'EN 1993-1-5 table 5.1',
+    );
     sheet.step(
       'V_bRd',
       'chi_w * f_y * h_w * t_w / (sqrt(3) * gamma_M1)',
-      { chi_w: chi, f_y: fy, h_w: hw, t_w: tw, gamma_M1: GAMMA_M1 },
+      { chi_w: chi, f_y: fy, h_w: hw, t_w: tw, gamma_M1: annex.gammaM1 },
       VbwRd,
       'force',
       'EN 1993-1-5 (5.2)',

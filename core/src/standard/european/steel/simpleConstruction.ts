@@ -1,3 +1,4 @@
+import type { SteelAnnex } from '../annex';
 import { EN1993_1_1 } from '../documents';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import type { SteelColumnInput } from '../../standard';
@@ -22,7 +23,7 @@ const NAME = { id: 'axial-force-and-nominal-moments', name: 'Axial force and nom
  * N/Nb + My/Mb + 1.5 Mz/Mcz <= 1 (SN048, a simplification of EN 1993-1-1 6.3.3 with Annex B). Moments: Nmm, at the end of the length
  * where they are largest and falling to nothing or less at the other.
  */
-export function nominalMoments(input: NominalInput, sheet?: Sheet): Check[] {
+export function nominalMoments(annex: SteelAnnex, input: NominalInput, sheet?: Sheet): Check[] {
   const { section, grade, fy, axial, combination, Nb } = input;
   const { major, minor } = input.moments!;
   if (major === 0 && minor === 0) return [];
@@ -33,11 +34,13 @@ export function nominalMoments(input: NominalInput, sheet?: Sheet): Check[] {
   const inner = sheet?.scope('Nominal moments of simple construction');
   const sectionClass = classifyBesideCompression(section, fy, axial, axial > 0 ? inner?.scope('Class of the section') : undefined);
   const minorClass = classify(section, fy, outline === 'I' ? 'flange' : 'compression');
-  const Mz = minorBendingResistance(section, minorClass, fy, minor === 0 ? undefined : inner);
+  const Mc = minorBendingResistance(annex, section, minorClass, fy, minor === 0 ? undefined : inner);
+  // beside compression that buckles the member the moment about the minor axis is divided by gamma_M1 too
+  const Mz = Mc === null ? null : Math.min(Mc, (Mc * annex.gammaM0) / annex.gammaM1);
   if (sectionClass === 4 || (minor !== 0 && Mz === null))
     return [unproven(NAME, CLAUSE, 'instability', `${section.designation} is of class 4 beside this compression`, inner)];
   const W = bendingModulus(section, sectionClass, fy, inner);
-  const McRd = bendingResistance(W, fy, inner);
+  const McRd = bendingResistance(annex, W, fy, inner);
   // the moment falls from its end to nothing
   const segment = {
     from: 0,
@@ -47,12 +50,13 @@ export function nominalMoments(input: NominalInput, sheet?: Sheet): Check[] {
     freeTip: false,
     tensionFlangeHeld: false,
   };
-  const buckling = major === 0 ? null : segmentBuckling(section, grade, segment, W, fy, false, inner?.scope('Lateral-torsional buckling'));
+  const buckling =
+    major === 0 ? null : segmentBuckling(annex, section, grade, segment, W, fy, false, inner?.scope('Lateral-torsional buckling'));
   const Mb = buckling && 'MbRd' in buckling ? Math.min(McRd, buckling.MbRd) : McRd;
   const compressed = axial > 0 && Nb !== null ? axial / Nb : 0;
   const bent = Math.abs(major) / Mb;
   const across = Mz === null ? 0 : (1.5 * Math.abs(minor)) / Mz;
-  const Npl = section.properties.A * fy;
+  const Npl = (section.properties.A * fy) / annex.gammaM0;
   const drawn = input.tension / Npl;
   const sum = compressed + drawn + bent + across;
   const terms: string[] = [];

@@ -1,8 +1,8 @@
+import type { SteelAnnex } from '../annex';
 import { EN1993_1_1 } from '../documents';
 import type { Section } from '../../../section';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import type { MemberActions } from '../../standard';
-import { GAMMA_M0 } from './bending';
 import { shearArea, shearAreaAcross, shearResistance } from './shear';
 
 const CLAUSE = EN1993_1_1('6.2.7');
@@ -59,7 +59,7 @@ export function torsionModulus({ shape, properties }: Section, sheet?: Sheet): n
  * Torsion of a hollow section by the flow of shear around it, alone, beside shear (6.28), and with the stresses of everything else by the elastic
  * criterion (6.1), which is on the safe side; warping of closed sections is neglected, 6.2.7(7). Open shapes are unproven.
  */
-export function torsionChecks(section: Section, fy: number, actions: MemberActions, sheet?: Sheet): Check[] {
+export function torsionChecks(annex: SteelAnnex, section: Section, fy: number, actions: MemberActions, sheet?: Sheet): Check[] {
   const T = Math.abs(actions.torsion ?? 0);
   if (T === 0) return [];
   const { combination, axial, major, minor, shear, shearAcross } = actions;
@@ -76,13 +76,13 @@ export function torsionChecks(section: Section, fy: number, actions: MemberActio
     ];
   const { A, Wely, Welz } = section.properties;
   sheet?.given('T_Ed', T, 'moment', `torque, ${combination}`);
-  sheet?.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
-  const TRd = (Wt * fy) / Math.sqrt(3) / GAMMA_M0;
+  sheet?.given('gamma_M0', annex.gammaM0, 'ratio', 'partial factor', annex.partialFactors);
+  const TRd = (Wt * fy) / Math.sqrt(3) / annex.gammaM0;
   const tau = T / Wt;
   sheet?.step(
     'T_Rd',
     'W_t * f_y / (sqrt(3) * gamma_M0)',
-    { W_t: Wt, f_y: fy, gamma_M0: GAMMA_M0 },
+    { W_t: Wt, f_y: fy, gamma_M0: annex.gammaM0 },
     TRd,
     'moment',
     '6.2.7(1)',
@@ -107,7 +107,7 @@ export function torsionChecks(section: Section, fy: number, actions: MemberActio
     ),
   ];
   const ways = [
-    ['major', 'Shear beside torsion', shear, (inner?: Sheet) => shearArea(section, inner)],
+    ['major', 'Shear beside torsion', shear, (inner?: Sheet) => shearArea(annex, section, fy, inner)],
     ['minor', 'Shear beside torsion, minor axis', shearAcross, (inner?: Sheet) => shearAreaAcross(section, inner)],
   ] as const;
   let worstShear = 0;
@@ -116,12 +116,12 @@ export function torsionChecks(section: Section, fy: number, actions: MemberActio
     const inner = sheet?.scope(name);
     inner?.given('V_Ed', Math.abs(V), 'force', `largest shear, ${combination}`);
     const Av = area(inner);
-    const Vpl = shearResistance(Av, fy, inner);
-    const left = Math.max(0, 1 - tau / (fy / Math.sqrt(3) / GAMMA_M0));
+    const Vpl = shearResistance(annex, Av, fy, inner);
+    const left = Math.max(0, 1 - tau / (fy / Math.sqrt(3) / annex.gammaM0));
     inner?.step(
       'V_plTRd',
       'max(0, 1 - tau_t / (f_y / sqrt(3) / gamma_M0)) * V_plRd',
-      { tau_t: tau, f_y: fy, gamma_M0: GAMMA_M0, V_plRd: Vpl },
+      { tau_t: tau, f_y: fy, gamma_M0: annex.gammaM0, V_plRd: Vpl },
       left * Vpl,
       'force',
       '(6.28)',
@@ -149,7 +149,7 @@ export function torsionChecks(section: Section, fy: number, actions: MemberActio
   const inner = sheet?.scope('Stresses together');
   const sigma = Math.abs(axial) / A + Math.abs(major.peak) / Wely + Math.abs(minor.peak) / Welz;
   const both = tau + worstShear;
-  const R = Math.sqrt((sigma * GAMMA_M0) ** 2 + 3 * (both * GAMMA_M0) ** 2) / fy;
+  const R = Math.sqrt((sigma * annex.gammaM0) ** 2 + 3 * (both * annex.gammaM0) ** 2) / fy;
   if (inner) {
     inner.note('Elastic stresses of the gross section, the largest of each taken at one place: conservative.');
     inner.given('N_Ed', Math.abs(axial), 'force', 'axial force');
@@ -170,7 +170,7 @@ export function torsionChecks(section: Section, fy: number, actions: MemberActio
     inner.step(
       'R',
       'gamma_M0 * sqrt(sigma^2 + 3 * (tau_t + tau_V)^2) / f_y',
-      { gamma_M0: GAMMA_M0, sigma, tau_t: tau, tau_V: worstShear, f_y: fy },
+      { gamma_M0: annex.gammaM0, sigma, tau_t: tau, tau_V: worstShear, f_y: fy },
       R,
       'ratio',
       '(6.1)',

@@ -1,3 +1,4 @@
+import type { SteelAnnex } from '../annex';
 import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import { shearArea } from './shear';
@@ -44,7 +45,13 @@ export function unweakened(section: Section): Weakened {
  * of an I the web under shear along the depth (6.2.8(5)) and the flanges under shear across; of a box the walls parallel to each; of a tube 2/pi of the
  * whole wall. Other outlines lose the whole section's share, on the safe side. Null when a shear leaves nothing.
  */
-export function weakenedSection(section: Section, { along, across }: ShearTaken, sheet?: Sheet): Weakened | null {
+export function weakenedSection(
+  annex: SteelAnnex,
+  section: Section,
+  fy: number,
+  { along, across }: ShearTaken,
+  sheet?: Sheet,
+): Weakened | null {
   const { shape, properties } = section;
   if (along === 0 && across === 0) return unweakened(section);
   if (along >= 1 || across >= 1) return null;
@@ -62,7 +69,7 @@ export function weakenedSection(section: Section, { along, across }: ShearTaken,
     const Iz = properties.Iz - along * ((hw * tw ** 3) / 12) - across * ((2 * tf * b ** 3) / 12);
     const flanges = 2 * b * tf;
     // of a rolled shape the shear area is larger than the web between its flanges
-    const weakened = Math.max(web, Math.min(shearArea(section), properties.A - flanges));
+    const weakened = Math.max(web, Math.min(shearArea(annex, section, fy), properties.A - flanges));
     const A = properties.A - along * weakened - across * flanges;
     return record(
       {

@@ -1,8 +1,9 @@
+import type { SteelAnnex } from '../annex';
 import { EN1993_1_5 } from '../documents';
 import { withThinnerFlange, type IShape } from '../../../section';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { requireBasis, type Philosophy, type WebForceInput } from '../../standard';
-import { bendingModulus, GAMMA_M0, GAMMA_M1 } from './bending';
+import { bendingModulus } from './bending';
 import { classify, recordShape, sectionYield } from './classification';
 import { hasEffectiveSection } from './effective';
 
@@ -22,6 +23,7 @@ export interface PatchResistance {
  * free end, or (b) away from the ends with a like force at the other flange. ss: stiff bearing length, at most hw; c: from the end of that length to the member's end, mm; null when far.
  */
 export function patchResistance(
+  annex: SteelAnnex,
   shape: IShape,
   fy: number,
   E: number,
@@ -51,7 +53,7 @@ export function patchResistance(
   const ly = length(m2);
   const lambda = slenderness(ly);
   const chi = Math.min(1, 0.5 / lambda);
-  const resistance = (chi * ly * tw * fy) / GAMMA_M1;
+  const resistance = (chi * ly * tw * fy) / annex.gammaM1;
   if (sheet) {
     sheet.given('s_s', s, 'sectionLength', 'stiff bearing length, at most the depth of the web', 'EN 1993-1-5 6.3');
     sheet.step('h_w', 'h - 2 * t_f', { h, t_f: tf }, hw, 'sectionLength', 'EN 1993-1-5 6.2');
@@ -104,11 +106,11 @@ export function patchResistance(
     }
     sheet.step('lambda_F', 'sqrt(l_y * t_w * f_y / F_cr)', { l_y: ly, t_w: tw, f_y: fy, F_cr: Fcr }, lambda, 'ratio', 'EN 1993-1-5 (6.4)');
     sheet.step('chi_F', 'min(1, 0.5 / lambda_F)', { lambda_F: lambda }, chi, 'ratio', 'EN 1993-1-5 (6.3)');
-    sheet.given('gamma_M1', GAMMA_M1, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
+    sheet.given('gamma_M1', annex.gammaM1, 'ratio', 'partial factor', annex.partialFactors);
     sheet.step(
       'F_Rd',
       'chi_F * l_y * t_w * f_y / gamma_M1',
-      { chi_F: chi, l_y: ly, t_w: tw, f_y: fy, gamma_M1: GAMMA_M1 },
+      { chi_F: chi, l_y: ly, t_w: tw, f_y: fy, gamma_M1: annex.gammaM1 },
       resistance,
       'force',
       'EN 1993-1-5 (6.1)',
@@ -118,7 +120,7 @@ export function patchResistance(
 }
 
 /** Web of an I or H under a force through its flange, alone and with the bending moment there, EN 1993-1-5 6, 7.2. */
-export function webUnderForce(input: WebForceInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
+export function webUnderForce(annex: SteelAnnex, input: WebForceInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
   const { section, grade, force, bearing, toEnd, moment, combination } = input;
   requireBasis(input.basis, philosophy.basis);
   const shape = withThinnerFlange(section.shape);
@@ -136,7 +138,7 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
   const hw = shape.h - 2 * shape.tf;
   const c = toEnd - bearing / 2;
   // (a) wants the load away from the end; nearer than the depth of the web it is read as at a free end
-  const { resistance } = patchResistance(shape, fy, grade.E, bearing, c < hw ? Math.max(0, c) : null, sheet, input.opposed);
+  const { resistance } = patchResistance(annex, shape, fy, grade.E, bearing, c < hw ? Math.max(0, c) : null, sheet, input.opposed);
   sheet?.given('F_Ed', force, 'force', `force through the flange, ${combination}`);
   const checks = [
     compare(
@@ -164,12 +166,12 @@ export function webUnderForce(input: WebForceInput, philosophy: Philosophy, shee
     return [...checks, unproven(WITH_BENDING, EN1993_1_5('7.2'), 'instability', reason, inner)];
   }
   const W = bendingModulus(section, sectionClass, fy, inner?.scope('Modulus'));
-  const Mpl = (W * fy) / GAMMA_M0;
+  const Mpl = (W * fy) / annex.gammaM0;
   const sum = (force / resistance + (0.8 * Math.abs(moment)) / Mpl) / 1.4;
   inner?.given('M_Ed', Math.abs(moment), 'moment', 'largest moment of the member');
   inner?.given('W_y', W, 'sectionModulus', `modulus of class ${sectionClass}`, section.designation);
-  inner?.given('gamma_M0', GAMMA_M0, 'ratio', 'partial factor', 'EN 1993-1-1 NA.2.15');
-  inner?.step('M_cRd', 'W_y * f_y / gamma_M0', { W_y: W, f_y: fy, gamma_M0: GAMMA_M0 }, Mpl, 'moment', 'EN 1993-1-5 4.6, 7.2');
+  inner?.given('gamma_M0', annex.gammaM0, 'ratio', 'partial factor', annex.partialFactors);
+  inner?.step('M_cRd', 'W_y * f_y / gamma_M0', { W_y: W, f_y: fy, gamma_M0: annex.gammaM0 }, Mpl, 'moment', 'EN 1993-1-5 4.6, 7.2');
   inner?.step(
     'R',
     '(F_Ed / F_Rd + 0.8 * M_Ed / M_cRd) / 1.4',
