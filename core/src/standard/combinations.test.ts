@@ -54,6 +54,19 @@ const EUROPEAN = {
   1  0.3  0.8  0  0    0    0  0`,
 };
 
+/** EN 1990 by its recommended values: psi0 of wind 0.6, of roofs 0; xi 0.85, so that 0.85 * 1.35 = 1.1475. */
+const leadingRecommended = (G: number) => `
+  ${G}  1.5   1.5  0    0.75  0.9  0  0
+  ${G}  1.05  1.5  0    1.5   0.9  0  0
+  ${G}  1.05  1.5  0    0.75  1.5  0  0
+  ${G}  1.5   1.5  1.5  0     0    0  0`;
+const RECOMMENDED = {
+  '6.10': leadingRecommended(1.35) + leadingRecommended(1) + EVENTS,
+  '6.10ab': `
+  1.35  1.05  1.5  0  0.75  0.9  0  0
+  1.35  1.05  1.5  0  0     0    0  0${leadingRecommended(1.1475)}${leadingRecommended(1)}${EVENTS}`,
+};
+
 /** ASCE 7-16 2.3.1, 2.3.6, 2.5.2.1; 2.4.1, 2.4.5. Roof live load and snow each tried; the last lines are the office rule. */
 const AMERICAN = {
   LRFD: `
@@ -121,6 +134,7 @@ const rules = (family: keyof typeof STANDARDS, id: string) => STANDARDS[family].
 describe('combinations of every limit state against tables written by hand', () => {
   it.each(['6.10', '6.10ab'] as const)('EN 1990, strength, %s', (id) => {
     expect(rowsOf(rules('european', id).strength(CASES))).toEqual(table(EUROPEAN[id]));
+    expect(rowsOf(rules('recommended', id).strength(CASES))).toEqual(table(RECOMMENDED[id]));
   });
   it.each(['characteristic', 'frequent', 'quasiPermanent'] as const satisfies readonly ServiceLevel[])(
     'EN 1990, serviceability, %s',

@@ -1,6 +1,6 @@
 import type { ImposedReduction, LoadCase, Nature, ReducibleFloor, ReductionRole, Use } from '../../load';
 import type { Sheet } from '../../sheet';
-import type { Curve } from './steel/buckling';
+import type { Curve } from './steel/curve';
 
 /** Factors of a variable action, EN 1990 table A1.1. */
 export interface Psi {

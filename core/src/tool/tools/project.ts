@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { itemSchema, requireConsistent, type Item } from '../../building';
+import { defaultBrief, itemSchema, requireConsistent, type Item } from '../../building';
+import { FAMILIES, profileOf } from '../../family';
 import {
   allAssumptions,
   computeProject,
@@ -32,33 +33,15 @@ function projectOf(items: readonly unknown[]) {
   return computeProject(list);
 }
 
+const { samples } = profileOf(FAMILIES[0]);
+
+/** One bay of a floor by the first family. */
 const smallBuilding = {
   items: [
     {
       id: 'brief',
       kind: 'brief',
-      body: {
-        name: 'One bay',
-        family: 'european',
-        units: 'SI',
-        combinationRule: '6.10',
-        grade: 'S355',
-        hollowGrade: 'S355H',
-        roundGrade: 'S355H',
-        concrete: 'C30/37',
-        reinforcement: 'B500B',
-        bar: '12',
-        cover: 50,
-        bearing: '150 kPa',
-        bearingBasis: 'gross',
-        soilUnitWeight: '18 kN/m3',
-        concreteUnitWeight: '25 kN/m3',
-        foundingDepth: '1 m',
-        footingStep: 50,
-        deflectionVariable: 360,
-        deflectionTotal: 250,
-        deflectionTransfer: 500,
-      },
+      body: defaultBrief('One bay', FAMILIES[0]),
     },
     { id: 'L1', kind: 'level', body: { name: 'Floor', elevation: '3 m' } },
     { id: 'L0', kind: 'level', body: { name: 'Ground', elevation: 0 } },
@@ -76,12 +59,12 @@ const smallBuilding = {
     {
       id: 'C1',
       kind: 'column',
-      body: { mark: 'C1', at: { x: 0, y: 0 }, base: 'L0', top: 'L1', by: 'F1', section: 'UC 152x152x23', ownWeight: '0.3 kN/m' },
+      body: { mark: 'C1', at: { x: 0, y: 0 }, base: 'L0', top: 'L1', by: 'F1', section: samples.column, ownWeight: '0.3 kN/m' },
     },
     {
       id: 'C2',
       kind: 'column',
-      body: { mark: 'C2', at: { x: '6 m', y: 0 }, base: 'L0', top: 'L1', by: 'F2', section: 'UC 152x152x23', ownWeight: '0.3 kN/m' },
+      body: { mark: 'C2', at: { x: '6 m', y: 0 }, base: 'L0', top: 'L1', by: 'F2', section: samples.column, ownWeight: '0.3 kN/m' },
     },
     {
       id: 'B1',
@@ -91,7 +74,7 @@ const smallBuilding = {
         level: 'L1',
         from: { x: 0, y: 0 },
         to: { x: '6 m', y: 0 },
-        section: 'UB 356x127x33',
+        section: samples.floorBeam,
         ownWeight: '0.4 kN/m',
         supports: [
           { at: 0, by: 'C1' },

@@ -3,6 +3,7 @@ import { isReadBy, TYPED_BEAM, typedBeam, typedBeamSheet } from '../../design';
 import { BadInput } from '../../error';
 import { LOAD_NATURES, SERVICE_LEVELS, USES, usedAs } from '../../load';
 import { quantity } from '../../quantity';
+import { FAMILIES, profileOf } from '../../family';
 import { STANDARDS, philosophyOf } from '../../standard';
 import { defineTool } from '../tool';
 import { designation, text } from '../../schema';
@@ -43,14 +44,15 @@ function requireRead(input: {
   }
 }
 
-const families = Object.keys(STANDARDS) as [keyof typeof STANDARDS, ...(keyof typeof STANDARDS)[]];
+const [family] = FAMILIES;
+const { samples, brief } = profileOf(family);
 
 export const steelBeamLine = defineTool({
   id: 'steel.beam.line',
   title: 'Steel beam of any number of spans',
   summary: 'Typed spans and unfactored loads: combinations, arrangements of variable load, every check, deflection and reactions by case.',
   input: z.strictObject({
-    family: z.enum(families).describe('family of codes'),
+    family: z.enum(FAMILIES).describe('family of codes'),
     philosophy: designation().optional().describe('philosophy; left out: the first of the family'),
     section: designation().describe('designation of the catalogue, or an own shape'),
     grade: designation().describe('steel grade'),
@@ -105,9 +107,9 @@ export const steelBeamLine = defineTool({
   }),
   kinds: { at: 'length', value: 'force' },
   example: {
-    family: 'european',
-    section: 'UB 406x178x54',
-    grade: 'S355',
+    family,
+    section: samples.floorBeam,
+    grade: brief.grade,
     length: '11 m',
     supports: [0, '6 m', '11 m'],
     restraint: 'floor',

@@ -306,7 +306,14 @@ function anchorage(
     sheet.step('z_e', 'a - x / 2 + 0.15 * c', { a, x, c: column }, ze, 'sectionLength', '9.8.2.2(2)', 'external lever arm');
     sheet.step('z_i', 'min(z, 0.9 * d)', { z, d }, zi, 'sectionLength', '9.8.2.2(3)');
     sheet.step('F_s', 'R * z_e / z_i', { R, z_e: ze, z_i: zi }, Fs, 'force', '(9.13)', 'force to be anchored');
-    sheet.step('f_ctd', '0.7 * f_ctm / gamma_C', { f_ctm: concrete.fctm ?? 0, gamma_C: annex.gammaC }, fctd, 'stress', '3.1.6(2)');
+    sheet.step(
+      'f_ctd',
+      `${annex.alphaCT === 1 ? '' : `${annex.alphaCT} * `}0.7 * f_ctm / gamma_C`,
+      { f_ctm: concrete.fctm ?? 0, gamma_C: annex.gammaC },
+      fctd,
+      'stress',
+      '3.1.6(2)',
+    );
     sheet.given('eta_2', eta2, 'ratio', 'bar size', 'EN 1992-1-1 8.4.2(2)');
     sheet.step('f_bd', '2.25 * eta_2 * f_ctd', { eta_2: eta2, f_ctd: fctd }, fbd, 'stress', '(8.2)', 'bond strength, good conditions');
     sheet.step(

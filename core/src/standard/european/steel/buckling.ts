@@ -1,12 +1,8 @@
 import type { SteelAnnex } from '../annex';
+import { IMPERFECTION, type Curve } from './curve';
 import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 import type { Axis } from '../../standard';
-
-export type Curve = 'a0' | 'a' | 'b' | 'c' | 'd';
-
-/** Imperfection factors alpha, EN 1993-1-1 table 6.1. */
-export const IMPERFECTION: Record<Curve, number> = { a0: 0.13, a: 0.21, b: 0.34, c: 0.49, d: 0.76 };
 
 /**
  * Buckling curve about an axis, EN 1993-1-1 table 6.2; grades up to S450. Catalogued hollow shapes are hot-finished; own ones are taken

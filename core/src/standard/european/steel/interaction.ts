@@ -255,7 +255,7 @@ export function bendingAndCompression(annex: SteelAnnex, input: Input, sheet?: S
           'M_czRd',
           Mcz!,
           'moment',
-          `bending resistance, minor axis, ${sectionClass === 3 ? 'elastic: the section is of class 3' : 'from above'}`,
+          `bending resistance, minor axis, ${sectionClass === 3 ? 'elastic: the section is of class 3' : 'from above'}${annex.gammaM0 === annex.gammaM1 ? '' : ', with gamma_M1'}`,
         );
       }
       inner.given('R_max', 1, 'ratio', 'at most');

@@ -5,7 +5,7 @@ import { heldFlangeFactor } from '../../heldFlange';
 import { bySense, type Segment } from '../../standard';
 import type { SteelGrade } from '../../../material';
 import { bentAngle } from './effectiveAngle';
-import { IMPERFECTION, type Curve } from './buckling';
+import { IMPERFECTION, type Curve } from './curve';
 import { correctionFactor, generalCorrection } from './diagramCorrection';
 
 interface Curves {
@@ -274,7 +274,7 @@ function angleResistance(annex: SteelAnnex, section: Section, segment: Segment, 
       { E, A, i_v: iv, t, L, w },
       Mcr,
       'moment',
-      '6.3.2.2(2); AISC 360-16 (F10-4)',
+      '6.3.2.2(2); elastic theory of single angles',
       'elastic critical moment, uniform moment',
     );
   }

@@ -80,7 +80,13 @@ function angleBuckling(annex: SteelAnnex, { section, grade, fy, L }: Input, shee
   const inner = sheet?.scope('About the major principal axis');
   inner?.given('W_y', Wu, 'sectionModulus', 'elastic modulus, major principal axis');
   inner?.given('L', L, 'length', 'the longer of the lengths for bending and for twisting');
-  inner?.given('M_cr', Mcr, 'moment', 'elastic critical moment, uniform moment, the longer leg pressed', 'AISC 360-16 (F10-4)');
+  inner?.given(
+    'M_cr',
+    Mcr,
+    'moment',
+    'elastic critical moment, uniform moment, the longer leg pressed',
+    '6.3.2.2(2); elastic theory of single angles',
+  );
   const MbU = lateralTorsionalResistance(annex, section, Wu, fy, Mcr, 1, inner);
   return addedUp(annex, MbU, Wv, fy, alongV, alongU, sheet);
 }

@@ -15,7 +15,7 @@ interface NominalInput extends SteelColumnInput {
   readonly tension: number;
 }
 
-const CLAUSE = EN1993_1_1('6.3.3; UK simple construction (SN048)');
+const CLAUSE = EN1993_1_1('6.3.3; simple construction (SN048)');
 const NAME = { id: 'axial-force-and-nominal-moments', name: 'Axial force and nominal moments' } as const;
 
 /**
@@ -82,8 +82,15 @@ export function nominalMoments(annex: SteelAnnex, input: NominalInput, sheet?: S
     }
     if (minor !== 0) {
       inner.given('M_z', Math.abs(minor), 'moment', 'nominal moment, minor axis');
-      terms.push('1.5 * M_z / M_czRd');
-      Object.assign(inputs, { M_z: Math.abs(minor), M_czRd: Mz! });
+      const isDearer = Mz! < Mc!;
+      if (isDearer) {
+        const factors = { M_czRd: Mc!, gamma_M0: annex.gammaM0, gamma_M1: annex.gammaM1 };
+        inner.given('gamma_M0', annex.gammaM0, 'ratio', 'partial factor', annex.partialFactors);
+        inner.given('gamma_M1', annex.gammaM1, 'ratio', 'partial factor', annex.partialFactors);
+        inner.step('M_czb', 'M_czRd * gamma_M0 / gamma_M1', factors, Mz!, 'moment', CLAUSE, 'beside buckling');
+      }
+      terms.push(`1.5 * M_z / ${isDearer ? 'M_czb' : 'M_czRd'}`);
+      Object.assign(inputs, { M_z: Math.abs(minor), [isDearer ? 'M_czb' : 'M_czRd']: Mz! });
     }
     inner.step('R', terms.join(' + '), inputs, sum, 'ratio', CLAUSE, 'sum of the parts');
     inner.given('R_max', 1, 'ratio', 'at most');
