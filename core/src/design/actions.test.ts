@@ -36,13 +36,13 @@ const gust = (id: string, loadCase: Side | null, force: number, more: object = {
 /** Uses of every check of every member, the worst of each name. */
 function usesOf(items: readonly Item[]): Map<string, number> {
   const uses = new Map<string, number>();
-  const { members, footings } = computeProject(items);
+  const { designs } = computeProject(items);
   const note = (id: string, checks: readonly { name: string; utilisation: number | null }[]) => {
     for (const { name, utilisation } of checks)
       uses.set(`${id} ${name}`, Math.max(uses.get(`${id} ${name}`) ?? 0, utilisation ?? Infinity));
   };
-  for (const [id, { results }] of members) for (const { checks } of results) note(id, checks);
-  for (const [id, { checks }] of footings) note(id, checks);
+  for (const { id, results } of designs.members()) for (const { checks } of results) note(id, checks);
+  for (const { id, checks } of designs.footings()) note(id, checks);
   return uses;
 }
 
@@ -82,7 +82,7 @@ describe.each(FAMILIES)('wind from either side, %s', (family) => {
   });
   it('stands on sheets that re-evaluate, by the name of its case', () => {
     const result = computeProject(both);
-    for (const id of [...result.members.keys(), ...result.footings.keys()]) {
+    for (const id of [...result.designs.members().map(({ id }) => id), ...result.designs.footings().map(({ id }) => id)]) {
       const sheet = sheetFor(result, id);
       if (sheet) expect(audit(sheet.entries, evaluate)).toEqual([]);
     }
@@ -195,8 +195,8 @@ it('a change of the action alone is computed as from nothing', () => {
   for (const more of [{}, { relation: 'together' }, { direction: 'bothWays' }, {}]) {
     const items = [...base, sides(more), ...loads];
     const [kept, fresh] = [engine.run(items), computeProject(items)];
-    for (const [id, { results }] of fresh.members) expect(kept.members.get(id)!.results, id).toEqual(results);
-    for (const [id, { checks }] of fresh.footings) expect(kept.footings.get(id)!.checks, id).toEqual(checks);
+    for (const { id, results } of fresh.designs.members()) expect(kept.designs.member(id)!.results, id).toEqual(results);
+    for (const { id, checks } of fresh.designs.footings()) expect(kept.designs.footing(id)!.checks, id).toEqual(checks);
     expect(kept.looseEnds).toEqual(fresh.looseEnds);
   }
 });

@@ -38,12 +38,12 @@ export class AssumptionBook {
   private last: Building | null = null;
 
   /**
-   * @param designs of members and footings
+   * @param designs by item
    * @param redesigned those among them that may be others than the last time, or gone; null: all
    */
   read(
     building: Building,
-    designs: readonly ReadonlyMap<string, { readonly assumptions: readonly Text[] }>[],
+    designs: ReadonlyMap<string, { readonly assumptions: readonly Text[] }>,
     redesigned: Iterable<string> | null,
   ): void {
     const { last } = this;
@@ -57,7 +57,7 @@ export class AssumptionBook {
       building.walls.forEach((wall, id) => this.write(building, id, wallAssumptions(wall)));
       for (const id of building.stripFootings.keys()) this.write(building, id, [STRIP]);
       building.panels.forEach((panel, id) => this.write(building, id, panelAssumptions(panel)));
-      for (const map of designs) map.forEach(({ assumptions }, id) => this.write(building, id, assumptions));
+      designs.forEach(({ assumptions }, id) => this.write(building, id, assumptions));
       this.news = null;
       return;
     }
@@ -74,7 +74,7 @@ export class AssumptionBook {
     again(last.stripFootings, building.stripFootings, () => [STRIP]);
     again(last.panels, building.panels, panelAssumptions);
     for (const id of redesigned) {
-      const design = designs.map((map) => map.get(id)).find((found) => found !== undefined);
+      const design = designs.get(id);
       if (design) this.write(building, id, design.assumptions);
       // not designed yet, or gone; items of other kinds keep theirs
       else if (!building.hangers.has(id) && !building.walls.has(id) && !building.stripFootings.has(id) && !building.panels.has(id))

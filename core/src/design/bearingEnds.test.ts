@@ -34,7 +34,7 @@ function bay(past: number, more: object = {}): Item[] {
     }),
   ];
 }
-const beamOf = (items: Item[]) => computeProject(items).members.get('B')!;
+const beamOf = (items: Item[]) => computeProject(items).designs.member('B')!;
 const worst = (items: Item[]) => Math.max(...beamOf(items).results[0]!.checks.map(({ utilisation }) => utilisation ?? Infinity));
 
 describe('a beam drawn past its bearing point', () => {

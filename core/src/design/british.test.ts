@@ -14,7 +14,7 @@ const { british } = STANDARDS;
 const [philosophy] = british.loads.philosophies;
 const project = (more: Parameters<typeof bay>[0] = {}) => computeProject(bay({ family: 'british', ...more }));
 const named = (result: ReturnType<typeof computeProject>, id: string, name: string) =>
-  result.members.get(id)!.results[0]!.checks.find(isCheck(name))!;
+  result.designs.member(id)!.results[0]!.checks.find(isCheck(name))!;
 
 describe('what BS 5950-1 does not read', () => {
   it('is kept with the beam, and named on its sheet as not used', () => {
@@ -22,7 +22,7 @@ describe('what BS 5950-1 does not read', () => {
       item.kind === 'beam' ? { ...item, body: { ...item.body, untwisted: true } } : item,
     ) as ReturnType<typeof bay>;
     const result = computeProject(items);
-    const beam = [...result.members.values()].find(({ id }) => result.building.beams.has(id))!;
+    const beam = result.designs.members().find(({ id }) => result.building.beams.has(id))!;
     const notes = JSON.stringify(sheetFor(result, beam.id, philosophy!.id)!.entries);
     expect(notes).toContain('not used by BS 5950-1');
     expect(JSON.stringify([...result.assumptions.values()])).not.toContain('untwisted');
@@ -81,12 +81,12 @@ describe('a building by BS 5950-1', () => {
   it('is checked whole, and its sheets re-evaluate', () => {
     const result = project();
     for (const id of ['B1', 'C1']) {
-      const design = result.members.get(id)!;
+      const design = result.designs.member(id)!;
       expect(design.reason).toBeNull();
       expect(design.verdict).not.toBe('unproven');
       expect(audit(sheetFor(result, id)!.entries, evaluate)).toEqual([]);
     }
-    expect(result.footings.get('F1')!.verdict).not.toBe('unproven');
+    expect(result.designs.footing('F1')!.verdict).not.toBe('unproven');
   });
   it('by hand: 1.4 and 1.6, and deflection with 205 GPa', () => {
     const result = project();

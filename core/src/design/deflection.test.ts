@@ -12,7 +12,7 @@ const ofUniform = (load: number, length = 6000) => (5 * load * length ** 4) / (3
 const permanent = 4.5 + (findSection(section).mass * 1e3 * 9.80665) / 1e3;
 
 function checksOf(more: Parameters<typeof bay>[0]) {
-  const checks = computeProject(bay({ ...more, beam: { section, ...more?.beam } })).members.get('B1')!.results[0]!.checks;
+  const checks = computeProject(bay({ ...more, beam: { section, ...more?.beam } })).designs.member('B1')!.results[0]!.checks;
   return (name: string) => checks.find(isCheck(name));
 }
 
@@ -62,7 +62,7 @@ describe('deflection limits by what a beam serves', () => {
         }),
         item('load', 'tip', { label: 'tip', on: 'B1', type: 'point', nature: 'imposed', use: 'B', at: 6000, force: '60 kN' }),
       ])
-        .members.get('B1')!
+        .designs.member('B1')!
         .results[0]!.checks.find(isCheck('deflection-variable'))!;
     expect(overhang('floor').capacity).toBeCloseTo(2000 / 180, 9);
     expect(overhang('floor').reason).toBe('overhang at the end');
@@ -110,7 +110,7 @@ describe('precamber', () => {
       }),
     ];
     const project = computeProject(items);
-    expect(project.members.get('B1')!.results[0]!.checks.map(({ id }) => id)).not.toContain('precamber');
+    expect(project.designs.member('B1')!.results[0]!.checks.map(({ id }) => id)).not.toContain('precamber');
     expect(JSON.stringify(sheetFor(project, 'B1')!.entries)).toContain('Precamber is counted for beams of one span');
   });
 });
@@ -118,7 +118,7 @@ describe('precamber', () => {
 describe('the combination under which deflection is looked at', () => {
   const under = (deflectionCombination: string, family: 'european' | 'american' = 'european') =>
     computeProject(bay({ family, beam: family === 'european' ? { section } : {}, brief: { deflectionCombination } }))
-      .members.get('B1')!
+      .designs.member('B1')!
       .results[0]!.checks.filter(({ id }) => id.startsWith('deflection'));
   it('takes the value of offices by EN 1990: 1, psi1 of 0.5, psi2 of 0.3', () => {
     for (const [level, psi, name] of [
@@ -134,7 +134,7 @@ describe('the combination under which deflection is looked at', () => {
   });
   it('changes no pad: bearing stays under the characteristic one', () => {
     const pads = ['characteristic', 'quasiPermanent'].map(
-      (deflectionCombination) => computeProject(bay({ brief: { deflectionCombination } })).footings.get('F1')!.pressure,
+      (deflectionCombination) => computeProject(bay({ brief: { deflectionCombination } })).designs.footing('F1')!.pressure,
     );
     expect(pads[0]).toBe(pads[1]);
   });

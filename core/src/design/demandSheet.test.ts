@@ -34,7 +34,7 @@ function sums(entries: readonly Entry[]): { sum: number; beside: number[] }[] {
 it('a sheet says its verdict and what governs at its top and at its end', () => {
   const result = computeProject(ebbwickSailLoft());
   let count = 0;
-  for (const design of [...result.members.values(), ...result.footings.values()]) {
+  for (const design of [...result.designs.members(), ...result.designs.footings()]) {
     if (!design.governing) continue;
     const { entries } = sheetFor(result, design.id)!;
     const [first, last] = [entries[0]!, entries.at(-1)!].map((entry) => (entry.type === 'conclusion' ? entry.text : ''));

@@ -25,7 +25,7 @@ import {
 describe('a beam, by hand', () => {
   // own weight 54.1 kg/m; floor 4.5 and office 9.0 kN/m over 6 m
   const project = computeProject(bay());
-  const beam = project.members.get('B1')!;
+  const beam = project.designs.member('B1')!;
   const find = (name: string) => beam.results[0]!.checks.find(isCheck(name))!;
   it('takes the worse of 6.10a and 6.10b', () => {
     const g = 4.5 + 0.0541 * 9.80665;
@@ -41,9 +41,9 @@ describe('a beam, by hand', () => {
   });
   it('held by the floor does not buckle; unheld it does, and then carries less', () => {
     expect(beam.results[0]!.checks.map(({ id }) => id)).not.toContain('lateral-torsional-buckling');
-    const free = computeProject(bay({ beam: { restraint: 'supports' } })).members.get('B1')!;
+    const free = computeProject(bay({ beam: { restraint: 'supports' } })).designs.member('B1')!;
     expect(free.results[0]!.checks.find(isCheck('lateral-torsional-buckling'))!.utilisation!).toBeGreaterThan(find('bending').utilisation!);
-    const held = computeProject(bay({ beam: { restraint: 'points', restraintPoints: [2000, 4000] } })).members.get('B1')!;
+    const held = computeProject(bay({ beam: { restraint: 'points', restraintPoints: [2000, 4000] } })).designs.member('B1')!;
     expect(held.results[0]!.checks.find(isCheck('lateral-torsional-buckling'))!.utilisation!).toBeLessThan(
       free.results[0]!.checks.find(isCheck('lateral-torsional-buckling'))!.utilisation!,
     );
@@ -72,7 +72,7 @@ describe('a beam, by hand', () => {
         },
       }),
     );
-    const combinations = over.members.get('B1')!.results[0]!.checks.map((check) => check.combination);
+    const combinations = over.designs.member('B1')!.results[0]!.checks.map((check) => check.combination);
     expect(combinations.some((name) => name?.endsWith('variable on span 1'))).toBe(true);
     expect(beam.results[0]!.checks.some((check) => check.combination?.includes('variable on'))).toBe(false);
   });
@@ -104,7 +104,9 @@ describe('a beam, by hand', () => {
       });
     const pressed = item('load', 'q', { label: 'tank', on: 'P', type: 'point', nature: 'permanent', force: '200 kN' });
     const project = (beam: object) =>
-      computeProject(bay({ beam, extra: [item('level', 'L2', { name: 'Roof', elevation: 6000 }), post(''), pressed] })).members.get('B1')!;
+      computeProject(bay({ beam, extra: [item('level', 'L2', { name: 'Roof', elevation: 6000 }), post(''), pressed] })).designs.member(
+        'B1',
+      )!;
     const web = (beam: object) => project(beam).results[0]!.checks.find(isCheck('web-under-a-force-through-its-flange'))!;
     expect(project({}).results[0]!.checks.find(isCheck('deflection-variable'))!.capacity).toBeCloseTo(12, 9);
     // 1.35 * 200 kN and what the post weighs; the allowance of its section is taken down with it
@@ -115,13 +117,13 @@ describe('a beam, by hand', () => {
   });
   it('without a section, or with one that is not known, it is unproven with the reason', () => {
     const none = computeProject(bay({ beam: { section: null } }));
-    expect(none.members.get('B1')).toMatchObject({ verdict: 'unproven', reason: 'No section is chosen.' });
+    expect(none.designs.member('B1')).toMatchObject({ verdict: 'unproven', reason: 'No section is chosen.' });
     expect(none.looseEnds.map((end) => end.title)).toContain('B1 has no section');
     const old = computeProject(bay({ beam: { section: null, status: 'existing' } }));
-    expect(old.members.get('B1')).toMatchObject({ verdict: 'unproven', reason: expect.stringContaining('does not prove') });
+    expect(old.designs.member('B1')).toMatchObject({ verdict: 'unproven', reason: expect.stringContaining('does not prove') });
     expect(old.looseEnds.map((end) => end.title)).toContain('The section of B1 is not known');
-    expect(computeProject(bay({ beam: { section: 'UB 1x2x3' } })).members.get('B1')!.reason).toContain('not in the catalogue');
-    expect(computeProject(bay({ beam: { grade: 'S999' } })).members.get('B1')!.reason).toContain('not known');
+    expect(computeProject(bay({ beam: { section: 'UB 1x2x3' } })).designs.member('B1')!.reason).toContain('not in the catalogue');
+    expect(computeProject(bay({ beam: { grade: 'S999' } })).designs.member('B1')!.reason).toContain('not known');
   });
 });
 
@@ -208,7 +210,7 @@ describe('unbraced segments', () => {
 
 describe('American members', () => {
   it('show both philosophies, each on its own loads', () => {
-    const { results } = computeProject(bay({ family: 'american' })).members.get('B1')!;
+    const { results } = computeProject(bay({ family: 'american' })).designs.member('B1')!;
     expect(results.map((result) => result.philosophy)).toEqual(['LRFD', 'ASD']);
     const [lrfd, asd] = results.map((result) => result.checks.find(isCheck('bending-yielding'))!);
     const g = 4.5 + (findSection('W16X26').mass * 9806.65) / 1000;
@@ -216,7 +218,7 @@ describe('American members', () => {
     expect(asd!.demand! / 1e6).toBeCloseTo(((g + 9) * 36) / 8, 4);
   });
   it('a project that works by ASD lists it first', () => {
-    const { results } = computeProject(bay({ family: 'american', brief: { combinationRule: 'ASD' } })).members.get('B1')!;
+    const { results } = computeProject(bay({ family: 'american', brief: { combinationRule: 'ASD' } })).designs.member('B1')!;
     expect(results.map((result) => result.philosophy)).toEqual(['ASD', 'LRFD']);
   });
   it('a family refuses the philosophy of another', () => {
@@ -233,7 +235,7 @@ describe('pads', () => {
   });
   it('are sized on service loads and strengthened for factored ones, from the same reactions', () => {
     const project = computeProject(bay());
-    const pad = project.footings.get('F1')!;
+    const pad = project.designs.footing('F1')!;
     const { sum } = project.takedown.members.get('F1')!;
     const service = sum['permanent']! + sum['imposed-B']!;
     const bearing = pad.checks.find(isCheck('bearing'))!;
@@ -246,27 +248,27 @@ describe('pads', () => {
   });
   it('enter the balance with their backfill, on both sides', () => {
     const project = computeProject(bay());
-    const weight = [...project.footings.values()].reduce((sum, pad) => sum + pad.padWeight + pad.backfillWeight, 0);
+    const weight = project.designs.footings().reduce((sum, pad) => sum + pad.padWeight + pad.backfillWeight, 0);
     const bare = project.takedown.balance.find((line) => line.loadCase.id === 'permanent')!;
     const whole = project.balance.find((line) => line.loadCase.id === 'permanent')!;
     expect(whole.applied.force - bare.applied.force).toBeCloseTo(weight, 6);
     expect(whole.delivered.force - bare.delivered.force).toBeCloseTo(weight, 6);
   });
   it('grow with the load that comes down', () => {
-    const [light, heavy] = ['3 kN/m2', '8 kN/m2'].map((q) => computeProject(bay({ q })).footings.get('F1')!.width);
+    const [light, heavy] = ['3 kN/m2', '8 kN/m2'].map((q) => computeProject(bay({ q })).designs.footing('F1')!.width);
     expect(heavy!).toBeGreaterThan(light!);
   });
   it('say when the soil cannot carry it, when nothing stands on them, and when the load is off the middle', () => {
-    expect(computeProject(bay({ brief: { bearing: '12 kPa' } })).footings.get('F1')!.reason).toContain('cannot carry');
+    expect(computeProject(bay({ brief: { bearing: '12 kPa' } })).designs.footing('F1')!.reason).toContain('cannot carry');
     const empty = computeProject(bay({ extra: [item('footing', 'F9', { mark: 'F9', at: { x: 0, y: 9000 }, level: 'L0' })] }));
-    expect(empty.footings.get('F9')!.reason).toBe('Nothing stands on it.');
+    expect(empty.designs.footing('F9')!.reason).toBe('Nothing stands on it.');
     const shifted = computeProject(
       bay({ extra: [] }).map((entry) =>
         entry.id === 'F1' ? item('footing', 'F1', { mark: 'F1', at: { x: 120, y: 0 }, level: 'L0' }) : entry,
       ),
     );
-    expect(shifted.footings.get('F1')!.checks.find(isCheck('eccentric-load'))!.reason).toContain('120 mm off');
-    expect(shifted.footings.get('F1')!.verdict).toBe('unproven');
+    expect(shifted.designs.footing('F1')!.checks.find(isCheck('eccentric-load'))!.reason).toContain('120 mm off');
+    expect(shifted.designs.footing('F1')!.verdict).toBe('unproven');
     expect(shifted.looseEnds.find((end) => end.key === 'eccentric:F1')!.why).toContain('C1 stands 120 mm off its axis');
   });
   it('rule of thumb: 45 degrees, 150 mm at least, only within its limits', () => {
@@ -275,7 +277,7 @@ describe('pads', () => {
     expect(pad({ width: 300 }).demand).toBe(150);
     expect(pad({ load: 121_000 }).reason).toContain('above 120 kN');
     expect(pad({ width: 1400 }).reason).toContain('wider');
-    const small = computeProject(bay({ length: 3000, q: '1.5 kN/m2', footing: { method: 'ruleOfThumb' } })).footings.get('F1')!;
+    const small = computeProject(bay({ length: 3000, q: '1.5 kN/m2', footing: { method: 'ruleOfThumb' } })).designs.footing('F1')!;
     expect(small.bars).toBeNull();
     expect(small.verdict).not.toBe('short');
     expect(small.thickness).toBeGreaterThanOrEqual((small.width - 157.6) / 2);
@@ -293,7 +295,7 @@ describe('sizing', () => {
     const full = list.filter(({ designation }) => {
       const design = computeProject(
         items.map((entry) => (entry.id === 'B1' ? ({ ...entry, body: { ...entry.body, section: designation } } as Item) : entry)),
-      ).members.get('B1')!;
+      ).designs.member('B1')!;
       return worstVerdict(design.results[0]!.checks) === 'carries' || worstVerdict(design.results[0]!.checks) === 'tight';
     });
     expect(best.designation).toBe(full[0]!.designation);
@@ -313,7 +315,7 @@ describe('a project that is edited', () => {
   it('gives what a fresh computation gives, and keeps the design of what was not touched', () => {
     const engine = new ProjectEngine();
     let items: Item[] = ebbwick();
-    const first = new Map(engine.run(items).members);
+    const first = new Map(engine.run(items).designs.all);
     items = items.map((entry) =>
       entry.kind === 'buildUp' && entry.id === 'gallery-floor'
         ? { ...entry, body: { ...entry.body, layers: entry.body.layers.map((layer) => ({ ...layer, load: layer.load * 1.5 })) } }
@@ -321,16 +323,25 @@ describe('a project that is edited', () => {
     );
     const second = engine.run(items);
     const fresh = computeProject(items);
-    expect([...second.members.keys()].sort()).toEqual([...fresh.members.keys()].sort());
-    for (const [id, design] of fresh.members) expect(second.members.get(id)).toEqual(design);
-    for (const [id, design] of fresh.footings) expect(second.footings.get(id)).toEqual(design);
+    expect(
+      second.designs
+        .members()
+        .map(({ id }) => id)
+        .sort(),
+    ).toEqual(
+      fresh.designs
+        .members()
+        .map(({ id }) => id)
+        .sort(),
+    );
+    for (const [id, design] of fresh.designs.all) expect(second.designs.get(id)).toEqual(design);
     expect(second.looseEnds).toEqual(fresh.looseEnds);
     expect(second.balance).toEqual(fresh.balance);
     // the gallery hangs from T3 and T4 and comes down on lines C and D
-    expect(second.members.get('GB1')).not.toBe(first.get('GB1'));
-    expect(second.members.get('TG1')).not.toBe(undefined);
-    expect(second.members.get('HB1')).toBe(first.get('HB1'));
-    expect(second.members.get('C-A1')).toBe(first.get('C-A1'));
+    expect(second.designs.member('GB1')).not.toBe(first.get('GB1'));
+    expect(second.designs.member('TG1')).not.toBe(undefined);
+    expect(second.designs.member('HB1')).toBe(first.get('HB1'));
+    expect(second.designs.member('C-A1')).toBe(first.get('C-A1'));
   });
   it('after any edits it is what a fresh computation gives, also when the designs come bit by bit', () => {
     const start = tallowWharf({ baysX: 2, baysY: 2, storeys: 3, irregularity: 0.5 });
@@ -345,7 +356,7 @@ describe('a project that is edited', () => {
         const engine = new ProjectEngine();
         let items: readonly Item[] = start;
         // what a screen holds that is told only what is news
-        const screen = { members: new Map(), footings: new Map(), assumptions: new Map(), ledgers: new Map(), panels: new Map() };
+        const screen = { designs: new Map(), assumptions: new Map(), ledgers: new Map(), panels: new Map() };
         const tell = (result: ProjectResult, loadsToo: boolean) => {
           const { takedown, redesigned, assumed } = result.news;
           const take = (into: Map<string, unknown>, from: ReadonlyMap<string, unknown>, ids: readonly string[] | null) => {
@@ -353,8 +364,7 @@ describe('a project that is edited', () => {
               if (from.has(id)) into.set(id, from.get(id));
               else into.delete(id);
           };
-          take(screen.members, result.members, redesigned);
-          take(screen.footings, result.footings, redesigned);
+          take(screen.designs, result.designs.all, redesigned);
           take(screen.assumptions, result.assumptions, assumed);
           if (!loadsToo) return;
           take(screen.ledgers, result.takedown.members, takedown.all ? null : [...takedown.fresh, ...takedown.gone]);
@@ -374,13 +384,11 @@ describe('a project that is edited', () => {
         }
         const fresh = computeProject(items);
         const sorted = (map: ReadonlyMap<string, unknown>) => [...map].sort(([a], [b]) => (a < b ? -1 : 1));
-        expect(sorted(now.members)).toEqual(sorted(fresh.members));
-        expect(sorted(now.footings)).toEqual(sorted(fresh.footings));
+        expect(sorted(now.designs.all)).toEqual(sorted(fresh.designs.all));
         expect(sorted(now.assumptions)).toEqual(sorted(fresh.assumptions));
         expect(sorted(now.building.beams)).toEqual(sorted(fresh.building.beams));
         expect(now.openAssumptions).toBe(allAssumptions(fresh.assumptions).filter(({ answer }) => !answer).length);
-        expect(sorted(screen.members)).toEqual(sorted(fresh.members));
-        expect(sorted(screen.footings)).toEqual(sorted(fresh.footings));
+        expect(sorted(screen.designs)).toEqual(sorted(fresh.designs.all));
         expect(sorted(screen.assumptions)).toEqual(sorted(fresh.assumptions));
         expect(sorted(screen.ledgers)).toEqual(sorted(fresh.takedown.members));
         expect(sorted(screen.panels)).toEqual(sorted(fresh.takedown.panels));

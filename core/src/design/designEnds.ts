@@ -62,7 +62,7 @@ function eccentricEnd(id: string, mark: string, checks: readonly Check[]): Loose
 }
 
 /** What design finds missing on a pad. */
-export function footingEnd(id: string, { mark, reason, checks }: FootingDesign): LooseEnd | null {
+export function footingEnd({ id, mark, reason, checks }: FootingDesign): LooseEnd | null {
   if (!reason) return eccentricEnd(id, mark, checks);
   return {
     key: `no-pad:${id}`,
@@ -74,14 +74,20 @@ export function footingEnd(id: string, { mark, reason, checks }: FootingDesign):
   };
 }
 
-/** What design finds missing, in the order of the building. @param found by member and pad */
+/**
+ * What design finds missing, in the order of the building.
+ * @param kinds bodies of what is designed, kind by kind
+ * @param found by the item
+ */
 export function designLooseEnds(
-  { beams, columns, walls, footings, stripFootings }: Building,
+  building: Building,
+  kinds: readonly ReadonlyMap<string, unknown>[],
   found: ReadonlyMap<string, LooseEnd>,
 ): LooseEnd[] {
+  const { beams, columns, walls, footings, stripFootings } = building;
   const ends: LooseEnd[] = [];
   if (found.size > 0)
-    for (const members of [beams, columns, footings])
+    for (const members of kinds)
       for (const id of members.keys()) {
         const end = found.get(id);
         if (end) ends.push(end);

@@ -6,7 +6,7 @@ import { computeProject, sheetFor } from '.';
 import { isCheck } from '../sheet';
 
 const NAME = 'axial-force-and-nominal-moments';
-const column = (items: ReturnType<typeof bay>, id = 'C1') => computeProject(items).members.get(id)!;
+const column = (items: ReturnType<typeof bay>, id = 'C1') => computeProject(items).designs.member(id)!;
 const check = (design: ReturnType<typeof column>, name = NAME) => design.results[0]!.checks.find(isCheck(name));
 
 /** A beam that ends at the other side of column C1, under a strip of 3 m. */
@@ -99,7 +99,7 @@ describe('columns in simple construction', () => {
     const { ProjectEngine } = await import('.');
     const engine = new ProjectEngine();
     const items = bay();
-    const first = engine.run(items).members.get('C1')!;
+    const first = engine.run(items).designs.member('C1')!;
     const turned = items.map((entry) =>
       entry.id === 'C2' || entry.id === 'F2'
         ? { ...entry, body: { ...entry.body, at: { x: 0, y: 6000 } } }
@@ -107,8 +107,8 @@ describe('columns in simple construction', () => {
           ? { ...entry, body: { ...entry.body, to: { x: 0, y: 6000 } } }
           : entry,
     ) as typeof items;
-    const second = engine.run(turned).members.get('C1')!;
+    const second = engine.run(turned).designs.member('C1')!;
     expect(check(first)!.demand).not.toBeCloseTo(check(second)!.demand!, 3);
-    expect(second).toEqual(computeProject(turned).members.get('C1'));
+    expect(second).toEqual(computeProject(turned).designs.member('C1'));
   });
 });

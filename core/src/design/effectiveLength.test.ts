@@ -39,7 +39,7 @@ describe('effective length of a column', () => {
     const capacity = (change: object) => {
       const result = computeProject(bay({ column: change }));
       expect(audit(sheetFor(result, 'C1')!.entries, evaluate)).toEqual([]);
-      return result.members.get('C1')!.results[0]!.checks.find(isCheck('flexural-buckling/minor'))!.capacity!;
+      return result.designs.member('C1')!.results[0]!.checks.find(isCheck('flexural-buckling/minor'))!.capacity!;
     };
     const plain = capacity({});
     expect(capacity({ heldZ: [1500] })).toBeGreaterThan(1.3 * plain);

@@ -31,11 +31,11 @@ describe('a beam that is fixed to a column', () => {
 
   it('is designed for the moment that holds it, as an overhang, on a sheet that re-evaluates', () => {
     const project = computeProject(balcony(true));
-    const { checks } = project.members.get('K1')!.results[0]!;
+    const { checks } = project.designs.member('K1')!.results[0]!;
     const bending = checks.find(isCheck('bending'))!;
     expect(bending.demand! / 1e6).toBeCloseTo(moment, 1);
     expect(checks.find(({ id }) => id.startsWith('deflection-total'))!.reason).toContain('overhang');
-    expect(project.members.get('K1')!.assumptions.map(({ key }) => key)).toContain('fixed-0');
+    expect(project.designs.member('K1')!.assumptions.map(({ key }) => key)).toContain('fixed-0');
     const sheet = sheetFor(project, 'K1')!;
     expect(audit(sheet.entries, evaluate)).toEqual([]);
     expect(JSON.stringify(sheet.entries)).toContain('"symbol":"J_1"');
@@ -43,19 +43,19 @@ describe('a beam that is fixed to a column', () => {
   it('what it is fixed to is not verified, and says how large the moment is', () => {
     for (const family of ['european', 'american', 'british'] as const) {
       const project = computeProject(balcony(true, family));
-      const row = project.members.get('C1')!.results[0]!.checks.find(isCheck(FIXING.id))!;
+      const row = project.designs.member('C1')!.results[0]!.checks.find(isCheck(FIXING.id))!;
       expect(row.verdict).toBe('unproven');
       expect(row.reason).toContain('K1 is fixed to it and brings');
       if (family === 'european') expect(row.reason).toContain(`${moment.toFixed(2).slice(0, 4)}`);
-      expect(project.members.get('C1')!.verdict).toBe('unproven');
+      expect(project.designs.member('C1')!.verdict).toBe('unproven');
       expect(project.looseEnds.some(({ key }) => key === 'fixed:C1')).toBe(true);
       // the pad under it gets the force alone
-      expect(project.footings.get('F1')!.checks.some(isCheck(FIXING.id))).toBe(false);
+      expect(project.designs.footing('F1')!.checks.some(isCheck(FIXING.id))).toBe(false);
     }
   });
   it('an edit of how it is held is seen by what carries it', () => {
     const engine = new ProjectEngine();
-    const rows = (fixed: boolean) => engine.run(balcony(fixed)).members.get('C1')!.results[0]!.checks.filter(isCheck(FIXING.id)).length;
+    const rows = (fixed: boolean) => engine.run(balcony(fixed)).designs.member('C1')!.results[0]!.checks.filter(isCheck(FIXING.id)).length;
     expect([rows(true), rows(false), rows(true)]).toEqual([1, 0, 1]);
   });
   it('supports that are found take how they are held from those that were said to be', () => {
@@ -64,6 +64,6 @@ describe('a beam that is fixed to a column', () => {
     );
     const project = computeProject(items);
     expect(project.building.beams.get('K1')!.supports).toMatchObject([{ by: 'C1', fixed: true }]);
-    expect(project.members.get('K1')!.reason).toBeNull();
+    expect(project.designs.member('K1')!.reason).toBeNull();
   });
 });

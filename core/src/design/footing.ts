@@ -4,7 +4,7 @@ import { combinePressing, type Combination } from '../load';
 import { formatQuantity } from '../quantity';
 import { BARS, concrete as concreteById, REINFORCEMENT } from '../material';
 import { findSection, isSection } from '../section';
-import { byRule, compare, governing, Sheet, unproven, worstVerdict, type Assumption, type Check, type VerdictWord } from '../sheet';
+import { byRule, compare, governing, Sheet, unproven, worstVerdict, type Assumption, type Check } from '../sheet';
 import type { PadStrength } from '../standard';
 import type { MemberLedger } from '../takedown';
 import { recordAxial } from './axialSheet';
@@ -15,10 +15,9 @@ import { COMBINATION, uncombinedChecks } from './uncombined';
 import { reducedSums, reductionAssumption, reductionOf, type MemberReduction } from './reduction';
 import { ruleOfThumbPad } from './ruleOfThumb';
 import { recordTakedown } from './takedownSheet';
+import type { DesignOf } from './designOf';
 
-export interface FootingDesign {
-  readonly id: string;
-  readonly mark: string;
+export interface FootingDesign extends DesignOf<'footing'> {
   /** mm; sized here or as typed. Zero when nothing could be sized. */
   readonly width: number;
   readonly length: number;
@@ -35,12 +34,8 @@ export interface FootingDesign {
   readonly bars: PadStrength['bars'];
   readonly barId: string;
   readonly checks: readonly Check[];
-  readonly verdict: VerdictWord;
-  readonly governing: Check | null;
-  readonly assumptions: readonly Assumption[];
   /** Reduction of imposed load in its design, and what it takes away. */
   readonly reduction: MemberReduction | null;
-  readonly reason: string | null;
 }
 
 export interface Ground {
@@ -237,7 +232,16 @@ export function designFooting(context: Context, id: string, record = false): { d
   const reduction = reductionOf(context, id);
   if (reduction) assumptions.push(reductionAssumption(reduction));
   const barId = brief.bar;
-  const base = { id, mark: footing.mark, column: outline, allowable: ground.allowable, barId, assumptions, reduction };
+  const base = {
+    id,
+    kind: 'footing' as const,
+    mark: footing.mark,
+    column: outline,
+    allowable: ground.allowable,
+    barId,
+    assumptions,
+    reduction,
+  };
   const nothing = (reason: string): { design: FootingDesign; sheet: Sheet } => {
     sheet.note(reason);
     return {

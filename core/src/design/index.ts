@@ -1,4 +1,5 @@
 export { withoutFloor } from './beam';
+export { Designs, type Design } from './designer';
 export { gradeFor } from './grade';
 export { stiffnessBy } from './stiffness';
 export { isReadBy, requireRead } from './unreadFields';

@@ -30,8 +30,8 @@ function beam(ratio: number, dead = 12): Item[] {
 }
 
 const comparisonOf = (items: readonly Item[]) => {
-  const { members, takedown } = computeProject(items);
-  return compareMethods(STANDARDS.american, members.get('B1')!.results, takedown.members.get('B1')!.sum, usualCases)!;
+  const { designs, takedown } = computeProject(items);
+  return compareMethods(STANDARDS.american, designs.member('B1')!.results, takedown.members.get('B1')!.sum, usualCases)!;
 };
 
 describe('LRFD beside ASD', () => {
@@ -68,8 +68,8 @@ describe('LRFD beside ASD', () => {
     expect(methodsInWords(at)).toContain('below that ASD is stricter, above it LRFD');
   });
   it('says nothing of families with one method, nor of the own ratio where snow is on the member', () => {
-    const { members, takedown } = computeProject(bay());
-    expect(compareMethods(STANDARDS.european, members.get('B1')!.results, takedown.members.get('B1')!.sum, usualCases)).toBeNull();
+    const { designs, takedown } = computeProject(bay());
+    expect(compareMethods(STANDARDS.european, designs.member('B1')!.results, takedown.members.get('B1')!.sum, usualCases)).toBeNull();
     const snowy = [...beam(1), item('load', 's', { label: 's', on: 'B1', type: 'point', nature: 'snow', at: 4000, force: 1000 })];
     expect(comparisonOf(snowy).own).toBeNull();
   });

@@ -1,4 +1,4 @@
-import { Assembler, type Building, type Column, type Item } from '../building';
+import { Assembler, type Building, type Item } from '../building';
 import { BadInput } from '../error';
 import type { Sheet } from '../sheet';
 import { STANDARDS, philosophyOf, type Philosophy } from '../standard';
@@ -11,16 +11,14 @@ import {
   type Takedown,
   type TakedownNews,
 } from '../takedown';
-import { beamSheet, designBeam } from './beam';
 import { conclude } from './conclusion';
 import { contextOf, type Context } from './context';
-import { columnSheet, designColumn } from './column';
-import { columnSurroundings } from './eccentricity';
-import { designFooting, type FootingDesign } from './footing';
 import { AssumptionBook } from './assumed';
-import { designLooseEnds, footingEnd, memberEnd } from './designEnds';
+import { designLooseEnds } from './designEnds';
+import { Designs, type Design, type Designer } from './designer';
+import { designerOf, designers } from './designers';
 import { SurveyReader } from './looseEnds';
-import { dismissalKey, type JudgedLooseEnd, type MemberDesign, type RecordedAssumption } from './result';
+import { dismissalKey, type JudgedLooseEnd, type RecordedAssumption } from './result';
 import { takedownSheet } from './takedownSheet';
 import { stiffnessBy } from './stiffness';
 
@@ -28,8 +26,7 @@ import { stiffnessBy } from './stiffness';
 export interface ProjectResult {
   readonly building: Building;
   readonly takedown: Takedown;
-  readonly members: ReadonlyMap<string, MemberDesign>;
-  readonly footings: ReadonlyMap<string, FootingDesign>;
+  readonly designs: Designs;
   /** Balance with the weight of pads and backfill on both sides. */
   readonly balance: readonly CaseBalance[];
   readonly looseEnds: readonly JudgedLooseEnd[];
@@ -39,12 +36,12 @@ export interface ProjectResult {
   /** What this result has otherwise than the one before. */
   readonly news: {
     readonly takedown: TakedownNews;
-    /** Members and footings whose design was made, or does not hold any more; null: all. */
+    /** Items whose design was made, or does not hold any more; null: all. */
     readonly redesigned: readonly string[] | null;
     /** Items whose assumptions are others; null: all. */
     readonly assumed: readonly string[] | null;
   };
-  /** Members and footings whose design is still to be made: they are missing above. */
+  /** Items whose design is still to be made: they are missing above. */
   readonly pending: number;
 }
 
@@ -66,8 +63,8 @@ const NOTHING: readonly unknown[] = [];
 
 /** A design that is to be made. */
 interface Todo extends Kept {
-  readonly kind: 'beam' | 'column' | 'footing';
   readonly id: string;
+  readonly designer: Designer<unknown, Design>;
 }
 
 /**
@@ -82,13 +79,13 @@ export class ProjectEngine {
   private readonly survey = new SurveyReader();
   private readonly book = new AssumptionBook();
   private readonly kept = new Map<string, Kept>();
-  private readonly members = new Map<string, MemberDesign>();
-  private readonly footings = new Map<string, FootingDesign>();
-  /** What design found missing on a member or pad. */
+  private readonly designs = new Map<string, Design>();
+  /** What design found missing on an item. */
   private readonly ends = new Map<string, LooseEnd>();
-  private columns: Building['columns'] | null = null;
+  /** Bodies of the kinds that depend on others of their kind, as they were last looked at. */
+  private readonly looked = new Map<Designer<unknown, Design>, ReadonlyMap<string, unknown>>();
   private work: { readonly context: Context; readonly todo: Todo[] } | null = null;
-  /** Members and footings whose design was made or taken away since the news were read last; null: all. */
+  /** Items whose design was made or taken away since the news were read last; null: all. */
   private redesigned: Set<string> | null = null;
   private surveyed: readonly LooseEnd[] = [];
   /** A run has begun and not come to its end: what it touched is not known. */
@@ -122,42 +119,39 @@ export class ProjectEngine {
     return this.goOn(isOver);
   }
 
-  /** Members whose design may not hold any more: those calculated, those not designed yet, and columns where any changed. */
+  /** Items whose design may not hold any more: those calculated, those not designed yet, and all of a kind that looks at its neighbours where any changed. */
   private idsToLookAt(building: Building, { fresh, gone }: TakedownNews): Set<string> {
     const ids = new Set(fresh);
     for (const id of gone) ids.add(id);
     for (const { id } of this.work?.todo ?? []) ids.add(id);
-    // whether a column stands on another is seen from the plan
-    if (building.columns !== this.columns) for (const id of building.columns.keys()) ids.add(id);
+    for (const designer of designers) {
+      const bodies = designer.bodies(building);
+      if (designer.dependsOn && this.looked.get(designer) !== bodies) for (const id of bodies.keys()) ids.add(id);
+    }
     return ids;
   }
 
   /** Drops designs that do not hold any more. @param ids where to look; null: everywhere @returns what is to be designed, the first last */
   private judge(building: Building, takedown: Takedown, ids: ReadonlySet<string> | null): Todo[] {
-    this.columns = building.columns;
+    for (const designer of designers) this.looked.set(designer, designer.bodies(building));
     if (!ids) this.redesigned = null;
     const todo: Todo[] = [];
-    const look = (kind: Todo['kind'], id: string, body: unknown) => {
+    const look = (designer: Designer<unknown, Design>, id: string, body: unknown) => {
       const ledger = takedown.members.get(id)!;
       const old = this.kept.get(id);
-      const around = kind === 'column' ? columnSurroundings(building, ledger, body as Column) : NOTHING;
+      const around = designer.dependsOn?.(building, ledger, body) ?? NOTHING;
       const isSame = old && old.ledger === ledger && old.body === body && old.basis === this.basis;
       if (isSame && old.around.length === around.length && old.around.every((thing, i) => thing === around[i])) return;
       this.drop(id);
-      todo.push({ kind, id, ledger, body, basis: this.basis, around });
+      todo.push({ designer, id, ledger, body, basis: this.basis, around });
     };
-    const { beams, columns, footings } = building;
     if (!ids) {
-      for (const id of this.kept.keys()) if (!beams.has(id) && !columns.has(id) && !footings.has(id)) this.drop(id);
-      beams.forEach((body, id) => look('beam', id, body));
-      columns.forEach((body, id) => look('column', id, body));
-      footings.forEach((body, id) => look('footing', id, body));
+      for (const id of this.kept.keys()) if (!designerOf(building, id)) this.drop(id);
+      for (const designer of designers) designer.bodies(building).forEach((body, id) => look(designer, id, body));
     } else
       for (const id of ids) {
-        const [beam, column, footing] = [beams.get(id), columns.get(id), footings.get(id)];
-        if (beam) look('beam', id, beam);
-        else if (column) look('column', id, column);
-        else if (footing) look('footing', id, footing);
+        const designer = designerOf(building, id);
+        if (designer) look(designer, id, designer.bodies(building).get(id));
         else this.drop(id);
       }
     return todo.reverse();
@@ -165,8 +159,7 @@ export class ProjectEngine {
 
   private drop(id: string): void {
     this.kept.delete(id);
-    this.members.delete(id);
-    this.footings.delete(id);
+    this.designs.delete(id);
     this.ends.delete(id);
     this.redesigned?.add(id);
   }
@@ -177,18 +170,10 @@ export class ProjectEngine {
     const { context, todo } = this.work;
     while (todo.length > 0 && !isOver()) {
       const next = todo[todo.length - 1]!;
-      const { kind, id } = next;
-      let end: LooseEnd | null;
-      if (kind === 'footing') {
-        const { design } = designFooting(context, id);
-        this.footings.set(id, design);
-        end = footingEnd(id, design);
-      } else {
-        const design = kind === 'beam' ? designBeam(context, id) : designColumn(context, id);
-        this.members.set(id, design);
-        // trusses are proved elsewhere, and that is an assumption of theirs
-        end = context.building.beams.get(id)?.role === 'truss' ? null : memberEnd(design);
-      }
+      const { designer, id, body } = next;
+      const design = designer.design(context, id);
+      this.designs.set(id, design);
+      const end = designer.looseEnd(design, body);
       if (end) this.ends.set(id, end);
       this.kept.set(id, next);
       this.redesigned?.add(id);
@@ -198,17 +183,24 @@ export class ProjectEngine {
   }
 
   private gather({ building, takedown }: Context, pending: number): ProjectResult {
-    const { members, footings, redesigned } = this;
-    this.book.read(building, [members, footings], redesigned);
+    const { designs, redesigned } = this;
+    this.book.read(building, designs, redesigned);
     this.redesigned = new Set();
     return {
       pending,
       building,
       takedown,
-      members,
-      footings,
-      balance: withPads(building, takedown.balance, footings),
-      looseEnds: dismissed(building, [...takedown.looseEnds, ...this.surveyed, ...designLooseEnds(building, this.ends)]),
+      designs: new Designs(designs),
+      balance: withWeights(building, takedown.balance, designs),
+      looseEnds: dismissed(building, [
+        ...takedown.looseEnds,
+        ...this.surveyed,
+        ...designLooseEnds(
+          building,
+          designers.map(({ bodies }) => bodies(building)),
+          this.ends,
+        ),
+      ]),
       assumptions: this.book.byItem,
       openAssumptions: this.book.open,
       news: {
@@ -224,21 +216,24 @@ export class ProjectEngine {
 export function sheetFor(result: ProjectResult, id: string, philosophyId?: string): Sheet | null {
   const context: Context = contextOf(result.building, result.takedown);
   const philosophy = philosophyId ? philosophyOf(context.standard, philosophyId) : context.philosophy;
-  if (result.building.beams.has(id)) return conclude(beamSheet(context, id, philosophy));
-  if (result.building.columns.has(id)) return conclude(columnSheet(context, id, philosophy));
-  if (result.building.footings.has(id)) return conclude(designFooting(context, id, true).sheet);
+  const designer = designerOf(result.building, id);
+  if (designer) return conclude(designer.sheet(context, id, philosophy));
   return result.takedown.members.has(id) ? takedownSheet(result.building, result.takedown, id) : null;
 }
 
-/** Pads and backfill are permanent load that goes straight into the ground where it lies. */
-function withPads(building: Building, balance: readonly CaseBalance[], footings: ReadonlyMap<string, FootingDesign>): CaseBalance[] {
+/** What design adds to permanent load, such as pads and backfill, goes straight into the ground where it lies. */
+function withWeights(building: Building, balance: readonly CaseBalance[], designs: ReadonlyMap<string, Design>): CaseBalance[] {
   let [force, x, y] = [0, 0, 0];
-  for (const [id, { padWeight, backfillWeight }] of footings) {
-    const { at } = building.footings.get(id)!;
-    const weight = padWeight + backfillWeight;
-    force += weight;
-    x += weight * at.x;
-    y += weight * at.y;
+  for (const { bodies, feedsBack } of designers) {
+    if (!feedsBack) continue;
+    bodies(building).forEach((body, id) => {
+      const design = designs.get(id);
+      if (!design) return;
+      const { weight, at } = feedsBack(design, body);
+      force += weight;
+      x += weight * at.x;
+      y += weight * at.y;
+    });
   }
   return balance.map((line) => {
     if (line.loadCase.id !== 'permanent' || force === 0) return line;

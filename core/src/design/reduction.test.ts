@@ -71,7 +71,7 @@ function tower(n: number, brief: object = {}, more: object = {}): Item[] {
 describe('reduction of imposed load in design', () => {
   const result = computeProject(tower(4));
   it('of a column by its storeys, floors alone: 0.7 of 4 x 20 m2 x 3 kN/m2, all of the tank', () => {
-    const column = result.members.get('C0-0')!;
+    const column = result.designs.member('C0-0')!;
     expect(column.reduction!.factors).toEqual({ B: expect.closeTo(0.7, 9) as number });
     expect(column.reduction!.less['imposed-B']).toBeCloseTo(0.3 * 240e3, 3);
     // 1.35 G + 1.5 (240 x 0.7 + 4 x 10): G = 4 x 20 x 4 kN and the columns
@@ -80,7 +80,7 @@ describe('reduction of imposed load in design', () => {
     expect(compression.demand! / 1e3).toBeCloseTo(1.35 * (320 + own) + 1.5 * (168 + 40), 3);
   });
   it('of a beam by its area: 1 - 40/1000 m2', () => {
-    const beam = result.members.get('B1-2')!;
+    const beam = result.designs.member('B1-2')!;
     expect(beam.reduction!.factors['B']).toBeCloseTo(0.96, 12);
     const moment = beam.results[0]!.checks.find((check) => check.id.startsWith('bending'))!;
     // (1.35 x 16 + 1.35 own + 1.5 x 12 x 0.96) x 10^2 / 8 with 4 m of floor
@@ -91,24 +91,24 @@ describe('reduction of imposed load in design', () => {
     const plain = computeProject(tower(4, { imposedReduction: 'none' }));
     expect(reactionsOf(result, null).rows.map((row) => row.byCase)).toEqual(reactionsOf(plain, null).rows.map((row) => row.byCase));
     expect(result.takedown.members.get('F0')!.sum['imposed-B']).toBeCloseTo(240e3 + 40e3, 3);
-    expect(plain.members.get('C0-0')!.reduction).toBeNull();
-    expect(plain.footings.get('F0')!.reduction).toBeNull();
+    expect(plain.designs.member('C0-0')!.reduction).toBeNull();
+    expect(plain.designs.footing('F0')!.reduction).toBeNull();
   });
   it('makes pads no larger, and stands on the sheet once as an assumption with its line', () => {
     const plain = computeProject(tower(4, { imposedReduction: 'none' }));
-    expect(result.footings.get('F0')!.reduction!.factors).toEqual({ B: expect.closeTo(0.7, 9) as number });
-    expect(result.footings.get('F0')!.width).toBeLessThan(plain.footings.get('F0')!.width);
+    expect(result.designs.footing('F0')!.reduction!.factors).toEqual({ B: expect.closeTo(0.7, 9) as number });
+    expect(result.designs.footing('F0')!.width).toBeLessThan(plain.designs.footing('F0')!.width);
     const sheet = sheetFor(result, 'C0-0')!;
     expect(entriesOf(sheet.entries, 'step').filter((step) => step.symbol === 'alpha_n').length).toBe(1);
     expect(allAssumptions(result.assumptions).filter((a) => a.key === 'C0-0:imposed-reduction').length).toBe(1);
   });
   it('is not used on a member that has none, nor beside psi', () => {
     const none = computeProject(tower(4, {}, { reduction: 'none' }));
-    expect(none.members.get('B1-2')!.reduction).toBeNull();
-    expect(none.footings.get('F0')!.reduction).toBeNull();
+    expect(none.designs.member('B1-2')!.reduction).toBeNull();
+    expect(none.designs.footing('F0')!.reduction).toBeNull();
     // 6.10a reduces every variable load by psi0 = 0.7: alpha_n is not used there
     const two = computeProject(tower(4, { combinationRule: '6.10ab' }));
-    const checks = two.members.get('C0-0')!.results[0]!.checks.filter((check) => check.kind === 'force' && check.demand !== null);
+    const checks = two.designs.member('C0-0')!.results[0]!.checks.filter((check) => check.kind === 'force' && check.demand !== null);
     const own = (two.takedown.members.get('C0-0')!.sum['permanent']! - 320e3) / 1e3;
     const a = 1.35 * (320 + own) + 1.5 * 0.7 * 280;
     const b = 0.925 * 1.35 * (320 + own) + 1.5 * (168 + 40);
@@ -116,8 +116,8 @@ describe('reduction of imposed load in design', () => {
   });
   it('is not used beside an accident, where the main variable action is reduced by psi1: by hand', () => {
     const hit = item('load', 'hit', { label: 'hit', on: 'C0-0', type: 'point', nature: 'accidental', force: 900_000 });
-    const { members, takedown } = computeProject([...tower(4), hit]);
-    const checks = members.get('C0-0')!.results[0]!.checks.filter((check) => check.kind === 'force' && check.demand !== null);
+    const { designs, takedown } = computeProject([...tower(4), hit]);
+    const checks = designs.member('C0-0')!.results[0]!.checks.filter((check) => check.kind === 'force' && check.demand !== null);
     const dead = takedown.members.get('C0-0')!.sum['permanent']! / 1e3;
     // 240 of offices and 40 of the roof's use, all of it at 0.5; not 168 + 40
     const worst = checks.reduce((a, b) => (b.demand! > a.demand! ? b : a));
@@ -153,8 +153,8 @@ describe('reduction of imposed load in design', () => {
         ),
       ];
       const [one, two] = [computeProject(plain), computeProject(split)];
-      for (const [id, { results, reduction }] of one.members) {
-        const found = two.members.get(id)!;
+      for (const { id, results, reduction } of one.designs.members()) {
+        const found = two.designs.member(id)!;
         expect(found.reduction?.factors, id).toEqual(reduction?.factors);
         results.forEach(({ checks }, i) =>
           checks.forEach(({ name, utilisation }, k) => {
@@ -163,7 +163,7 @@ describe('reduction of imposed load in design', () => {
           }),
         );
       }
-      for (const [id, { width }] of one.footings) expect(two.footings.get(id)!.width, id).toBe(width);
+      for (const { id, width } of one.designs.footings()) expect(two.designs.footing(id)!.width, id).toBe(width);
     }
   });
   it('counts an area once, however many uses stand on it', () => {
@@ -179,7 +179,7 @@ describe('reduction of imposed load in design', () => {
         : one,
     );
     // 40 m2 on a beam: 1 - 40/1000 m2, for both uses
-    const { factors } = computeProject(uses).members.get('B1-1')!.reduction!;
+    const { factors } = computeProject(uses).designs.member('B1-1')!.reduction!;
     expect(factors['B']).toBeCloseTo(0.96, 9);
     expect(factors['D']).toBeCloseTo(0.96, 9);
   });
@@ -193,7 +193,7 @@ describe('reduction of imposed load in design', () => {
     const result = computeProject(roofed('american'));
     // 40 m2 is 430.56 ft2: 1.2 - 0.43056
     const factor = 1.2 - 40e6 / 304.8 ** 2 / 1000;
-    const { less, title } = result.members.get('B1-1')!.reduction!;
+    const { less, title } = result.designs.member('B1-1')!.reduction!;
     const whole = result.takedown.members.get('B1-1')!.sum['roofImposed']!;
     expect(less['roofImposed']! / whole).toBeCloseTo(1 - factor, 9);
     expect(title).toContain('roof live load times 0.77');
@@ -206,8 +206,8 @@ describe('reduction of imposed load in design', () => {
         ),
       ),
       result,
-    ].map((one) => one.members.get('B1-1')!.results[0]!.checks.find(({ id }) => id.startsWith('bending'))!.demand!);
+    ].map((one) => one.designs.member('B1-1')!.results[0]!.checks.find(({ id }) => id.startsWith('bending'))!.demand!);
     expect(reduced!).toBeLessThan(plain!);
-    expect(computeProject(roofed('european')).members.get('B1-1')!.reduction).toBeNull();
+    expect(computeProject(roofed('european')).designs.member('B1-1')!.reduction).toBeNull();
   });
 });

@@ -65,7 +65,7 @@ describe('restraints of one flange', () => {
   it('a place that holds the flange in tension changes nothing, one in compression helps', () => {
     const use = (beam: object) =>
       computeProject(bay({ beam: { restraint: 'points', ...beam } }))
-        .members.get('B1')!
+        .designs.member('B1')!
         .results[0]!.checks.find(isCheck('lateral-torsional-buckling'))!.utilisation!;
     const [free, top, bottom, both] = [{}, { topPoints: [3000] }, { bottomPoints: [3000] }, { restraintPoints: [3000] }].map(use);
     expect(bottom).toBeCloseTo(free!, 10);
@@ -109,7 +109,7 @@ describe('restraints of one flange', () => {
 describe('overhangs and load on the top flange, American', () => {
   const american = (beam: object) =>
     computeProject(bay({ family: 'american', beam: { restraint: 'supports', ...beam } }))
-      .members.get('B1')!
+      .designs.member('B1')!
       .results[0]!.checks.find(isCheck('lateral-torsional-buckling'))!;
   it('load on the top flange lowers the strength, and both are proved', () => {
     const [centre, top] = [american({}), american({ loadHeight: 'top' })];
@@ -155,7 +155,7 @@ describe('overhangs and load on the top flange, American', () => {
 
 describe('a channel as a beam', () => {
   const design = (beam: object) =>
-    computeProject(bay({ beam: { section: 'PFC 200x90x30', restraint: 'supports', ...beam } })).members.get('B1')!;
+    computeProject(bay({ beam: { section: 'PFC 200x90x30', restraint: 'supports', ...beam } })).designs.member('B1')!;
   it('is unproven until somebody says that it cannot twist, which is recorded', () => {
     const lateral = (beam: object) => design(beam).results[0]!.checks.find(isCheck('lateral-torsional-buckling'))!;
     expect(lateral({}).verdict).toBe('unproven');
@@ -165,7 +165,7 @@ describe('a channel as a beam', () => {
     expect(held.assumptions.map(({ key }) => key)).toContain('untwisted');
     expect(
       computeProject(bay({ beam: { untwisted: true } }))
-        .members.get('B1')!
+        .designs.member('B1')!
         .assumptions.map(({ key }) => key),
     ).not.toContain('untwisted');
   });

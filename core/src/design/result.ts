@@ -1,5 +1,6 @@
+import type { DesignOf } from './designOf';
 import type { MemberReduction } from './reduction';
-import { checkKey, type Assumption, type Check, type VerdictWord } from '../sheet';
+import { checkKey, type Assumption, type Check } from '../sheet';
 import type { LooseEnd } from '../takedown';
 
 /** An assumption on an item: it stays open until somebody confirms it with a reason. */
@@ -25,21 +26,13 @@ export interface PhilosophyResult {
   readonly checks: readonly Check[];
 }
 
-export interface MemberDesign {
-  readonly id: string;
-  readonly kind: 'beam' | 'column';
-  readonly mark: string;
+export interface MemberDesign extends DesignOf<'beam' | 'column'> {
   readonly section: string | null;
   readonly grade: string | null;
   /** Strength by the project's philosophy first, then those shown beside it; service checks stand in each. */
   readonly results: readonly PhilosophyResult[];
-  readonly verdict: VerdictWord;
-  readonly governing: Check | null;
-  readonly assumptions: readonly Assumption[];
   /** Reduction of imposed load in its design, and what it takes away; what it hands on is not reduced. */
   readonly reduction: MemberReduction | null;
-  /** Why there is nothing to show, when there is nothing. */
-  readonly reason: string | null;
 }
 
 /** Said of an existing member whose section nobody knows. */

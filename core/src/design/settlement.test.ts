@@ -55,7 +55,7 @@ const firm: Support = {};
 const I = findSection(SECTION.european).properties.Iy;
 const EI = 210_000 * I;
 const kN = (newtons: number | undefined) => (newtons ?? 0) / 1e3;
-const bendingOf = (items: Item[]) => computeProject(items).members.get('B')!.results[0]!.checks.find(isCheck('bending'))!;
+const bendingOf = (items: Item[]) => computeProject(items).designs.member('B')!.results[0]!.checks.find(isCheck('bending'))!;
 
 describe('a support that sinks', () => {
   it('the middle one of two spans: 3 EI s / L2 over it (three moments), and what that takes from one support to the others', () => {
@@ -93,7 +93,7 @@ describe('a support that sinks', () => {
     const sag = (...supports: Parameters<typeof twoSpans>[0]) =>
       Math.max(
         ...computeProject(twoSpans(supports))
-          .members.get('B')!
+          .designs.member('B')!
           .results[0]!.checks.filter(({ id }) => id.startsWith('deflection-total'))
           .map(({ demand }) => demand!),
       );
@@ -110,7 +110,7 @@ describe('a support that sinks', () => {
         const uses = (...[one, two, three]: number[]) =>
           new Map(
             computeProject(twoSpans([{ settlement: one! }, { settlement: two! }, { settlement: three! }], { q }))
-              .members.get('B')!
+              .designs.member('B')!
               .results[0]!.checks.map((check) => [checkKey(check), check.utilisation]),
           );
         const [still, sunk, mirrored] = [uses(0, 0, 0), uses(a, b, c), uses(c, b, a)];
@@ -135,7 +135,7 @@ describe('a support that sinks', () => {
     const settled = computeProject(twoSpans([{ settlement: 10 }, { spring: 4000, settlement: -5 }, firm], { q: 6 }));
     let seen = 0;
     for (const project of [settled, computeProject(ebbwickSailLoft())])
-      for (const id of project.members.keys()) {
+      for (const { id } of project.designs.members()) {
         const sheet = sheetFor(project, id);
         const { leaves } = project.takedown.members.get(id)!;
         const reactions = entriesOf(sheet?.entries ?? [], 'step')
@@ -151,8 +151,8 @@ describe('a support that sinks', () => {
   });
   it('is in no combination of families that leave its factor to the engineer: not verified', () => {
     for (const family of ['american', 'british'] as const) {
-      const { members } = computeProject(twoSpans([{ settlement: 10 }, firm, firm], { family }));
-      const row = members.get('B')!.results[0]!.checks.find(isCheck(COMBINATION.id))!;
+      const { designs } = computeProject(twoSpans([{ settlement: 10 }, firm, firm], { family }));
+      const row = designs.member('B')!.results[0]!.checks.find(isCheck(COMBINATION.id))!;
       expect(row.reason).toContain('settlement load is in no combination');
     }
   });
@@ -165,7 +165,7 @@ describe('a support that sinks', () => {
       const items = twoSpans(supports, { q: 10 }).map((entry) =>
         entry.kind === 'beam' ? { ...entry, body: { ...entry.body, section: designation } } : entry,
       );
-      const { checks } = computeProject(items).members.get('B')!.results[0]!;
+      const { checks } = computeProject(items).designs.member('B')!.results[0]!;
       const tried = candidates.find((one) => one.designation === designation)!;
       expect(tried.utilisation, designation).toBeCloseTo(Math.max(...checks.map(({ utilisation }) => utilisation ?? 0)), 9);
     }
@@ -237,7 +237,7 @@ describe('a support that yields', () => {
     const project = computeProject(loads);
     const own = findSection(SECTION.european).mass * 9.80665;
     const w = 8 + own;
-    const total = project.members.get('B')!.results[0]!.checks.find(({ id }) => id.startsWith('deflection-total'))!;
+    const total = project.designs.member('B')!.results[0]!.checks.find(({ id }) => id.startsWith('deflection-total'))!;
     expect(total.demand!).toBeGreaterThan((5 * w * L ** 4) / (384 * EI) + (w * L) / 4 / 4000 - 1e-6);
     expect(audit(sheetFor(project, 'B')!.entries, evaluate)).toEqual([]);
   });

@@ -33,13 +33,13 @@ describe('sizing all that has no section', () => {
     );
     const result = computeProject(done);
     for (const { id, section: chosen } of sized.members) {
-      const design = result.members.get(id)!;
+      const design = result.designs.member(id)!;
       expect(design.section).toBe(chosen);
       const proved = design.results[0]!.checks.filter((check) => check.utilisation !== null);
       expect(Math.max(...proved.map((check) => check.utilisation!))).toBeLessThanOrEqual(1);
     }
     // everything else is as it was
-    expect(result.members.get('TG1')!.section).toBe('UB 610x229x101');
+    expect(result.designs.member('TG1')!.section).toBe('UB 610x229x101');
   });
   it('is done at once where nothing is open, and says so where nothing carries', { timeout: 120_000 }, () => {
     expect(run(ebbwickSailLoft()).sized).toEqual({ members: [], passes: 0, looseEnds: [] });
@@ -53,7 +53,7 @@ describe('sizing all that has no section', () => {
       entry.id === 'B6' ? ({ ...entry, body: { ...entry.body, status: 'existing' } } as Item) : entry,
     );
     expect(run(items).sized.members).toEqual([]);
-    expect(computeProject(items).members.get('B6')!.verdict).toBe('unproven');
+    expect(computeProject(items).designs.member('B6')!.verdict).toBe('unproven');
   });
   it('comes to rest with each section the one that would be chosen for it alone, or heavier', { timeout: 120_000 }, () => {
     const open = ['OB1', 'B2', 'B3'];

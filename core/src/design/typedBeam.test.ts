@@ -21,7 +21,7 @@ const beam: TypedBeam = {
   limitVariable: 360,
   limitTotal: 250,
 };
-const checks = (input: TypedBeam) => typedBeam(input).members.get(TYPED_BEAM)!.results[0]!.checks;
+const checks = (input: TypedBeam) => typedBeam(input).designs.member(TYPED_BEAM)!.results[0]!.checks;
 const find = (input: TypedBeam, name: string) => checks(input).find(isCheck(name))!;
 
 describe('a beam typed on the bench', () => {
@@ -54,7 +54,7 @@ describe('a beam typed on the bench', () => {
     expect(leaves[0]!.byCase['imposed-B']! / 1e3).toBeCloseTo(36, 9);
   });
   it('is judged by its own limit states: what it rests on is not in question, and nothing of it is unproven', () => {
-    const { verdict, results } = typedBeam(beam).members.get(TYPED_BEAM)!;
+    const { verdict, results } = typedBeam(beam).designs.member(TYPED_BEAM)!;
     expect(verdict).toBe('carries');
     expect(results.flatMap((result) => result.checks.filter((check) => check.verdict === 'unproven'))).toEqual([]);
   });
@@ -96,7 +96,7 @@ describe('a beam typed on the bench', () => {
       };
       const { result, without } = of(held);
       const free = typedBeam({ ...held, restraint: 'supports' });
-      const named = free.members.get(TYPED_BEAM)!.results[0]!.checks.find(isCheck('lateral-torsional-buckling'))!;
+      const named = free.designs.member(TYPED_BEAM)!.results[0]!.checks.find(isCheck('lateral-torsional-buckling'))!;
       expect(without).toEqual(named);
       expect(without!.utilisation).toBeGreaterThan(0);
       const notes = (input: typeof result) =>

@@ -31,10 +31,10 @@ interface Row {
 
 /** Every list of checks of a bay: of each member by each philosophy, and of each pad. */
 function listsOf(items: readonly Item[]): Map<string, readonly Row[]> {
-  const { members, footings } = computeProject(items);
+  const { designs } = computeProject(items);
   const lists = new Map<string, readonly Row[]>();
-  for (const [id, { results }] of members) for (const { philosophy, checks } of results) lists.set(`${id} ${philosophy}`, checks);
-  for (const [id, { checks }] of footings) lists.set(id, checks);
+  for (const { id, results } of designs.members()) for (const { philosophy, checks } of results) lists.set(`${id} ${philosophy}`, checks);
+  for (const { id, checks } of designs.footings()) lists.set(id, checks);
   return lists;
 }
 
@@ -73,7 +73,7 @@ describe('load of any nature', () => {
     const result = computeProject(bay({ family: 'british', extra: [load('seismic')] }));
     for (const id of ['B1', 'C1', 'F1'])
       expect(JSON.stringify(sheetFor(result, id)!.entries)).toContain('seismic load is in no combination for');
-    expect(result.members.get('B1')!.verdict).toBe('unproven');
+    expect(result.designs.member('B1')!.verdict).toBe('unproven');
   });
   it('that is typed as a case of end forces is refused at its field', () => {
     const run = (nature: Nature) =>
@@ -120,7 +120,7 @@ describe('an accident by EN 1990 (6.11b), by hand', () => {
       ),
     ];
     const result = computeProject(items);
-    const buckling = result.members.get('C')!.results[0]!.checks.find(isCheck('flexural-buckling/minor'))!;
+    const buckling = result.designs.member('C')!.results[0]!.checks.find(isCheck('flexural-buckling/minor'))!;
     // and the column's own weight, which the takedown of its section brings
     const own = findSection('UC 203x203x46').mass * 9.80665 * 3000;
     expect(buckling.demand).toBeCloseTo(440e3 + own, 0);

@@ -7,7 +7,7 @@ import { contextOf } from './context';
 import { leastOf, nextLess, trySections, type Candidate } from './sizing';
 import { waysOf, whatIf } from './whatIf';
 
-const { building, takedown, members } = computeProject(bay());
+const { building, takedown, designs } = computeProject(bay());
 const outcome = (title: string) =>
   whatIf(
     building,
@@ -33,7 +33,7 @@ describe('what if a member were otherwise', () => {
     expect(waysOf(building, 'nobody')).toEqual([]);
   });
   it('as it is gives what the design gives', () => {
-    expect(outcome('as it is').present!.utilisation).toBeCloseTo(members.get('B1')!.governing!.utilisation!, 12);
+    expect(outcome('as it is').present!.utilisation).toBeCloseTo(designs.member('B1')!.governing!.utilisation!, 12);
   });
   it('without the floor a beam needs more; other codes answer with their own shapes', () => {
     expect(outcome('held by its supports').lightest!.mass).toBeGreaterThan(outcome('as it is').lightest!.mass);
@@ -42,7 +42,7 @@ describe('what if a member were otherwise', () => {
   });
   it('by another code gives what a project of that code gives', () => {
     const british = computeProject(bay({ family: 'british', brief: { grade: 'S355' } }));
-    expect(outcome('by BS 5950-1').present!.utilisation).toBeCloseTo(british.members.get('B1')!.governing!.utilisation!, 9);
+    expect(outcome('by BS 5950-1').present!.utilisation).toBeCloseTo(british.designs.member('B1')!.governing!.utilisation!, 9);
   });
 });
 
@@ -82,7 +82,7 @@ describe('why not the next less', () => {
     cost: mass,
     utilisation: isShort ? 1.2 : 0.9,
     verdict: isShort ? 'short' : 'carries',
-    governing: members.get('B1')!.governing,
+    governing: designs.member('B1')!.governing,
   });
   const list = [
     tried('heavier', 60, 200, false),

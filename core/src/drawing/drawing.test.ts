@@ -343,7 +343,7 @@ describe('the loads of a beam seen from its side', () => {
 
 describe('pads', () => {
   it('are drawn to scale with sizes, or say why not', () => {
-    const design = project.footings.get('F-C1')!;
+    const design = project.designs.footing('F-C1')!;
     const drawing = footingDrawing(design, 1200, 'SI', 520, 230);
     expectDrawn(drawing);
     const texts = drawing.marks.flatMap((mark) => (mark.type === 'text' ? [mark.text] : []));
@@ -353,7 +353,7 @@ describe('pads', () => {
     });
   });
   it('show the column where it stands on them, in section and in plan, and round where it is', () => {
-    const design = project.footings.get('F-C1')!;
+    const design = project.designs.footing('F-C1')!;
     const of = (x: number, y: number, isRound = false) =>
       footingDrawing({ ...design, column: { width: 200, depth: 100, isRound, offset: { x, y } } }, 1200, 'SI', 520, 230).marks;
     const steel = (marks: ReturnType<typeof of>) =>

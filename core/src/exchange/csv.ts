@@ -26,7 +26,7 @@ const number = (value: number, kind: Kind, system: UnitSystem) => Number((value 
  * ground with the weight of each pad and of its backfill, which are not in the reactions.
  */
 export function reactionCsv(result: ProjectResult, level: string | null): string {
-  const { building, takedown, footings } = result;
+  const { building, takedown, designs } = result;
   const system = building.brief.units;
   const { purposes, rows, sum } = reactionsOf(result, level);
   const ground = level === null;
@@ -49,7 +49,7 @@ export function reactionCsv(result: ProjectResult, level: string | null): string
     ...(ground ? [header('pad', 'force', system), header('backfill', 'force', system)] : []),
   ];
   const body = rows.map((row) => {
-    const pad = footings.get(row.member);
+    const pad = designs.footing(row.member);
     return [
       row.number,
       row.mark,
@@ -95,15 +95,15 @@ export function orderCsv({ building, takedown }: ProjectResult): string {
  * in the order in which they are named.
  */
 export function memberSchedule(
-  { building, takedown, members }: Pick<ProjectResult, 'building' | 'takedown' | 'members'>,
+  { building, takedown, designs }: Pick<ProjectResult, 'building' | 'takedown' | 'designs'>,
   ids: readonly string[] = takedown.order,
 ): string {
   const system = building.brief.units;
   const numbers = numbersOf(takedown);
   const rows = ids
-    .filter((id) => members.has(id))
-    .map((id) => {
-      const member = members.get(id)!;
+    .flatMap((id) => designs.member(id) ?? [])
+    .map((member) => {
+      const { id } = member;
       const ledger = takedown.members.get(id)!;
       const { governing } = member;
       return [

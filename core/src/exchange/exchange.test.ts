@@ -73,7 +73,7 @@ describe('CSV', () => {
     expect(rows.slice(1, -1).reduce((sum, row) => sum + Number(row[snow]), 0)).toBeCloseTo(16.2 * 9 * 0.62, 2);
     expect(Number(rows.at(-1)![snow])).toBeCloseTo(16.2 * 9 * 0.62, 2);
     expect(reactionCsv(project, 'loft')).not.toContain('pad [kN]');
-    expect(memberSchedule(project).trim().split('\r\n').length).toBe(1 + project.members.size);
+    expect(memberSchedule(project).trim().split('\r\n').length).toBe(1 + project.designs.members().length);
     const order = orderCsv(project).trim().split('\r\n');
     expect(order.length).toBe(1 + project.takedown.members.size);
     expect(order.slice(1).map((row) => Number(row.split(',')[0]))).toEqual(order.slice(1).map((_, i) => i + 1));

@@ -110,19 +110,19 @@ describe('AISC 360-16 J10, computed apart: W21x62, Fy 50 ksi (k 1.12, tw 0.400, 
 describe('a beam on seats, and a post over one of them', () => {
   const checks = (family: Family, beam: object) =>
     computeProject(bay({ family, beam: { seat: 120, ...beam } }))
-      .members.get('B1')!
+      .designs.member('B1')!
       .results[0]!.checks.filter(({ id }) => id.startsWith('web'));
   it.each(FAMILIES)('%s: bearing and buckling of its web over the reaction of the end', (family) => {
     const found = checks(family, {});
     expect(found.length).toBeGreaterThan(0);
     const result = computeProject(bay({ family, beam: { seat: 120 } }));
     expect(audit(sheetFor(result, 'B1')!.entries, evaluate)).toEqual([]);
-    const shear = result.members.get('B1')!.results[0]!.checks.find(isCheck('shear'))!.demand!;
+    const shear = result.designs.member('B1')!.results[0]!.checks.find(isCheck('shear'))!.demand!;
     expect(Math.abs(found[0]!.demand! / shear)).toBeCloseTo(1, 6);
     expect(found[0]!.reason).toContain('over the seat at');
     expect(
       computeProject(bay({ family }))
-        .members.get('B1')!
+        .designs.member('B1')!
         .results[0]!.checks.some(({ id }) => id.startsWith('web')),
     ).toBe(false);
   });

@@ -12,11 +12,11 @@ function lists(): { readonly family: string; readonly of: string; readonly check
     checks: runTool(tool, tool.example).checks,
   }));
   const buildings = [ebbwickSailLoft(), quillfernToolLibrary()].flatMap((items) => {
-    const { building, members, footings } = computeProject(items);
+    const { building, designs } = computeProject(items);
     const { family } = building.brief;
     return [
-      ...[...members.values()].flatMap(({ mark, results }) => results.map(({ checks }) => ({ family, of: mark, checks }))),
-      ...[...footings.values()].map(({ mark, checks }) => ({ family, of: mark, checks })),
+      ...designs.members().flatMap(({ mark, results }) => results.map(({ checks }) => ({ family, of: mark, checks }))),
+      ...designs.footings().map(({ mark, checks }) => ({ family, of: mark, checks })),
     ];
   });
   return [...tools, ...buildings].filter(({ checks }) => checks.length > 0);

@@ -300,7 +300,8 @@ describe('mathematics as it is set', () => {
     for (const tool of TOOLS.values()) collect(runTool(tool, tool.example).steps);
     for (const demo of DEMONSTRATIONS) {
       const project = computeProject(demo.items());
-      for (const id of [...project.members.keys(), ...project.footings.keys()]) collect(sheetFor(project, id)!.entries);
+      for (const id of [...project.designs.members().map(({ id }) => id), ...project.designs.footings().map(({ id }) => id)])
+        collect(sheetFor(project, id)!.entries);
     }
     expect(steps.size).toBeGreaterThan(80);
     for (const { formula, inputs, value } of steps.values()) {
@@ -334,13 +335,13 @@ describe('sheets of the demonstration buildings', () => {
         const sheet = sheetFor(project, id)!;
         faults.push(...audit(sheet.entries, evaluate).map((fault) => `${id}: ${fault}`));
         const printed = entriesOf(sheet.entries, 'verdict').map(({ check }) => `${check.name} ${check.utilisation?.toPrecision(9)}`);
-        for (const check of project.members.get(id)?.results[0]?.checks ?? project.footings.get(id)?.checks ?? [])
+        for (const check of project.designs.member(id)?.results[0]?.checks ?? project.designs.footing(id)?.checks ?? [])
           if (!printed.includes(`${check.name} ${check.utilisation?.toPrecision(9)}`))
             faults.push(`${id}: ${check.name} ${check.utilisation} is not on the sheet`);
       }
       expect(faults).toEqual([]);
       expect(
-        noNaN([...project.members.values(), ...project.footings.values(), project.balance, project.looseEnds, project.assumptions]),
+        noNaN([...project.designs.members(), ...project.designs.footings(), project.balance, project.looseEnds, project.assumptions]),
       ).toEqual([]);
     },
   );

@@ -34,7 +34,7 @@ describe.each(DEMONSTRATIONS.map((demo) => [demo.id, demo] as const))('the packa
     expect(text).toContain(project.building.brief.family === 'european' ? 'EN 1993-1-1:2005' : 'AISC 360-16');
   });
   it('has a page for every member and footing, with every check and its clause', () => {
-    for (const design of [...project.members.values(), ...project.footings.values()]) {
+    for (const design of [...project.designs.members(), ...project.designs.footings()]) {
       expect(text).toContain(design.mark);
       const checks = 'results' in design ? design.results.flatMap((result) => result.checks) : design.checks;
       for (const check of checks) {

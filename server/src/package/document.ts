@@ -87,7 +87,7 @@ function ladder(checks: readonly Check[], units: 'SI' | 'US'): Content {
 
 /** The whole package: basis, loads, load path, schedules, sheets, assumptions, loose ends. */
 export function packageDocument(result: ProjectResult, { paper, version }: PackageOptions): TDocumentDefinitions {
-  const { building, takedown, members, footings, balance, looseEnds } = result;
+  const { building, takedown, designs, balance, looseEnds } = result;
   const assumptions = allAssumptions(result.assumptions);
   const { brief } = building;
   const units = brief.units;
@@ -216,11 +216,10 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
       [28, 56, 106, '*', 60, 60],
       ['order', 'mark', 'section', 'governing check', 'utilisation', 'state'],
       takedown.order
-        .filter((id) => members.has(id))
-        .map((id) => {
-          const member = members.get(id)!;
+        .flatMap((id) => designs.member(id) ?? [])
+        .map((member) => {
           return [
-            String(numbersOf(takedown).get(id) || '—'),
+            String(numbersOf(takedown).get(member.id) || '—'),
             member.mark,
             member.section ? shapeInFull(building.brief, member.section) : '—',
             member.governing?.name ?? member.reason ?? '',
@@ -260,8 +259,8 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
         ),
   );
   for (const id of takedown.order) {
-    const member = members.get(id);
-    const footing = footings.get(id);
+    const member = designs.member(id);
+    const footing = designs.footing(id);
     if (!member && !footing) continue;
     const sheet = sheetFor(result, id);
     if (!sheet) continue;

@@ -21,6 +21,7 @@ import {
   type Cause,
   type Comparison,
   type Effect,
+  type Design,
   type Entry,
   type GroupMember,
   type Item,
@@ -50,7 +51,7 @@ type Takedown = ProjectResult['takedown'];
 type ValueOf<M> = M extends ReadonlyMap<string, infer V> ? V : never;
 
 /** What crosses from the worker: large parts as what changed in them. */
-export interface ComputedChange extends Omit<Computed, 'takedown' | 'members' | 'footings' | 'assumptions'> {
+export interface ComputedChange extends Omit<Computed, 'takedown' | 'designs' | 'assumptions'> {
   readonly takedown: Omit<Takedown, 'members' | 'bearers' | 'panels' | 'order'> & {
     /** Null where it is as it was. */
     readonly order: Takedown['order'] | null;
@@ -58,8 +59,7 @@ export interface ComputedChange extends Omit<Computed, 'takedown' | 'members' | 
     readonly bearers: Delta<ValueOf<Takedown['bearers']>>;
     readonly panels: Delta<ValueOf<Takedown['panels']>>;
   };
-  readonly members: Delta<ValueOf<Computed['members']>>;
-  readonly footings: Delta<ValueOf<Computed['footings']>>;
+  readonly designs: Delta<Design>;
   readonly assumptions: Delta<readonly RecordedAssumption[]>;
   /** Members whose supports may be others; null: all. */
   readonly restsElsewhere: readonly string[] | null;
@@ -75,7 +75,6 @@ const sent = {
   bearers: new Map<string, unknown>(),
   panels: new Map<string, unknown>(),
   designs: new Map<string, unknown>(),
-  footings: new Map<string, unknown>(),
   assumptions: new Map<string, unknown>(),
 };
 let sentOrder: Takedown['order'] | null = null;
@@ -152,7 +151,7 @@ function over(ms: number): () => boolean {
  * @param loadsToo false when only designs were made since
  */
 function change(
-  { takedown, members, footings, balance, looseEnds, assumptions, openAssumptions, pending, news }: ProjectResult,
+  { takedown, designs, balance, looseEnds, assumptions, openAssumptions, pending, news }: ProjectResult,
   loadsToo: boolean,
 ): ComputedChange {
   const { all, fresh, gone, panels } = news.takedown;
@@ -171,8 +170,7 @@ function change(
       bearers: deltaOf(sent.bearers, takedown.bearers, touched),
       panels: deltaOf(sent.panels, takedown.panels, everywhere ? null : loadsToo ? panels : []),
     },
-    members: deltaOf(sent.designs, members, redesigned),
-    footings: deltaOf(sent.footings, footings, redesigned),
+    designs: deltaOf(sent.designs, designs.all, redesigned),
     balance,
     looseEnds,
     assumptions: deltaOf(sent.assumptions, assumptions, compareAll ? null : news.assumed),

@@ -4,7 +4,7 @@ import type { ComputedChange, Delta } from './engine.worker';
 import { HeldResult } from './held';
 
 const none: Delta<never> = { set: [], gone: [] };
-const design = (mark: string) => ({ mark }) as never;
+const design = (mark: string, kind = 'beam') => ({ id: mark, kind, mark }) as never;
 
 type Ledgers = ComputedChange['takedown']['members'];
 
@@ -22,8 +22,7 @@ function change(more: Partial<Omit<ComputedChange, 'takedown'>> & { order?: read
       bearers: none,
       panels: none,
     },
-    members: none,
-    footings: none,
+    designs: none,
     assumptions: none,
     openAssumptions: 0,
     balance: [],
@@ -37,27 +36,29 @@ function change(more: Partial<Omit<ComputedChange, 'takedown'>> & { order?: read
 describe('what the screen holds of a result', () => {
   it('puts changes in when they are shown, and not before', () => {
     const held = new HeldResult();
-    held.take(change({ members: { set: [['B1', design('B1')]], gone: [] }, order: ['B1'], restsElsewhere: null }));
+    held.take(change({ designs: { set: [['B1', design('B1')]], gone: [] }, order: ['B1'], restsElsewhere: null }));
     const first = held.show();
     expect(first.restsElsewhere).toBeNull();
-    expect([...first.computed.members.keys()]).toEqual(['B1']);
-    held.take(change({ members: { set: [['B2', design('B2')]], gone: ['B1'] }, order: ['B2'], pending: 3 }));
+    expect(first.computed.designs.members().map(({ id }) => id)).toEqual(['B1']);
+    held.take(change({ designs: { set: [['B2', design('B2')]], gone: ['B1'] }, order: ['B2'], pending: 3 }));
     expect(held.pending).toBe(3);
-    expect(first.computed.members.has('B1')).toBe(true);
+    expect(first.computed.designs.has('B1')).toBe(true);
     const second = held.show();
-    expect([...second.computed.members]).toEqual([['B2', { mark: 'B2' }]]);
+    expect(second.computed.designs.members().map(({ mark }) => mark)).toEqual(['B2']);
     expect(second.computed.takedown.order).toEqual(['B2']);
-    expect(second.computed.members).not.toBe(first.computed.members);
+    expect(second.computed.designs).not.toBe(first.computed.designs);
   });
   it('leaves what did not change the very same, and the order as it was', () => {
     const held = new HeldResult();
-    held.take(change({ members: { set: [['B1', design('B1')]], gone: [] }, order: ['B1'] }));
+    held.take(change({ designs: { set: [['B1', design('B1')]], gone: [] }, order: ['B1'] }));
     const first = held.show();
-    held.take(change({ footings: { set: [['F1', design('F1')]], gone: [] } }));
+    held.take(change());
+    expect(held.show().computed.designs).toBe(first.computed.designs);
+    held.take(change({ designs: { set: [['F1', design('F1', 'footing')]], gone: [] } }));
     const second = held.show();
-    expect(second.computed.members).toBe(first.computed.members);
+    expect(second.computed.designs.member('B1')).toBe(first.computed.designs.member('B1'));
     expect(second.computed.takedown.order).toBe(first.computed.takedown.order);
-    expect(second.computed.footings.size).toBe(1);
+    expect(second.computed.designs.footings().length).toBe(1);
   });
   it('names every member whose supports may be others since it was shown last', () => {
     const held = new HeldResult();

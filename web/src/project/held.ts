@@ -1,4 +1,4 @@
-import { MapView, unpackLedger, type MemberLedger, type PackedLedgers } from '@plinth/core';
+import { Designs, MapView, unpackLedger, type Design, type MemberLedger, type PackedLedgers } from '@plinth/core';
 import type { Computed, ComputedChange, Delta } from './engine.worker';
 
 /** A keyed part of a result. */
@@ -52,8 +52,8 @@ export class HeldResult {
   private readonly ledgers = new HeldLedgers();
   private readonly bearers = new HeldMap<ValueOf<Takedown['bearers']>>();
   private readonly panels = new HeldMap<ValueOf<Takedown['panels']>>();
-  private readonly members = new HeldMap<ValueOf<Computed['members']>>();
-  private readonly footings = new HeldMap<ValueOf<Computed['footings']>>();
+  private readonly designs = new HeldMap<Design>();
+  private shown = new Designs(this.designs.view);
   private readonly assumptions = new HeldMap<ValueOf<Computed['assumptions']>>();
   private order: Takedown['order'] = [];
   private waiting: ComputedChange[] = [];
@@ -93,8 +93,7 @@ export class HeldResult {
           bearers: this.bearers.view,
           panels: this.panels.view,
         },
-        members: this.members.view,
-        footings: this.footings.view,
+        designs: this.shown,
         assumptions: this.assumptions.view,
         openAssumptions,
         balance,
@@ -104,12 +103,12 @@ export class HeldResult {
     };
   }
 
-  private putIn({ takedown, members, footings, assumptions }: ComputedChange): void {
+  private putIn({ takedown, designs, assumptions }: ComputedChange): void {
     this.ledgers.take(takedown.members);
     this.bearers.take(takedown.bearers);
     this.panels.take(takedown.panels);
-    this.members.take(members);
-    this.footings.take(footings);
+    this.designs.take(designs);
+    if (this.shown.all !== this.designs.view) this.shown = new Designs(this.designs.view);
     this.assumptions.take(assumptions);
     this.order = takedown.order ?? this.order;
   }

@@ -120,7 +120,7 @@ export const designProject = defineTool({
   example: smallBuilding,
   run: ({ items }) => {
     const result = projectOf(items);
-    const members = [...result.members.values()].map(({ id, mark, section, verdict, governing, results, reason }) => ({
+    const members = result.designs.members().map(({ id, mark, section, verdict, governing, results, reason }) => ({
       id,
       mark,
       section,
@@ -129,8 +129,9 @@ export const designProject = defineTool({
       results,
       reason,
     }));
-    const footings = [...result.footings.values()].map(
-      ({ id, mark, width, length, thickness, pressure, allowable, verdict, governing, checks, reason }) => ({
+    const footings = result.designs
+      .footings()
+      .map(({ id, mark, width, length, thickness, pressure, allowable, verdict, governing, checks, reason }) => ({
         id,
         mark,
         width,
@@ -142,8 +143,7 @@ export const designProject = defineTool({
         governing,
         checks,
         reason,
-      }),
-    );
+      }));
     return {
       result: {
         members,

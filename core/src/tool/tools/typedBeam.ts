@@ -137,7 +137,7 @@ export const steelBeamLine = defineTool({
         return load.type === 'point' ? { ...of, to: load.at, value: load.force } : { ...of, to: load.to, value: load.intensity };
       }),
     });
-    const design = result.members.get(TYPED_BEAM)!;
+    const design = result.designs.member(TYPED_BEAM)!;
     if (design.reason) throw new BadInput(design.reason, 'section');
     sheet?.entries.push(...typedBeamSheet(result, philosophy.id).entries);
     const { leaves } = result.takedown.members.get(TYPED_BEAM)!;

@@ -52,7 +52,7 @@ export function BeamBench() {
       return error.message;
     }
   }, [input]);
-  const design = typeof result === 'string' ? undefined : result.members.get(TYPED_BEAM);
+  const design = typeof result === 'string' ? undefined : result.designs.member(TYPED_BEAM);
   const fault = typeof result === 'string' ? result : design?.reason;
   const section = findSection(input.section);
   return (

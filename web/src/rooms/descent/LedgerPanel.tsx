@@ -109,8 +109,8 @@ export function LedgerPanel() {
       </tr>
     </thead>
   );
-  const member = computed.members.get(ledger.id);
-  const footing = computed.footings.get(ledger.id);
+  const member = computed.designs.member(ledger.id);
+  const footing = computed.designs.footing(ledger.id);
   const reduction = member?.reduction ?? footing?.reduction;
   const results = member?.results ?? (footing ? [{ philosophy: '', checks: footing.checks }] : []);
   const number = numbersOf(computed.takedown).get(ledger.id);

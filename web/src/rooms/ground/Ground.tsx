@@ -11,7 +11,7 @@ export function GroundRoom() {
   const { selected, select } = useView();
   const items = useItems('footing');
   const rows = [...building.footings.keys()]
-    .map((id) => computed.footings.get(id)!)
+    .map((id) => computed.designs.footing(id)!)
     .sort((a, b) => a.mark.localeCompare(b.mark, 'en', { numeric: true }));
   const chosen = rows.find((footing) => footing.id === selected) ?? rows[0];
   const size = (value: number) => formatQuantity(value, 'length', units, { bare: true, figures: 3 });

@@ -35,7 +35,7 @@ export function MemberPanel() {
   const beams = useItems('beam');
   const columns = useItems('column');
   const [combination, setCombination] = useState('');
-  const member = selected ? computed.members.get(selected) : undefined;
+  const member = selected ? computed.designs.member(selected) : undefined;
   const diagrams = useAsked(`diagrams ${selected} ${combination}`, (engine) =>
     member?.kind === 'beam'
       ? engine.diagrams(member.id, ['moment', 'shear', 'deflection'], 330, 104, combination || undefined)

@@ -29,8 +29,8 @@ export function MembersRoom() {
   const [few, setFew] = useState(false);
   const [picked, setPicked] = useState<ReadonlySet<string>>(new Set());
   const rows: MemberRow[] = computed.takedown.order
-    .filter((id) => computed.members.has(id))
-    .map((id) => ({ member: computed.members.get(id)!, ledger: computed.takedown.members.get(id)! }));
+    .flatMap((id) => computed.designs.member(id) ?? [])
+    .map((member) => ({ member, ledger: computed.takedown.members.get(member.id)! }));
   const shown = rows.filter(
     ({ member }) => (filter === 'all' || member.verdict === filter) && (!onlyLevel || !level || levelIdOf(building, member.id) === level),
   );
@@ -49,7 +49,7 @@ export function MembersRoom() {
     );
   const save = () => {
     const ids = entries.flatMap((entry) => (entry.type === 'row' ? [entry.row.member.id] : []));
-    saveText('members.csv', 'text/csv', memberSchedule({ building, takedown: computed.takedown, members: computed.members }, ids));
+    saveText('members.csv', 'text/csv', memberSchedule({ building, takedown: computed.takedown, designs: computed.designs }, ids));
   };
   return (
     <>

@@ -19,7 +19,7 @@ export function PackageRoom() {
   const { openSheet } = useView();
   const { hash } = useLocation();
   const standard = STANDARDS[brief.family];
-  const listed = computed.takedown.order.filter((memberId) => computed.members.has(memberId) || computed.footings.has(memberId));
+  const listed = computed.takedown.order.filter((memberId) => computed.designs.has(memberId));
   const assumptions = useMemo(() => allAssumptions(computed.assumptions), [computed.assumptions]);
   const open = assumptions.filter((assumption) => !assumption.answer);
   const confirmed = assumptions.filter((assumption) => assumption.answer);
@@ -90,9 +90,9 @@ export function PackageRoom() {
           }
           row={(index, measure) => {
             const memberId = listed[index]!;
-            const design = (computed.members.get(memberId) ?? computed.footings.get(memberId))!;
-            const pad = computed.footings.get(memberId);
-            const section = computed.members.get(memberId)?.section;
+            const design = computed.designs.get(memberId)!;
+            const pad = computed.designs.footing(memberId);
+            const section = computed.designs.member(memberId)?.section;
             return (
               <tr key={memberId} ref={measure} data-index={index}>
                 <td className="num text-soft">{numbersOf(computed.takedown).get(memberId) || '—'}</td>
