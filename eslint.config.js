@@ -21,6 +21,23 @@ export default tseslint.config(
     },
   },
   {
+    files: ['core/src/standard/**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'CallExpression[callee.object.name=/^(it|test|describe)$/][callee.property.name=/^(only|skip|todo)$/]',
+          message: 'no test is left alone or left out',
+        },
+        {
+          // seven figures are no hand calculation and no table: they were taken from somewhere
+          selector: 'CallExpression[callee.property.name=/^to[A-Z]/] Literal[raw=/^[0-9]*[1-9][0-9]*([0-9.]*[0-9]){6,}$/]',
+          message: 'expected values with so many figures come from JSON in expected/, written by a script that never runs the program',
+        },
+      ],
+    },
+  },
+  {
     files: ['web/src/**/*.{ts,tsx}'],
     plugins: { 'react-hooks': hooks },
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },

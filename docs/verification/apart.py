@@ -1,10 +1,12 @@
 """Expected values for the tests of the steel checks, computed apart from the program.
 
 Section properties come from slices of the outline, not from the program's closed forms; the checks are written again from the
-clauses. Only the dimensions of the catalogue are shared. Prints TypeScript; run from the checkout:
+clauses. Only the dimensions of the catalogue are shared. Writes JSON into core/src/standard/expected/; run from the
+checkout:
 
-    python3 docs/verification/apart.py > core/src/standard/apart.test.data.ts
+    python3 docs/verification/apart.py
 """
+import json
 import re
 from math import pi, sqrt, floor
 
@@ -149,10 +151,10 @@ def eu_nb(s, fy, axis, L):
     return chi_of(sqrt(s['A'] * fy / Ncr), alpha) * s['A'] * fy
 
 
-print('/** Written by docs/verification/apart.py: expected values computed apart from the program. kNm, kN; kip-ft, kip. */\n')
+TABLES = {}
 
-print('/** Section, grade, unbraced length mm, Mc,Rd kNm, Vpl,Rd kN, Mb,Rd kNm with C1 = 1. */')
-print('export const EUROPEAN_BEAMS: readonly (readonly [string, string, number, number, number, number])[] = [')
+# Section, grade, unbraced length mm, Mc,Rd kNm, Vpl,Rd kN, Mb,Rd kNm with C1 = 1.
+table = TABLES['EUROPEAN_BEAMS'] = []
 for name in ('UB 127x76x13', 'UB 203x133x25', 'UB 254x102x22', 'UB 254x146x43', 'UB 305x127x48', 'UB 356x171x67', 'UB 406x178x74', 'UB 457x152x82', 'UB 457x191x98', 'UB 533x210x122', 'UB 610x229x140', 'UC 152x152x23', 'UC 203x203x86', 'UC 305x305x97', 'IPE 160', 'IPE 300', 'IPE 450', 'HEA 200', 'HEA 300', 'HEB 240'):
     s = eu(name)
     for grade, L in (('S275', 2500), ('S355', 4000), ('S355', 9000)):
@@ -162,11 +164,10 @@ for name in ('UB 127x76x13', 'UB 203x133x25', 'UB 254x102x22', 'UB 254x146x43', 
             continue
         W = s['Wpl'] if c <= 2 else s['Wel']
         Av = max(s['A'] - 2 * s['b'] * s['tf'] + (s['tw'] + 2 * s['r']) * s['tf'], (s['h'] - 2 * s['tf']) * s['tw'])
-        print(f"  ['{name}', '{grade}', {L}, {W*fy/1e6:.3f}, {Av*fy/sqrt(3)/1e3:.2f}, {eu_mb(s, fy, W, L)/1e6:.3f}],")
-print('];\n')
+        table.append([name, grade, L, round(W*fy/1e6, 3), round(Av*fy/sqrt(3)/1e3, 2), round(eu_mb(s, fy, W, L)/1e6, 3)])
 
-print('/** Section, grade, effective lengths mm, Nb,y,Rd kN, Nb,z,Rd kN. */')
-print('export const EUROPEAN_COLUMNS: readonly (readonly [string, string, number, number, number, number])[] = [')
+# Section, grade, effective lengths mm, Nb,y,Rd kN, Nb,z,Rd kN.
+table = TABLES['EUROPEAN_COLUMNS'] = []
 for name in ('UC 152x152x37', 'UC 203x203x46', 'UC 254x254x107', 'UC 305x305x118', 'HEA 160', 'HEB 200', 'UB 203x133x30', 'IPE 200', 'SHS 80x80x5', 'SHS 120x120x6.3', 'SHS 200x200x8', 'RHS 200x100x8'):
     s = eu(name)
     for grade, Ly, Lz in (('S275', 2000, 2000), ('S355', 3500, 3000), ('S355', 7000, 5000)):
@@ -175,8 +176,7 @@ for name in ('UC 152x152x37', 'UC 203x203x46', 'UC 254x254x107', 'UC 305x305x118
         fy = fy_of(grade, t)
         if not eu_compact_in_compression(s, fy):
             continue
-        print(f"  ['{name}', '{grade}{'H' if hollow else ''}', {Ly}, {Lz}, {eu_nb(s, fy, 'y', Ly)/1e3:.2f}, {eu_nb(s, fy, 'z', Lz)/1e3:.2f}],")
-print('];\n')
+        table.append([name, grade + ('H' if hollow else ''), Ly, Lz, round(eu_nb(s, fy, 'y', Ly)/1e3, 2), round(eu_nb(s, fy, 'z', Lz)/1e3, 2)])
 
 
 def us_mn(s, Lb, Fy=50.0, E=29000.0):
@@ -207,22 +207,25 @@ def us_slender(s, Fy=50.0, E=29000.0):
     return s['b'] / 2 / s['tf'] > 0.56 * root or (s['h'] - 2 * s['tf'] - 2 * s['r']) / s['tw'] > 1.49 * root
 
 
-print('/** Section, unbraced length ft, Mp, Mn of lateral-torsional buckling with Cb = 1 (kip-ft), Vn (kip), A992. */')
-print('export const AMERICAN_BEAMS: readonly (readonly [string, number, number, number, number])[] = [')
+# Section, unbraced length ft, Mp, Mn of lateral-torsional buckling with Cb = 1 (kip-ft), Vn (kip), A992.
+table = TABLES['AMERICAN_BEAMS'] = []
 for name in ('W8X18', 'W8X40', 'W10X22', 'W10X49', 'W12X26', 'W12X53', 'W14X30', 'W14X61', 'W16X36', 'W16X57', 'W18X35', 'W18X60', 'W21X50', 'W21X68', 'W24X55', 'W24X84', 'W27X84', 'W30X90'):
     s = us(name)
     for Lb in (4, 12, 28):
         h_tw = (s['h'] - 2 * s['tf'] - 2 * s['r']) / s['tw']
         Vn = 0.6 * 50 * s['h'] * s['tw'] * min(1, (1 if h_tw <= 2.24 * sqrt(29000 / 50) else 1.1 * sqrt(5.34 * 29000 / 50) / h_tw))
-        print(f"  ['{name}', {Lb}, {50*s['Wpl']/12:.2f}, {us_mn(s, 12*Lb)/12:.2f}, {Vn:.2f}],")
-print('];\n')
+        table.append([name, Lb, round(50*s['Wpl']/12, 2), round(us_mn(s, 12*Lb)/12, 2), round(Vn, 2)])
 
-print('/** Section, grade, effective length ft, Pn about x and about y, kip. */')
-print('export const AMERICAN_COLUMNS: readonly (readonly [string, string, number, number, number])[] = [')
+# Section, grade, effective length ft, Pn about x and about y, kip.
+table = TABLES['AMERICAN_COLUMNS'] = []
 for name in ('W8X31', 'W8X67', 'W10X33', 'W10X60', 'W12X65', 'W14X61', 'W14X90', 'HSS4X4X3/8', 'HSS6X6X3/8', 'HSS8X4X1/4', 'HSS8X8X1/2'):
     s = us(name)
     for L in (8, 16, 30):
         if us_slender(s):
             continue
-        print(f"  ['{name}', '{'A500C' if 't' in s else 'A992'}', {L}, {us_pn(s, 'y', 12*L):.2f}, {us_pn(s, 'z', 12*L):.2f}],")
-print('];')
+        table.append([name, 'A500C' if 't' in s else 'A992', L, round(us_pn(s, 'y', 12*L), 2), round(us_pn(s, 'z', 12*L), 2)])
+
+# one row to a line
+with open('core/src/standard/expected/apart.json', 'w') as file:
+    blocks = [f'"{name}": [\n' + ',\n'.join(json.dumps(row) for row in rows) + '\n]' for name, rows in TABLES.items()]
+    file.write('{\n' + ',\n'.join(blocks) + '\n}\n')

@@ -67,7 +67,7 @@ describe('AISC 360-16 J10, computed apart: W21x62, Fy 50 ksi (k 1.12, tw 0.400, 
   it('crippling: 191.12, 248.40; at an end 124.20 (4 in) and 142.82 (6 in)', () => {
     expect(off(webCrippling(shape, Fy, E, 0, false) / KIP, 191.118)).toBeLessThan(1e-5);
     expect(off(webCrippling(shape, Fy, E, 4 * 25.4, false) / KIP, 248.403)).toBeLessThan(1e-5);
-    expect(off(webCrippling(shape, Fy, E, 4 * 25.4, true) / KIP, 124.2015)).toBeLessThan(1e-5);
+    expect(off(webCrippling(shape, Fy, E, 4 * 25.4, true) / KIP, 248.403 / 2)).toBeLessThan(1e-5);
     expect(off(webCrippling(shape, Fy, E, 6 * 25.4, true) / KIP, 142.819)).toBeLessThan(1e-5);
   });
   it('one nominal strength, two philosophies: 1.0 and 1.5, 0.75 and 2.0', () => {
