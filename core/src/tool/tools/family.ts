@@ -7,6 +7,7 @@ import { findSection } from '../../section';
 import { chartConditions, longestSpan, spanChart } from '../../design';
 import { philosophyOf, type BeamActions, type Standard } from '../../standard';
 import { casesTyped } from './typedCases';
+import { figuresOf } from '../figures';
 import { defineTool, type Tool } from '../tool';
 import { effectsMethod, requireLargest } from './effects';
 import { memberTools, noteAngle } from './familyMember';
@@ -130,10 +131,9 @@ export function familyTools(standard: Standard): Tool[] {
         'Load on a free top flange would lower the resistance to lateral-torsional buckling.',
       );
       if (unbraced === 0) sheet?.assume('restraint', 'The compression flange is held along its length.', 'Typed: unbraced length 0.');
-      return {
-        result: {},
-        checks: standard.steel.beam({ section: findSection(input.section), grade: steelGrade(input.grade), actions }, chosen, sheet),
-      };
+      const [shape, steel] = [findSection(input.section), steelGrade(input.grade)];
+      const checks = standard.steel.beam({ section: shape, grade: steel, actions }, chosen, sheet);
+      return { result: { localSlenderness: standard.steel.localSlenderness(shape, steel), figures: figuresOf(sheet) }, checks };
     },
   });
 
@@ -167,20 +167,10 @@ export function familyTools(standard: Standard): Tool[] {
     run: (input, sheet) => {
       const chosen = philosophyOf(standard, input.philosophy);
       noteAngle(input.section, input.axial > 0, sheet);
-      return {
-        result: {},
-        checks: standard.steel.column(
-          {
-            ...input,
-            lengthT: input.lengthT ?? input.lengthZ,
-            basis: chosen.basis,
-            section: findSection(input.section),
-            grade: steelGrade(input.grade),
-          },
-          chosen,
-          sheet,
-        ),
-      };
+      const [shape, steel] = [findSection(input.section), steelGrade(input.grade)];
+      const given = { ...input, lengthT: input.lengthT ?? input.lengthZ, basis: chosen.basis, section: shape, grade: steel };
+      const checks = standard.steel.column(given, chosen, sheet);
+      return { result: { localSlenderness: standard.steel.localSlenderness(shape, steel), figures: figuresOf(sheet) }, checks };
     },
   });
 

@@ -7,6 +7,7 @@ import { quantity } from '../../quantity';
 import { findSection, isSection } from '../../section';
 import { governing, type Sheet } from '../../sheet';
 import { philosophyOf, type Standard } from '../../standard';
+import { figuresOf } from '../figures';
 import { defineTool, type Tool } from '../tool';
 import { designation, offered, text } from '../../schema';
 import { effectsMethod } from './effects';
@@ -186,7 +187,8 @@ export function memberTools(standard: Standard): Tool[] {
         chosen,
         sheet,
       );
-      return { result: { governing: governing(checks)?.name ?? null }, checks };
+      const words = standard.steel.localSlenderness(findSection(input.section), steelGrade(input.grade));
+      return { result: { governing: governing(checks)?.name ?? null, localSlenderness: words, figures: figuresOf(sheet) }, checks };
     },
   });
 
