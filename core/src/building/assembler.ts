@@ -2,7 +2,7 @@ import { BadInput } from '../error';
 import { loadCasesOf } from '../load';
 import type { Building } from './building';
 import { noteDifference } from './difference';
-import type { Body, Item, ItemKind } from './item';
+import { ITEM_KINDS, STANDING, type Body, type Item, type ItemKind } from './item';
 import { patched } from './readMap';
 
 type Parts = Omit<Building, 'elevation'>;
@@ -26,8 +26,6 @@ const PART: Record<ItemKind, keyof Parts> = {
   note: 'notes',
   answer: 'answers',
 };
-const KINDS = Object.keys(PART) as ItemKind[];
-const MEMBERS: ReadonlySet<ItemKind> = new Set(['beam', 'column', 'hanger', 'wall', 'footing', 'stripFooting', 'panel']);
 
 /**
  * Sorts items into a building again and again as they are edited: parts of whose kind nothing changed stay the very same objects, so that
@@ -43,7 +41,7 @@ export class Assembler {
   assemble(items: readonly Item[]): Building {
     const parts = this.parts ? { ...this.parts } : ({} as Parts);
     const differences = this.parts ? differencesOf(this.items, items) : null;
-    const changed = new Set<ItemKind>(differences ? differences.keys() : KINDS);
+    const changed = new Set<ItemKind>(differences ? differences.keys() : ITEM_KINDS);
     for (const [kind, difference] of differences ?? []) if (this.patch(kind, difference, parts)) changed.delete(kind);
     if (changed.size > 0) this.sort(items, changed, parts);
     // a list that cannot be assembled is as if it had never come
@@ -55,7 +53,7 @@ export class Assembler {
 
   /** Brings the map of one kind of member up to few changes. @returns false when it must be sorted anew */
   private patch(kind: ItemKind, { changes, atEnd }: Difference, parts: { -readonly [K in keyof Parts]: Parts[K] }): boolean {
-    if (!MEMBERS.has(kind) || !atEnd || changes.size > FEW) return false;
+    if (!STANDING.has(kind) || !atEnd || changes.size > FEW) return false;
     const before = parts[PART[kind]] as ReadonlyMap<string, object>;
     for (const [id, item] of changes)
       if (isRemoved(item) || (!before.has(id) && this.removed.get(kind)?.some((away) => away.id === id))) return false;
@@ -75,7 +73,7 @@ export class Assembler {
     const of = <K extends ItemKind>(kind: K) => byKind.get(kind) as unknown as { id: string; body: Body<K> }[];
     for (const kind of changed) {
       const list = byKind.get(kind)!;
-      if (MEMBERS.has(kind)) {
+      if (STANDING.has(kind)) {
         const standing = new Map<string, unknown>();
         const away: Item[] = [];
         for (const item of list)
@@ -97,7 +95,7 @@ export class Assembler {
       else if (kind === 'answer') parts.answers = new Map(of('answer').map((item) => [item.body.key, item.body]));
       else (parts as Record<string, unknown>)[PART[kind]] = list;
     }
-    parts.removed = KINDS.flatMap((kind) => this.removed.get(kind) ?? []);
+    parts.removed = ITEM_KINDS.flatMap((kind) => this.removed.get(kind) ?? []);
   }
 }
 

@@ -1,9 +1,8 @@
 import { z } from 'zod';
 import { BadInput } from '../error';
-import { designation, nearestKnown, readInput } from '../schema';
+import { designation, id, nearestKnown, readInput } from '../schema';
 import { ITEM_SCHEMAS, type Item, type ItemKind } from './item';
 import { requireConsistent } from './rules';
-import { id } from './schema/common';
 
 const journalNumber = z
   .number()

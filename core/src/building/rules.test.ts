@@ -2,6 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { STANDARDS } from '../standard';
 import { defaultBrief, item, readItem, readItems, requireConsistent, upgradeItem, type Item } from '.';
 import { FAMILIES, profileOf } from '../family';
+import { z } from 'zod';
+import { id, referenceFields } from '../schema';
+import { ITEM_SCHEMAS } from './item';
 
 const at = { x: 0, y: 0 };
 const column = (body: object = {}) => item('column', 'C', { mark: 'C1', at, base: 'L0', top: 'L1', by: null, ownWeight: 0.3, ...body });
@@ -80,5 +83,21 @@ describe('what holds at every door', () => {
     expect(() => readItem(upgradeItem(wall, 1))).not.toThrow();
     expect(() => readItem(upgradeItem(wall, 2))).toThrow('thicknes');
     expect(() => readItem({ id: 'W', kind: 'wal', body: {} })).toThrow('did you mean "wall"?');
+  });
+  it('every field that holds the id of another item says of which kinds it may be', () => {
+    const pattern = /A-Za-z0-9_-\]\{1,40\}/;
+    const bare = (schema: z.ZodType, path: string): string[] => {
+      const { def } = schema._zod as unknown as {
+        def: { type: string; innerType?: z.ZodType; element?: z.ZodType; shape?: Record<string, z.ZodType> };
+      };
+      if (def.innerType) return bare(def.innerType, path);
+      if (def.type === 'array') return bare(def.element!, `${path}.*`);
+      if (def.type === 'object') return Object.entries(def.shape!).flatMap(([field, inner]) => bare(inner, `${path}.${field}`));
+      return def.type === 'string' && pattern.test(JSON.stringify(z.toJSONSchema(schema))) && referenceFields(schema).length === 0
+        ? [path]
+        : [];
+    };
+    expect(bare(z.strictObject({ of: id }), 'trial')).toEqual(['trial.of']);
+    for (const [kind, schema] of Object.entries(ITEM_SCHEMAS)) expect(bare(schema, kind)).toEqual([]);
   });
 });

@@ -8,36 +8,21 @@ import { profileOf } from '../family';
 /** Least height between two levels, and between the ends of a member that runs from level to level, mm. */
 const LEAST_HEIGHT = 1;
 
-const KINDS_OF_REFERENCE: Readonly<Record<string, readonly Item['kind'][]>> = {
-  level: ['level'],
-  base: ['level'],
-  top: ['level'],
-  by: ['beam', 'column', 'wall', 'footing', 'stripFooting'],
-  'supports.by': ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting'],
-  buildUp: ['buildUp'],
-  'strips.buildUp': ['buildUp'],
-  action: ['action'],
-  'variable.action': ['action'],
-  'measured.by': ['measurement'],
-  on: ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting', 'panel'],
-};
-
 type Items = ReadonlyMap<string, Item>;
 
 const levelOf = (items: Items, id: string) => items.get(id)?.body as Body<'level'> | undefined;
 
 /** Every reference of an item leads to an item of a kind that may be referred to there. */
 function requireReferences(items: Items, item: Item): void {
-  for (const { field, id } of referencesOf(item)) {
+  for (const { field, id, kinds } of referencesOf(item)) {
     const target = items.get(id);
     if (!target)
       throw new BadInput(
         `${itemName(item)} refers to "${id}", which is not in the project (it may be in use elsewhere: free it first)`,
         field,
       );
-    const wanted = KINDS_OF_REFERENCE[field.replace(/\.\d+\./, '.')];
-    if (wanted && !wanted.includes(target.kind))
-      throw new BadInput(`${itemName(item)}: ${itemName(target)} is a ${target.kind}, but a ${wanted.join(' or ')} is wanted here`, field);
+    if (!kinds.includes(target.kind))
+      throw new BadInput(`${itemName(item)}: ${itemName(target)} is a ${target.kind}, but a ${kinds.join(' or ')} is wanted here`, field);
   }
 }
 

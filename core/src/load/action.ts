@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { text } from '../schema';
+import { refersTo, text } from '../schema';
 import { isPermanent, LOAD_NATURES, NATURE_LABEL, NATURES, USES, type Nature, type Use } from './nature';
 
 /** Whether the cases of an action act all at once, or one of them at a time. */
@@ -121,9 +121,7 @@ export interface LoadCaseReference {
 
 /** Fields by which a load of a project says in which case it acts, beside its nature and use. */
 export const caseFields = {
-  action: z
-    .string()
-    .max(40)
+  action: refersTo(['action'], 'action of the project')
     .nullable()
     .default(null)
     .describe('action of the project that it belongs to; null: the usual one of its nature and use'),

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { quantity } from '../../quantity';
-import { id, locked, mark, measured, note, pointSchema, reduction, reference, status, supportsFound } from './common';
-import { designation, text } from '../../schema';
+import { CARRIERS, locked, mark, measured, note, onLevel, pointSchema, reduction, status, supportsFound } from './common';
+import { designation, refersTo, text } from '../../schema';
 
 const stripSchema = z.strictObject({
-  buildUp: id.describe('build-up that the strip carries'),
+  buildUp: refersTo(['buildUp'], 'build-up that the strip carries'),
   from: quantity('length', 'start from the beam end', { min: 0 }),
   to: quantity('length', 'end from the beam end', { min: 0 }),
   widthStart: quantity('length', 'tributary width at the start', { min: 0 }),
@@ -17,7 +17,7 @@ const stripSchema = z.strictObject({
 
 const beamSupportSchema = z.strictObject({
   at: quantity('length', 'from the start of the beam', { min: 0 }),
-  by: reference.describe('the member that it rests on, or hangs from'),
+  by: refersTo([...CARRIERS, 'hanger'], 'the member that it rests on, or hangs from').nullable(),
   holdsDown: z.boolean().default(false).describe('true when the connection can hold the beam down'),
   fixed: z
     .boolean()
@@ -40,7 +40,7 @@ const stretchSchema = z.strictObject({
 
 export const beamSchema = z.strictObject({
   mark,
-  level: id,
+  level: onLevel('level of the beam'),
   from: pointSchema,
   to: pointSchema,
   role: z.enum(['beam', 'truss']).default('beam').describe('beam, or truss taken down as a simple beam'),

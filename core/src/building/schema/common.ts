@@ -1,11 +1,14 @@
 import { z } from 'zod';
 import { quantity } from '../../quantity';
-import { text } from '../../schema';
+import { refersTo, text } from '../../schema';
 
 /** What the items of a building have in common. Positions x, y in mm on plan; every reference is an item's id. */
 
-export const id = z.string().regex(/^[A-Za-z0-9_-]{1,40}$/, 'an id is 1 to 40 letters, digits, - or _');
-export const reference = id.nullable();
+/** Kinds that carry what stands or rests on them. */
+export const CARRIERS = ['beam', 'column', 'wall', 'footing', 'stripFooting'] as const;
+/** Kinds on which a load acts, or of which a note speaks. */
+export const MEMBERS = ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting', 'panel'] as const;
+export const onLevel = (what: string) => refersTo(['level'], what);
 export const mark = text(24, 1, 'a mark is needed, such as B1').describe('mark on the drawings');
 export const pointSchema = z.strictObject({ x: quantity('position', 'east on plan'), y: quantity('position', 'north on plan') });
 export const status = z.enum(['new', 'existing', 'removed']).default('new').describe('new, existing or removed');
@@ -21,7 +24,7 @@ export const measured = z
   .array(
     z.strictObject({
       field: text(60).describe('dimension: length, or strips.N.width'),
-      by: id.describe('measurement'),
+      by: refersTo(['measurement'], 'measurement'),
       exact: quantity('length', 'length as measured', { min: 0 }),
     }),
   )

@@ -1,11 +1,11 @@
 import { z } from 'zod';
 import { quantity } from '../../quantity';
-import { id, mark, note, pointSchema, reduction, status } from './common';
+import { mark, note, onLevel, pointSchema, reduction, status } from './common';
 
 export const footingSchema = z.strictObject({
   mark,
   at: pointSchema,
-  level: id.describe('level of its top'),
+  level: onLevel('level of its top'),
   width: quantity('length', 'size along x', { min: 100, max: 50_000 }).nullable().default(null).describe('null: sized from the load'),
   length: quantity('length', 'size along y', { min: 100, max: 50_000 }).nullable().default(null).describe('null: square'),
   thickness: quantity('sectionLength', 'thickness', { min: 50, max: 5000 }).nullable().default(null).describe('null: sized'),
@@ -23,7 +23,7 @@ export const stripFootingSchema = z.strictObject({
   mark,
   from: pointSchema,
   to: pointSchema,
-  level: id.describe('level of its top'),
+  level: onLevel('level of its top'),
   width: quantity('length', 'width', { min: 100, max: 20_000 }).nullable().default(null).describe('null: not chosen'),
   status,
   note,

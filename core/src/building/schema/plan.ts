@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { caseFields, LOAD_NATURES, USES } from '../../load';
 import { quantity } from '../../quantity';
-import { id, mark, note, outline, pointSchema, reference, status } from './common';
-import { text } from '../../schema';
+import { mark, MEMBERS, note, onLevel, outline, pointSchema, status } from './common';
+import { refersTo, text } from '../../schema';
 
 export const levelSchema = z.strictObject({
   name: text(40, 1, 'a level needs a name').describe('name'),
@@ -11,14 +11,14 @@ export const levelSchema = z.strictObject({
 
 export const panelSchema = z.strictObject({
   mark,
-  level: id,
+  level: onLevel('level of the panel'),
   outline: outline.describe('corners in order'),
   openings: z
     .array(z.strictObject({ label: text(40).default('').describe('what it is'), outline }))
     .max(200)
     .default([])
     .describe('openings: their edges carry nothing'),
-  buildUp: id.describe('build-up of the panel'),
+  buildUp: refersTo(['buildUp'], 'build-up of the panel'),
   span: z.enum(['oneWay', 'twoWay']).default('oneWay').describe('one way along its arrow, or two ways to the nearest edges'),
   direction: quantity('angle', 'direction of a one-way span, from east towards north', { min: -7, max: 7 }).default(0),
   pitch: quantity('angle', 'pitch of the plane; layers act per area of slope', { min: 0, max: 1.4 }).default(0),
@@ -36,7 +36,7 @@ export const gridlineSchema = z.strictObject({
 /** A drawing laid under a level, to scale: a picture, a page of a PDF, or the lines of a DXF. */
 export const drawingSchema = z.strictObject({
   name: text(80, 1, 'a drawing needs a name').describe('name'),
-  level: id.describe('level under which it lies'),
+  level: onLevel('level under which it lies'),
   file: z
     .string()
     .regex(/^[0-9a-f]{64}$/, 'a file is named by its hash')
@@ -56,7 +56,7 @@ export const drawingSchema = z.strictObject({
 
 export const loadSchema = z.strictObject({
   label: text(60, 1, 'a load needs a name').describe('what the load is'),
-  on: id.describe('member that it acts on; of an area load the panel'),
+  on: refersTo(MEMBERS, 'member that it acts on; of an area load the panel'),
   type: z.enum(['point', 'line', 'area']).describe('point or line on a member, or an area of a panel'),
   nature: z.enum(LOAD_NATURES).describe('nature'),
   use: z.enum(USES).optional().describe('use of an imposed load'),
@@ -75,7 +75,7 @@ export const loadSchema = z.strictObject({
 /** A distance, a chain or an area read off a plan and kept. */
 export const measurementSchema = z.strictObject({
   name: text(60, 1, 'a measurement needs a name').describe('what was measured'),
-  level: id.describe('level on whose plan it was read'),
+  level: onLevel('level on whose plan it was read'),
   points: z.array(pointSchema).min(2, 'a measurement has two points at least').max(200).describe('from place to place'),
   closed: z.boolean().default(false).describe('true: the last place joins the first, and there is an area'),
   source: text(200).default('').describe('from which drawing and scale'),
@@ -86,9 +86,9 @@ export const measurementSchema = z.strictObject({
 /** A note pinned to a place of a plan, and to a member when there is one. */
 export const noteSchema = z.strictObject({
   text: text(500, 1, 'a note needs words').describe('words'),
-  level: id,
+  level: onLevel('level on whose plan it is pinned'),
   at: pointSchema,
-  on: reference.describe('what it is about'),
+  on: refersTo(MEMBERS, 'what it is about').nullable(),
 });
 
 /** An assumption that somebody has confirmed, with the reason. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { quantity } from '../../quantity';
-import { id, locked, mark, note, pointSchema, reduction, reference, status, supportsFound } from './common';
-import { designation } from '../../schema';
+import { CARRIERS, locked, mark, note, onLevel, pointSchema, reduction, status, supportsFound } from './common';
+import { designation, refersTo } from '../../schema';
 
 /** How the two ends of a column are held; number: its effective length is typed. */
 export const END_CONDITIONS = ['number', 'pinnedPinned', 'fixedPinned', 'fixedFixed', 'fixedFree', 'fixedSway', 'pinnedSway'] as const;
@@ -15,10 +15,10 @@ const heldHeights = z
 export const columnSchema = z.strictObject({
   mark,
   at: pointSchema,
-  base: id.describe('level at which it stands'),
-  top: id.describe('level that it reaches'),
+  base: onLevel('level at which it stands'),
+  top: onLevel('level that it reaches'),
   supportsFound,
-  by: reference.describe('what it stands on'),
+  by: refersTo(CARRIERS, 'what it stands on').nullable(),
   section: designation().nullable().default(null),
   grade: designation().nullable().default(null),
   ownWeight: quantity('lineLoad', 'allowance for own weight while no section is chosen', { min: 0 }),
@@ -42,10 +42,10 @@ export const columnSchema = z.strictObject({
 export const hangerSchema = z.strictObject({
   mark,
   at: pointSchema,
-  top: id.describe('level of the member that it hangs from'),
-  base: id.describe('level of what it carries'),
+  top: onLevel('level of the member that it hangs from'),
+  base: onLevel('level of what it carries'),
   supportsFound,
-  by: reference.describe('the beam above that it hangs from'),
+  by: refersTo(CARRIERS, 'the beam above that it hangs from').nullable(),
   ownWeight: quantity('lineLoad', 'own weight', { min: 0 }),
   status,
   note,

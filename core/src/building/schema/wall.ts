@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { quantity } from '../../quantity';
-import { id, mark, measured, note, pointSchema, reference, status, supportsFound } from './common';
-import { text } from '../../schema';
+import { CARRIERS, mark, measured, note, onLevel, pointSchema, status, supportsFound } from './common';
+import { refersTo, text } from '../../schema';
 
 const wallOpeningSchema = z
   .strictObject({
@@ -18,8 +18,8 @@ export const wallSchema = z.strictObject({
   mark,
   from: pointSchema,
   to: pointSchema,
-  base: id.describe('level at which it starts'),
-  top: id.describe('level that it reaches'),
+  base: onLevel('level at which it starts'),
+  top: onLevel('level that it reaches'),
   height: quantity('length', 'height of the wall itself; empty: from level to level', { above: 0 })
     .nullable()
     .default(null)
@@ -43,7 +43,7 @@ export const wallSchema = z.strictObject({
   braces: z.boolean().default(false).describe('true: it braces the outside walls, whatever it carries'),
   measured,
   supportsFound,
-  by: reference.describe('the beam that it stands on'),
+  by: refersTo(CARRIERS, 'the beam that it stands on').nullable(),
   status,
   note,
 });
