@@ -1,16 +1,6 @@
-import type { ActionsAnnex, Annex } from '../annex';
+import type { Annex } from '../annex';
 import { reductionRecommended } from '../reduction';
-
-// EN 1990 table A1.1
-const psiOfUse: ActionsAnnex['psiOfUse'] = {
-  A: { psi0: 0.7, psi1: 0.5, psi2: 0.3 },
-  B: { psi0: 0.7, psi1: 0.5, psi2: 0.3 },
-  C: { psi0: 0.7, psi1: 0.7, psi2: 0.6 },
-  D: { psi0: 0.7, psi1: 0.7, psi2: 0.6 },
-  E: { psi0: 1, psi1: 0.9, psi2: 0.8 },
-  F: { psi0: 0.7, psi1: 0.7, psi2: 0.6 },
-  G: { psi0: 0.7, psi1: 0.5, psi2: 0.3 },
-};
+import { psiOfUse } from './psi';
 
 const GENERAL = { plateau: 0.2, beta: 1, isGeneral: true } as const;
 

@@ -1,21 +1,25 @@
-import type { Annex } from '../annex';
+import type { Annex, LateralTorsionalCurves } from '../annex';
+import { psiOfUse } from './psi';
 import { reductionUK } from '../reduction';
+
+/** Rolled I and hot-finished hollow sections, NA.2.17. */
+const HOT: LateralTorsionalCurves = {
+  byRatio: [
+    [2, 'b'],
+    [3.1, 'c'],
+    [Infinity, 'd'],
+  ],
+  plateau: 0.4,
+  beta: 0.75,
+};
 
 /** The annexes of the United Kingdom. */
 export const UK: Annex = {
   title: 'UK annexes',
   edition: 'UK national annexes',
   actions: {
-    // EN 1990 table NA.A1.1; snow up to 1000 m above the sea
-    psiOfUse: {
-      A: { psi0: 0.7, psi1: 0.5, psi2: 0.3 },
-      B: { psi0: 0.7, psi1: 0.5, psi2: 0.3 },
-      C: { psi0: 0.7, psi1: 0.7, psi2: 0.6 },
-      D: { psi0: 0.7, psi1: 0.7, psi2: 0.6 },
-      E: { psi0: 1, psi1: 0.9, psi2: 0.8 },
-      F: { psi0: 0.7, psi1: 0.7, psi2: 0.6 },
-      G: { psi0: 0.7, psi1: 0.5, psi2: 0.3 },
-    },
+    // EN 1990 table NA.A1.1, which keeps psi of uses as recommended; snow up to 1000 m above the sea
+    psiOfUse,
     psiOfNature: {
       roofImposed: { psi0: 0.7, psi1: 0, psi2: 0 },
       snow: { psi0: 0.5, psi1: 0.2, psi2: 0 },
@@ -36,15 +40,7 @@ export const UK: Annex = {
     eta: 1,
     etaSource: 'EN 1993-1-5 NA.2.4',
     lateralTorsional: {
-      rolledI: {
-        byRatio: [
-          [2, 'b'],
-          [3.1, 'c'],
-          [Infinity, 'd'],
-        ],
-        plateau: 0.4,
-        beta: 0.75,
-      },
+      rolledI: HOT,
       weldedI: {
         byRatio: [
           [2, 'c'],
@@ -53,15 +49,7 @@ export const UK: Annex = {
         plateau: 0.2,
         beta: 1,
       },
-      hotHollow: {
-        byRatio: [
-          [2, 'b'],
-          [3.1, 'c'],
-          [Infinity, 'd'],
-        ],
-        plateau: 0.4,
-        beta: 0.75,
-      },
+      hotHollow: HOT,
       coldHollow: {
         byRatio: [
           [2, 'c'],
