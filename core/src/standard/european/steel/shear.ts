@@ -2,18 +2,18 @@ import type { SteelAnnex } from '../annex';
 import type { Section } from '../../../section';
 import type { Sheet } from '../../../sheet';
 
-/** Depth of a web between flanges or walls and its thickness, mm; null: the shape has no web that buckles in shear. */
-function webOf({ shape }: Section): { readonly hw: number; readonly tw: number } | null {
+/** Depth of a web over its thickness; 0: the shape has no web that buckles in shear. A number and no object: sizing asks for it millions of times. */
+function webRatio({ shape }: Section): number {
   switch (shape.outline) {
-    case 'box':
-      return { hw: shape.h - 3 * shape.t, tw: shape.t };
-    case 'unequalI':
-      return { hw: shape.h - shape.tf - shape.tfBottom, tw: shape.tw };
     case 'I':
     case 'channel':
-      return { hw: shape.h - 2 * shape.tf, tw: shape.tw };
+      return (shape.h - 2 * shape.tf) / shape.tw;
+    case 'box':
+      return (shape.h - 3 * shape.t) / shape.t;
+    case 'unequalI':
+      return (shape.h - shape.tf - shape.tfBottom) / shape.tw;
     default:
-      return null;
+      return 0;
   }
 }
 
@@ -22,9 +22,9 @@ function webOf({ shape }: Section): { readonly hw: number; readonly tw: number }
  * more. fy: MPa.
  */
 function etaOf(annex: SteelAnnex, section: Section, fy: number): number {
-  const web = webOf(section);
+  if (annex.eta <= 1) return annex.eta;
   const epsilon = Math.sqrt(235 / fy);
-  const ratio = web ? web.hw / web.tw : 0;
+  const ratio = webRatio(section);
   return ratio > (72 * epsilon) / annex.eta && ratio <= 72 * epsilon ? 1 : annex.eta;
 }
 
@@ -162,22 +162,24 @@ export function shearResistance(annex: SteelAnnex, Av: number, fy: number, sheet
 
 /** Whether the web is stocky enough to need no shear buckling check, EN 1993-1-1 6.2.6(6): hw/tw at most 72 epsilon / eta. */
 export function isWebStocky(annex: SteelAnnex, section: Section, fy: number, sheet?: Sheet): boolean {
-  const web = webOf(section);
-  if (!web) return true;
-  const { shape } = section;
-  const { hw, tw } = web;
+  const ratio = webRatio(section);
+  if (ratio === 0) return true;
   const epsilon = Math.sqrt(235 / fy);
   const eta = etaOf(annex, section, fy);
-  const stocky = hw / tw <= (72 * epsilon) / eta;
+  const stocky = ratio <= (72 * epsilon) / eta;
   if (sheet) {
+    const { shape } = section;
+    const isBox = shape.outline === 'box';
+    const tw = isBox ? shape.t : (shape as Exclude<typeof shape, { outline: 'box' | 'tube' | 'angle' | 'tee' }>).tw;
+    const hw = ratio * tw;
     if (shape.outline === 'box') sheet.step('h_w', 'h - 3 * t', { h: shape.h, t: shape.t }, hw, 'sectionLength', '6.2.6(6)');
     else if (shape.outline === 'unequalI')
       sheet.step('h_w', 'h - t_f - t_fb', { h: shape.h, t_f: shape.tf, t_fb: shape.tfBottom }, hw, 'sectionLength', '6.2.6(6)');
     else if (shape.outline === 'I' || shape.outline === 'channel')
       sheet.step('h_w', 'h - 2 * t_f', { h: shape.h, t_f: shape.tf }, hw, 'sectionLength', '6.2.6(6)');
     // of the others it stands on the sheet with the shear area
-    if (shape.outline === 'box' || shape.outline === 'channel') recordEta(annex, eta, sheet);
-    const thickness = shape.outline === 'box' ? 't' : 't_w';
+    if (isBox || shape.outline === 'channel') recordEta(annex, eta, sheet);
+    const thickness = isBox ? 't' : 't_w';
     sheet.branch(
       `h_w / ${thickness} <= 72 * epsilon / eta`,
       { h_w: hw, [thickness]: tw, epsilon, eta },
