@@ -145,7 +145,7 @@ export const LOADS: readonly Mutant[] = [
   {
     point: 'B9',
     fault: 'a round column punches as the square around it',
-    file: core('standard/european/concrete/pad.ts'),
+    file: core('standard/european/concrete/punching.ts'),
     now: 'const u0 = isRound ? Math.PI * c1 : 2 * (c1 + c2);',
     wrong: 'const u0 = 2 * (c1 + c2);',
     test: 'core/src/design/offAxis.test.ts',

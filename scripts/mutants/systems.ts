@@ -156,4 +156,12 @@ export const SYSTEMS: readonly Mutant[] = [
     wrong: 'const kc = diagram ? 0.94 : 1;',
     test: 'core/src/standard/european/annex.test.ts',
   },
+  {
+    point: '15',
+    fault: 'a pad is bent by alpha_cc of one annex, whatever its own says',
+    file: core('standard/european/concrete/pad.ts'),
+    now: 'const fcd = (annex.alphaCC * fck)',
+    wrong: 'const fcd = (0.85 * fck)',
+    test: 'core/src/standard/european/annex.test.ts',
+  },
 ];

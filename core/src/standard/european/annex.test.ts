@@ -105,22 +105,26 @@ describe('partial factors of an annex', () => {
         const by = (annex: SteelAnnex, times: number) =>
           used(steelMember(annex, memberUnder(name, gradeOf(name), length, psi, net, scaled(given, times)), philosophy));
         const [divided, enlarged] = [by(allBy(g), 1), by(ONE, g)];
-        for (const [key, value] of divided)
-          if (enlarged.has(key)) expect(value / enlarged.get(key)!, `${key} of ${name}`).toBeCloseTo(1, 6);
+        expect([...divided.keys()], name).toEqual([...enlarged.keys()]);
+        for (const [key, value] of divided) expect(value / enlarged.get(key)!, `${key} of ${name}`).toBeCloseTo(1, 6);
       }),
       { numRuns: 400 },
     );
   });
   it('where moments grow by the compression: as if the sum were g times as large', () => {
+    let seen = 0;
     fc.assert(
       fc.property(member(OTHERS), forces, fc.double({ min: 1, max: 1.3, noNaN: true }), ([name, length, psi, net], given, g) => {
         const by = (annex: SteelAnnex) => used(steelMember(annex, memberUnder(name, 'S275', length, psi, net, given), philosophy));
         const [divided, plain] = [by(allBy(g)), by(ONE)];
         const key = 'bending-and-compression-of-the-member';
-        if (divided.has(key) && plain.has(key)) expect(divided.get(key)! / plain.get(key)!, name).toBeCloseTo(g, 5);
+        if (!divided.has(key) || !plain.has(key)) return;
+        seen += 1;
+        expect(divided.get(key)! / plain.get(key)!, name).toBeCloseTo(g, 5);
       }),
       { numRuns: 400 },
     );
+    expect(seen).toBeGreaterThan(40);
   });
   it('columns with nominal moments, webs under a force, angle struts: as if every force were g times as large', () => {
     const post = (axial: number) => (annex: SteelAnnex, times: number) =>
@@ -250,7 +254,7 @@ describe('what the standards recommend', () => {
       padStrength(annex, {
         width: 2000,
         length: 2000,
-        thickness: 500,
+        thickness: 300,
         columnWidth: 250,
         columnDepth: 250,
         concrete: concrete('C30/37'),
@@ -264,14 +268,14 @@ describe('what the standards recommend', () => {
     // 0.6 (1 - 30/250) = 0.528; f_cd 20 MPa
     expect(atColumn()).toBeCloseTo(0.4 * 0.528 * 20, 9);
     expect(atColumn(UK.concrete)).toBeCloseTo(0.5 * 0.528 * 20, 9);
-    // along x: M = 0.3 * 2000 * 875^2 / 2 = 229.7 kNm on d = 442, b = 2000: K = M / (b d^2 f_cd); z = d (1 + sqrt(1 - 2 K)) / 2
+    // along x: M = 0.3 * 2000 * 875^2 / 2 = 229.7 kNm on d = 242, b = 2000; K 0.098 and 0.115, so that z is below 0.95 d
     const needed = (share: number) => {
-      const [M, d, fcd] = [(0.3 * 2000 * 875 ** 2) / 2, 500 - 50 - 8, (share * 30) / 1.5];
-      const z = Math.min(0.95 * d, (d * (1 + Math.sqrt(1 - (2 * M) / (2000 * d * d * fcd)))) / 2);
-      return M / (z * (500 / 1.15));
+      const [M, d, fcd] = [(0.3 * 2000 * 875 ** 2) / 2, 300 - 50 - 8, (share * 30) / 1.5];
+      return M / (((d * (1 + Math.sqrt(1 - (2 * M) / (2000 * d * d * fcd)))) / 2) * (500 / 1.15));
     };
-    expect(pad().bars!.alongX.needed).toBeGreaterThanOrEqual(needed(1) * (1 - 1e-9));
-    expect(pad(UK.concrete).bars!.alongX.needed).toBeGreaterThanOrEqual(needed(0.85) * (1 - 1e-9));
+    expect(pad().bars!.alongX.needed).toBeCloseTo(needed(1), 6);
+    expect(pad(UK.concrete).bars!.alongX.needed).toBeCloseTo(needed(0.85), 6);
+    expect(needed(0.85) / needed(1)).toBeGreaterThan(1.005);
   });
   it('reduction of imposed load: (6.1) of beams by area, (6.2) of columns by storeys, never for storage', () => {
     const floor = (use: 'B' | 'C' | 'E', level: string, area: number) => ({
