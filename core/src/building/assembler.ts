@@ -3,29 +3,9 @@ import { loadCasesOf } from '../load';
 import type { Building } from './building';
 import { noteDifference } from './difference';
 import { ITEM_KINDS, STANDING, type Body, type Item, type ItemKind } from './item';
+import { PART, type Parts } from './parts';
 import { patched } from './readMap';
-
-type Parts = Omit<Building, 'elevation'>;
-/** Which parts of a building an item of each kind belongs to. */
-const PART: Record<ItemKind, keyof Parts> = {
-  brief: 'brief',
-  level: 'levels',
-  action: 'actions',
-  buildUp: 'buildUps',
-  beam: 'beams',
-  column: 'columns',
-  hanger: 'hangers',
-  wall: 'walls',
-  footing: 'footings',
-  stripFooting: 'stripFootings',
-  panel: 'panels',
-  gridline: 'gridlines',
-  drawing: 'drawings',
-  load: 'loads',
-  measurement: 'measurements',
-  note: 'notes',
-  answer: 'answers',
-};
+import { SpanMap } from './spanMap';
 
 /**
  * Sorts items into a building again and again as they are edited: parts of whose kind nothing changed stay the very same objects, so that
@@ -35,6 +15,7 @@ export class Assembler {
   private items: readonly Item[] = [];
   private parts: Parts | null = null;
   private elevations = new Map<string, number>();
+  private readonly spans = new SpanMap();
   private readonly removed = new Map<ItemKind, readonly Item[]>();
 
   /** @throws BadInput when there is no brief */
@@ -48,7 +29,7 @@ export class Assembler {
     this.items = items;
     this.parts = parts;
     const { elevations } = this;
-    return { ...parts, elevation: (level) => elevations.get(level) ?? 0 };
+    return { ...parts, beams: this.spans.of(parts), elevation: (level) => elevations.get(level) ?? 0 };
   }
 
   /** Brings the map of one kind of member up to few changes. @returns false when it must be sorted anew */

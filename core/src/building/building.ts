@@ -1,5 +1,5 @@
 import type { ActionBody, BuildUp, LoadCases } from '../load';
-import type { Beam, Body, Brief, Column, ExtraLoad, Footing, Hanger, Item, Panel, PlanPoint, StripFooting, Wall } from './item';
+import type { Beam, Body, Brief, Column, ExtraLoad, Footing, Hanger, Item, Panel, PlanPoint, StripFooting, Truss, Wall } from './item';
 
 export interface Named<B> {
   readonly id: string;
@@ -14,7 +14,10 @@ export interface Building {
   readonly actions: ReadonlyMap<string, ActionBody>;
   /** Load cases: the usual ones, and those of the actions. */
   readonly cases: LoadCases;
+  /** What is taken down as a beam: beams, and each truss as a simple beam that is not designed. */
   readonly beams: ReadonlyMap<string, Beam>;
+  /** Which of them are trusses. */
+  readonly trusses: ReadonlyMap<string, Truss>;
   readonly columns: ReadonlyMap<string, Column>;
   readonly hangers: ReadonlyMap<string, Hanger>;
   readonly walls: ReadonlyMap<string, Wall>;
@@ -71,34 +74,6 @@ export function wallHeight(building: Pick<Building, 'elevation'>, wall: Pick<Wal
 /** Height through which load spreads in a wall, mm: what stands above its storey has nothing on it. */
 export function spreadHeight(building: Pick<Building, 'elevation'>, wall: Pick<Wall, 'base' | 'top' | 'height'>): number {
   return Math.min(wallHeight(building, wall), storeyOf(building, wall));
-}
-
-/** The mark of any member, or its id when it has none. */
-export function markOf(building: Building, id: string): string {
-  return (
-    (
-      building.beams.get(id) ??
-      building.columns.get(id) ??
-      building.walls.get(id) ??
-      building.hangers.get(id) ??
-      building.footings.get(id) ??
-      building.stripFootings.get(id) ??
-      building.panels.get(id)
-    )?.mark ?? id
-  );
-}
-
-/** The level at which a member is calculated: of a beam or footing its level, of a post or wall the one it reaches. */
-export function levelOf(building: Building, id: string): string | undefined {
-  const on = building.beams.get(id) ?? building.footings.get(id) ?? building.stripFootings.get(id) ?? building.panels.get(id);
-  const post = building.columns.get(id) ?? building.walls.get(id);
-  return on?.level ?? post?.top ?? building.hangers.get(id)?.base;
-}
-
-/** The name of the level at which a member is calculated. */
-export function levelNameOf(building: Building, id: string): string {
-  const level = levelOf(building, id);
-  return building.levels.find((entry) => entry.id === level)?.body.name ?? '';
 }
 
 /** True when something of one level lies on it, or something that stands between levels starts, ends or passes there. */

@@ -1,13 +1,17 @@
 export * from './item';
-export { MODEL_VERSION, upgradeBody, upgradeItem } from './upgrade';
+export { MODEL_VERSION, upgradeItem, upgradeStored } from './upgrade';
+export { geometryOf, isLineItem, liesInside, movedItem, type Geometry, type LineItem } from './geometry';
+export { levelNameOf, levelOf, markOf, marksOf, standing, standingBody, PART, STANDING_KINDS, type StandingKind } from './parts';
+export { BEARERS, MEMBERS } from './schema/common';
+export { become, mayBecome } from './become';
+export { newStrip, newSupport } from './schema/beam';
+export { KIND_WORD } from './words';
+export { isPlaced, PLACED, placedItem, storeyAt, type PlacedKind } from './placed';
 export { assemble, Assembler } from './assembler';
 export { differenceOf, noteDifference } from './difference';
 export { MapView, patched } from './readMap';
 export {
   isOnLevel,
-  levelNameOf,
-  levelOf,
-  markOf,
   planLength,
   stretchesOf,
   pointAlong,
@@ -20,18 +24,7 @@ export {
 } from './building';
 export { broughtTo, onPlan, scaleByRatio, scaledByPoints, sheetCorners, squaredBy } from './drawingScale';
 export { measure, roundedUp, shortWay, type Measured } from './measure';
-export {
-  beside,
-  crossingAt,
-  isLineItem,
-  joinLines,
-  joinPanels,
-  splitLine,
-  splitPanel,
-  type Fresh,
-  type LineItem,
-  type Reshaped,
-} from './reshape';
+export { beside, crossingAt, joinLines, joinPanels, splitLine, splitPanel, type Fresh, type Reshaped } from './reshape';
 export { changeSchema, readItem, readItems, type Change, type StoredItem } from './command';
 export { requireBuildable, requireConsistent, requireWhole } from './rules';
 export { areaOf, pointsOf, ringOf } from './region';

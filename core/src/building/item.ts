@@ -2,16 +2,21 @@ import { z } from 'zod';
 import { id, idsAt, referenceFields } from '../schema';
 import { ITEM_SCHEMAS } from './itemSchemas';
 import type { pointSchema } from './schema/common';
+import type { Made } from './schema/material';
 
 export { ITEM_SCHEMAS } from './itemSchemas';
+export { MATERIALS, type Made } from './schema/material';
 export { END_CONDITIONS, type EndConditions } from './schema/posts';
 
 export type ItemKind = keyof typeof ITEM_SCHEMAS;
-export type Body<K extends ItemKind> = z.output<(typeof ITEM_SCHEMAS)[K]>;
+/** A body as its schema gives it; what a member is made of, as the union that it is. */
+type AsMade<B> = B extends { material: Made['material'] } ? Omit<B, keyof Made> & Made : B;
+export type Body<K extends ItemKind> = AsMade<z.output<(typeof ITEM_SCHEMAS)[K]>>;
 export type Item = { [K in ItemKind]: { readonly id: string; readonly kind: K; readonly body: Body<K> } }[ItemKind];
 
 export type Brief = Body<'brief'>;
 export type Beam = Body<'beam'>;
+export type Truss = Body<'truss'>;
 export type Column = Body<'column'>;
 export type Hanger = Body<'hanger'>;
 export type Wall = Body<'wall'>;

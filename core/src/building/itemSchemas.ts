@@ -1,5 +1,5 @@
 import { actionSchema, buildUpSchema } from '../load';
-import { beamSchema } from './schema/beam';
+import { beamSchema, trussSchema } from './schema/beam';
 import { briefSchema } from './schema/brief';
 import { footingSchema, stripFootingSchema } from './schema/footing';
 import {
@@ -22,6 +22,7 @@ export const ITEM_SCHEMAS = {
   action: actionSchema,
   buildUp: buildUpSchema,
   beam: beamSchema,
+  truss: trussSchema,
   column: columnSchema,
   hanger: hangerSchema,
   wall: wallSchema,

@@ -1,17 +1,12 @@
 import polygonClipping, { type Polygon } from 'polygon-clipping';
 import { BadInput } from '../error';
 import { planLength, pointAlong, project } from './building';
-import type { ExtraLoad, Item, PlanPoint } from './item';
+import type { ExtraLoad, Item, PlanPoint, Truss } from './item';
+import type { LineItem } from './geometry';
 import { areaOf, pointsOf, ringOf } from './region';
 
-/** Items with a line on plan: they can be split at a place, joined end to end, and copied beside themselves. */
-export type LineItem = Extract<Item, { kind: 'beam' | 'wall' | 'stripFooting' | 'gridline' }>;
 type PanelItem = Extract<Item, { kind: 'panel' }>;
 type LoadItem = { readonly id: string; readonly body: ExtraLoad };
-
-export function isLineItem(item: Item): item is LineItem {
-  return item.kind === 'beam' || item.kind === 'wall' || item.kind === 'stripFooting' || item.kind === 'gridline';
-}
 
 /** New ids and marks for pieces. */
 export interface Fresh {
@@ -74,11 +69,6 @@ function gridPieces(item: Extract<Item, { kind: 'gridline' }>, middle: PlanPoint
 function memberPieces(item: Exclude<LineItem, { kind: 'gridline' }>, at: number, middle: PlanPoint, id: string, fresh: Fresh): Item[] {
   const mark = fresh.mark(item.body.mark);
   switch (item.kind) {
-    case 'stripFooting':
-      return [
-        { ...item, body: { ...item.body, to: middle } },
-        { ...item, id, body: { ...item.body, mark, from: middle } },
-      ];
     case 'wall': {
       const { openings } = item.body;
       return [
@@ -86,8 +76,16 @@ function memberPieces(item: Exclude<LineItem, { kind: 'gridline' }>, at: number,
         { ...item, id, body: { ...item.body, mark, from: middle, openings: stretches(openings, at, Infinity), measured: [] } },
       ];
     }
+    case 'truss': {
+      const [first, second] = spanPieces(item.body, at, middle);
+      return [
+        { ...item, body: { ...item.body, ...first } },
+        { ...item, id, body: { ...item.body, ...second, mark } },
+      ];
+    }
     case 'beam': {
       const { body } = item;
+      const [first, second] = spanPieces(body, at, middle);
       const before = (list: readonly number[]) => list.filter((place) => place <= at);
       const after = (list: readonly number[]) => list.filter((place) => place > at).map((place) => place - at);
       return [
@@ -95,15 +93,10 @@ function memberPieces(item: Exclude<LineItem, { kind: 'gridline' }>, at: number,
           ...item,
           body: {
             ...body,
-            to: middle,
-            supports: body.supports.filter((support) => support.at <= at),
-            hinges: before(body.hinges),
+            ...first,
             restraintPoints: before(body.restraintPoints),
             topPoints: before(body.topPoints),
             bottomPoints: before(body.bottomPoints),
-            stretches: stretches(body.stretches, 0, at),
-            strips: stripsBetween(body.strips, 0, at),
-            measured: [],
           },
         },
         {
@@ -111,21 +104,48 @@ function memberPieces(item: Exclude<LineItem, { kind: 'gridline' }>, at: number,
           id,
           body: {
             ...body,
+            ...second,
             mark,
-            from: middle,
-            supports: body.supports.filter((support) => support.at > at).map((support) => ({ ...support, at: support.at - at })),
-            hinges: after(body.hinges),
             restraintPoints: after(body.restraintPoints),
             topPoints: after(body.topPoints),
             bottomPoints: after(body.bottomPoints),
-            stretches: stretches(body.stretches, at, Infinity),
-            strips: stripsBetween(body.strips, at, Infinity),
-            measured: [],
           },
         },
       ];
     }
+    default:
+      return [
+        { ...item, body: { ...item.body, to: middle } },
+        { ...item, id, body: { ...item.body, mark, from: middle } },
+      ];
   }
+}
+
+/** What a beam has as well as a truss. */
+type Span = Pick<Truss, 'from' | 'to' | 'supports' | 'hinges' | 'stretches' | 'strips' | 'measured'>;
+
+/** What the two pieces of a beam or truss have of the whole. */
+function spanPieces({ from, to, supports, hinges, strips, ...whole }: Span, at: number, middle: PlanPoint): [Span, Span] {
+  return [
+    {
+      from,
+      to: middle,
+      supports: supports.filter((support) => support.at <= at),
+      hinges: hinges.filter((place) => place <= at),
+      stretches: stretches(whole.stretches, 0, at),
+      strips: stripsBetween(strips, 0, at),
+      measured: [],
+    },
+    {
+      from: middle,
+      to,
+      supports: supports.filter((support) => support.at > at).map((support) => ({ ...support, at: support.at - at })),
+      hinges: hinges.filter((place) => place > at).map((place) => place - at),
+      stretches: stretches(whole.stretches, at, Infinity),
+      strips: stripsBetween(strips, at, Infinity),
+      measured: [],
+    },
+  ];
 }
 
 /** What lies between two places, measured from the first. */
@@ -193,7 +213,7 @@ export function joinLines(a: LineItem, b: LineItem, reach: number, loads: readon
   };
   const moved = <T extends { from: number; to: number }>(entry: T): T => ({ ...entry, from: entry.from - start, to: entry.to - start });
   let joined: LineItem;
-  if (a.kind === 'beam' && b.kind === 'beam') {
+  if ((a.kind === 'beam' && b.kind === 'beam') || (a.kind === 'truss' && b.kind === 'truss')) {
     const strips = b.body.strips
       .map(stretch)
       .map((strip) => (turned ? { ...strip, widthStart: strip.widthEnd, widthEnd: strip.widthStart } : strip));
@@ -207,17 +227,20 @@ export function joinLines(a: LineItem, b: LineItem, reach: number, loads: readon
     joined = {
       ...a,
       body: {
-        ...(body as typeof a.body),
+        ...body,
         supports: kept.sort((x, y) => x.at - y.at),
         hinges: bothPlaces(a.body.hinges, b.body.hinges),
-        restraintPoints: bothPlaces(a.body.restraintPoints, b.body.restraintPoints),
-        topPoints: bothPlaces(a.body.topPoints, b.body.topPoints),
-        bottomPoints: bothPlaces(a.body.bottomPoints, b.body.bottomPoints),
+        ...(a.kind === 'beam' &&
+          b.kind === 'beam' && {
+            restraintPoints: bothPlaces(a.body.restraintPoints, b.body.restraintPoints),
+            topPoints: bothPlaces(a.body.topPoints, b.body.topPoints),
+            bottomPoints: bothPlaces(a.body.bottomPoints, b.body.bottomPoints),
+          }),
         stretches: [...a.body.stretches.map(moved), ...b.body.stretches.map(stretch)],
         strips: [...a.body.strips.map(moved), ...strips],
         measured: [],
       },
-    };
+    } as LineItem;
   } else if (a.kind === 'wall' && b.kind === 'wall')
     joined = {
       ...a,

@@ -4,6 +4,7 @@ import { actionFault, NATURE_LABEL, type LoadCaseReference } from '../load';
 import { itemName, referencesOf, type Body, type Item } from './item';
 import { overlappingOpenings, overlappingWallOpenings } from './overlap';
 import { profileOf } from '../family';
+import { KIND_WORD } from './words';
 
 /** Least height between two levels, and between the ends of a member that runs from level to level, mm. */
 const LEAST_HEIGHT = 1;
@@ -22,7 +23,10 @@ function requireReferences(items: Items, item: Item): void {
         field,
       );
     if (!kinds.includes(target.kind))
-      throw new BadInput(`${itemName(item)}: ${itemName(target)} is a ${target.kind}, but a ${kinds.join(' or ')} is wanted here`, field);
+      throw new BadInput(
+        `${itemName(item)}: ${itemName(target)} is a ${KIND_WORD[target.kind]}, but a ${kinds.map((kind) => KIND_WORD[kind as Item['kind']]).join(' or ')} is wanted here`,
+        field,
+      );
   }
 }
 
@@ -66,7 +70,7 @@ function requireOwnElevation(items: Items, level: Extract<Item, { kind: 'level' 
 }
 
 /** Stretches of another stiffness run along the beam, each by itself. */
-function requireOwnStretches(item: Extract<Item, { kind: 'beam' }>): void {
+function requireOwnStretches(item: Extract<Item, { kind: 'beam' | 'truss' }>): void {
   try {
     requireStretches({ stretches: item.body.stretches, length: Infinity });
   } catch (error) {
@@ -77,11 +81,12 @@ function requireOwnStretches(item: Extract<Item, { kind: 'beam' }>): void {
 
 /** Geometry that can only be a slip. */
 function requireNoSlip(item: Item): void {
-  if (item.kind === 'beam') requireOwnStretches(item);
-  if (item.kind === 'beam')
+  if (item.kind === 'beam' || item.kind === 'truss') {
+    requireOwnStretches(item);
     item.body.strips.forEach(({ from, to }, i) => {
       if (!(to > from)) throw new BadInput(`${itemName(item)}: strip ${i + 1} must end beyond its start`, `strips.${i}.to`);
     });
+  }
   const pair =
     item.kind === 'wall' ? overlappingWallOpenings(item.body.openings) : item.kind === 'panel' ? overlappingOpenings(item.body) : null;
   if (pair)
@@ -161,7 +166,7 @@ export function requireBuildable(items: Items, touched?: ReadonlySet<string>): v
         if (isTouched(item.id) || (one.load.action !== null && isTouched(one.load.action))) requireOwnCase(items, one);
     } else if (!isTouched(item.id)) continue;
     else if (item.kind === 'action') requireOwnAction(item);
-    else if (item.kind === 'beam' || item.kind === 'panel') requireNoSlip(item);
+    else if (item.kind === 'beam' || item.kind === 'truss' || item.kind === 'panel') requireNoSlip(item);
     else if (item.kind === 'brief') requireOwnRule(item);
     else if (item.kind === 'level') requireOwnElevation(items, item);
   }

@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import type { z } from 'zod';
 import { ebbwickSailLoft, quillfernToolLibrary } from '../exchange';
-import { defaultBrief, MODEL_VERSION, upgradeBody, item, readItem } from '.';
+import { defaultBrief, MODEL_VERSION, item, readItem, upgradeStored, type Beam } from '.';
 import { ITEM_SCHEMAS } from './item';
+
+/** The body that an item of a version has now. */
+const upgradeBody = (kind: string, body: unknown, version: number) => upgradeStored({ kind, body }, version).body;
 
 describe('items that an earlier version kept', () => {
   it('get the fields that came since, as if nothing was typed', () => {
@@ -56,7 +59,7 @@ describe('items that an earlier version kept', () => {
       strips: [{ buildUp: 'b', from: 0, to: 1, widthStart: 1, widthEnd: 1 }],
     };
     for (const version of [1, 2, MODEL_VERSION]) expect(upgradeBody('beam', old, version)).toEqual(beam.body);
-    expect(upgradeBody('beam', old, MODEL_VERSION).supports.map(({ spring, settlement }) => [spring, settlement])).toEqual([
+    expect((upgradeBody('beam', old, MODEL_VERSION) as Beam).supports.map(({ spring, settlement }) => [spring, settlement])).toEqual([
       [null, 0],
       [null, 0],
     ]);

@@ -1,20 +1,26 @@
 import type { z } from 'zod';
-import { ITEM_SCHEMAS, type Body, type Item, type ItemKind } from './item';
+import { ITEM_SCHEMAS, type Item, type ItemKind } from './item';
 
 /**
  * Version of the model in which items are written today. Items, entries of the journal and project files carry the version in which they
  * were written, and are brought up to this one when they are read: here, and nowhere else.
  *
  * 1: bodies as they came, unknown fields dropped without a word. 2: unknown fields are refused by name when they are typed or sent. 3: loads may belong to
- * an action of the project.
+ * an action of the project. 4: members say what they are made of; a truss is a kind of its own, no role of a beam.
  */
-export const MODEL_VERSION = 3;
+export const MODEL_VERSION = 4;
+
+/** An item as it is stored: its kind is one of its version. */
+interface Stored {
+  readonly kind: string;
+  readonly body: Readonly<Record<string, unknown>>;
+}
 
 interface Upgrade {
   /** The version that it makes. */
   readonly to: number;
-  /** The body of an item as the next version writes it. */
-  readonly body: (kind: ItemKind, body: Readonly<Record<string, unknown>>) => Readonly<Record<string, unknown>>;
+  /** An item as the next version writes it. */
+  readonly item: (stored: Stored) => Stored;
 }
 
 const shapeOf = (schema: z.ZodType) => (schema as unknown as { readonly shape: Readonly<Record<string, z.ZodType>> }).shape;
@@ -37,9 +43,20 @@ function withoutUnknown(schema: z.ZodType, value: unknown): unknown {
 const inUsualCases = (loads: unknown): unknown =>
   Array.isArray(loads) ? loads.map((load: object) => ({ action: null, loadCase: '', ...load })) : [];
 
+/** What a truss of version 4 takes over from the beam as which it was drawn. */
+const OF_TRUSS =
+  'mark level from to ownWeight supportsFound supports hinges stretches strips transfer measured reduction status note'.split(' ');
+
+/** A beam that was called a truss is one; what is left is a beam of steel. */
+function byItsKind({ kind, body: { role, ...body } }: Stored): Stored {
+  // what was never a role is left for the reader to refuse
+  if (role !== 'truss') return { kind, body: role === undefined || role === 'beam' ? body : { ...body, role } };
+  return { kind: 'truss', body: Object.fromEntries(OF_TRUSS.flatMap((field) => (field in body ? [[field, body[field]]] : []))) };
+}
+
 const UPGRADES: readonly Upgrade[] = [
-  { to: 2, body: (kind, body) => withoutUnknown(ITEM_SCHEMAS[kind], body) as Readonly<Record<string, unknown>> },
-  { to: 3, body: (kind, body) => (kind === 'buildUp' ? { ...body, variable: inUsualCases(body['variable']) } : body) },
+  { to: 3, item: ({ kind, body }) => ({ kind, body: kind === 'buildUp' ? { ...body, variable: inUsualCases(body['variable']) } : body }) },
+  { to: 4, item: (stored) => (stored.kind === 'beam' ? byItsKind(stored) : stored) },
 ];
 
 /** Completes a value with the fields that have a value when nothing is typed; the same value when none is missing. */
@@ -99,13 +116,15 @@ function completeOf(kind: ItemKind): Complete {
 }
 
 /**
- * A body as an earlier version wrote it, brought up to this version: changed step by step, then completed with the fields that came since, at any depth,
- * each as if nothing was typed. The same object when nothing is missing.
+ * An item as an earlier version wrote it, brought up to this version: changed step by step, then completed with the fields that came since, at any
+ * depth, each as if nothing was typed. The same body when nothing is missing.
  */
-export function upgradeBody<K extends ItemKind>(kind: K, body: unknown, version: number): Body<K> {
-  let current = body as Readonly<Record<string, unknown>>;
-  for (const upgrade of UPGRADES) if (upgrade.to > version) current = upgrade.body(kind, current);
-  return completeOf(kind)(current) as Body<K>;
+export function upgradeStored(stored: { readonly kind: string; readonly body: unknown }, version: number): Pick<Item, 'kind' | 'body'> {
+  let current = stored as Stored;
+  for (const upgrade of UPGRADES) if (upgrade.to > version) current = upgrade.item(current);
+  const kind = current.kind as ItemKind;
+  if (version < 2) current = { kind, body: withoutUnknown(ITEM_SCHEMAS[kind], current.body) as Stored['body'] };
+  return { kind, body: completeOf(kind)(current.body) as Item['body'] };
 }
 
 /** An item of an earlier version; what is no item of a known kind is left for the reader to refuse. */
@@ -113,5 +132,5 @@ export function upgradeItem(raw: unknown, version: number): unknown {
   const item = raw as Partial<Item> | null;
   if (typeof item !== 'object' || item === null || typeof item.body !== 'object' || item.body === null) return raw;
   if (typeof item.kind !== 'string' || !Object.hasOwn(ITEM_SCHEMAS, item.kind)) return raw;
-  return { ...item, body: upgradeBody(item.kind, item.body, version) };
+  return { ...item, ...upgradeStored({ kind: item.kind, body: item.body }, version) };
 }

@@ -1,6 +1,7 @@
-import { differenceOf, markOf, type Building } from '../building';
+import { differenceOf, markOf, type Beam, type Building, type Column } from '../building';
 import { panelAssumptions, wallAssumptions } from './assumptions';
 import type { RecordedAssumption } from './result';
+import { supportAssumptions } from './spanAssumptions';
 
 interface Text {
   readonly key: string;
@@ -17,6 +18,11 @@ const STRIP: Text = {
   key: 'not-designed',
   text: 'The strip footing is proved elsewhere.',
   reason: 'Its load is taken down and listed; width, thickness and settlement are not checked here.',
+};
+const LOAD_ONLY: Text = {
+  key: 'load-only',
+  text: 'It is load only: designed and proved elsewhere.',
+  reason: 'Its loads are taken down here and its own weight is what is typed; nothing about it is checked.',
 };
 const STABILITY: Text = {
   key: 'stability',
@@ -57,6 +63,10 @@ export class AssumptionBook {
       building.walls.forEach((wall, id) => this.write(building, id, wallAssumptions(wall)));
       for (const id of building.stripFootings.keys()) this.write(building, id, [STRIP]);
       building.panels.forEach((panel, id) => this.write(building, id, panelAssumptions(panel)));
+      for (const members of [building.beams, building.columns])
+        members.forEach((body: Beam | Column, id) => {
+          if (isLoadOnly(building, id, body)) this.write(building, id, loadOnlyAssumptions(building, body));
+        });
       designs.forEach(({ assumptions }, id) => this.write(building, id, assumptions));
       this.news = null;
       return;
@@ -73,13 +83,28 @@ export class AssumptionBook {
     again(last.walls, building.walls, wallAssumptions);
     again(last.stripFootings, building.stripFootings, () => [STRIP]);
     again(last.panels, building.panels, panelAssumptions);
+    for (const part of ['beams', 'columns'] as const) {
+      const [before, now]: ReadonlyMap<string, Beam | Column>[] = [last[part], building[part]];
+      if (before === now && last.brief === building.brief) continue;
+      for (const id of (last.brief === building.brief && differenceOf(before!, now!)) || now!.keys()) {
+        const body = now!.get(id);
+        if (body && isLoadOnly(building, id, body)) this.write(building, id, loadOnlyAssumptions(building, body));
+        else if (!designs.has(id)) this.takeAway(id);
+      }
+    }
     for (const id of redesigned) {
       const design = designs.get(id);
       if (design) this.write(building, id, design.assumptions);
       // not designed yet, or gone; items of other kinds keep theirs
-      else if (!building.hangers.has(id) && !building.walls.has(id) && !building.stripFootings.has(id) && !building.panels.has(id))
-        this.takeAway(id);
+      else if (!this.isWrittenAlone(building, id)) this.takeAway(id);
     }
+  }
+
+  /** Does it have assumptions without a design? */
+  private isWrittenAlone(building: Building, id: string): boolean {
+    const spanning = building.beams.get(id) ?? building.columns.get(id);
+    if (spanning) return isLoadOnly(building, id, spanning);
+    return building.hangers.has(id) || building.walls.has(id) || building.stripFootings.has(id) || building.panels.has(id);
   }
 
   private takeAway(id: string): void {
@@ -103,6 +128,12 @@ export class AssumptionBook {
     this.byItem.set(item ?? PROJECT, list);
   }
 }
+
+/** A truss is taken down as a beam that is load only, and has a design of its own. */
+const isLoadOnly = ({ trusses }: Building, id: string, { material }: Beam | Column) => material === 'loadOnly' && !trusses.has(id);
+
+const loadOnlyAssumptions = ({ brief: { units } }: Building, body: Beam | Column): readonly Text[] =>
+  'supports' in body ? [LOAD_ONLY, ...supportAssumptions(body, units)] : [LOAD_ONLY];
 
 function unanswered(list: readonly RecordedAssumption[] | undefined): number {
   let open = 0;

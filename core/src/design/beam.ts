@@ -1,13 +1,13 @@
 import { BeamModel } from '../analysis';
 import { type Beam } from '../building';
 import { PlinthError } from '../error';
-import { formatQuantity, GRAVITY, type UnitSystem } from '../quantity';
+import { GRAVITY } from '../quantity';
 import { findSection, isSection, type Section } from '../section';
-import { governing, Sheet, worstVerdict, type Assumption, type Check } from '../sheet';
-import { type Philosophy, type Standard } from '../standard';
-import { quantitySaid, withValues, type Arrival, type MemberLedger } from '../takedown';
+import { governing, Sheet, worstVerdict, type Check } from '../sheet';
+import { type Philosophy } from '../standard';
+import { withValues, type Arrival, type MemberLedger } from '../takedown';
 import { beamActions } from './beamActions';
-import { bearingEnds } from './bearingEnds';
+import { beamAssumptions } from './beamAssumptions';
 import { deflectionChecks } from './deflection';
 import { reducedArrivals, reductionAssumption, reductionOf } from './reduction';
 import { mergeWorst, withoutSection, type MemberDesign, type PhilosophyResult } from './result';
@@ -20,107 +20,6 @@ import { recordSupportForces } from './supportForces';
 import { recordEffects } from './effectsSheet';
 import { recordTakedown } from './takedownSheet';
 import { standingLoads, webChecks } from './standing';
-
-const isChannel = (designation: string | null) =>
-  designation !== null && isSection(designation) && findSection(designation).shape.outline === 'channel';
-
-/** Text and reason of the self-weight that is allowed while no section is chosen. N/mm */
-export const ownWeightAllowance = (ownWeight: number, units: UnitSystem): readonly [text: string, reason: string] => [
-  `${formatQuantity(ownWeight, 'lineLoad', units)} is allowed for self-weight while no section is chosen.`,
-  'The takedown below it takes this allowance on; it follows the section once one is chosen.',
-];
-
-/** What a beam's checks take for true, to be confirmed by somebody. */
-export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Standard, units: UnitSystem): Assumption[] {
-  const list: Assumption[] = [];
-  const assume = (key: string, text: string, reason: string) => list.push({ type: 'assumption', key, text, reason });
-  if (beam.section === null) assume('own-weight', ...ownWeightAllowance(beam.ownWeight, units));
-  if (beam.restraint === 'floor')
-    assume(
-      'restraint-floor',
-      'The floor holds the top flange sideways along the whole beam.',
-      'Friction and fixings of the floor are taken to be enough; a strict reading wants them shown.',
-    );
-  if (beam.restraint === 'points')
-    assume(
-      'restraint-points',
-      'What meets the beam at the places named holds both flanges sideways and against twisting.',
-      'Members and bracing there are taken to be stiff and strong enough.',
-    );
-  for (const { from, to } of bearingEnds(beam))
-    assume(
-      `bearing-end-${from === 0 ? 'start' : 'end'}`,
-      `The last ${quantitySaid(to - from, 'sectionLength', units)} at its ${from === 0 ? 'start' : 'end'} lie on the bearing and are no cantilever.`,
-      'It is drawn past the support by no more than a bearing length; load beyond the support is taken there all the same.',
-    );
-  if (beam.seat === null)
-    assume(
-      'web-connection',
-      'At its supports the beam is connected through its web.',
-      `So no force enters the web through a flange there (${standard.steel.webClause}).`,
-    );
-  else
-    assume(
-      'seat',
-      `The beam sits on a stiff length of ${quantitySaid(beam.seat, 'sectionLength', units)} at each support, held against turning over.`,
-      'Each seat has to be there, and end where the beam ends.',
-    );
-  if (ledger.arrivals.some(({ source }) => source.type === 'member' && source.member !== ledger.id) && beam.stiffBearing > 0)
-    assume(
-      'stiff-bearing',
-      `What stands on the beam bears over a stiff length of ${Math.round(beam.stiffBearing)} mm.`,
-      'A base plate or cap that spreads so far has to be there.',
-    );
-  if (beam.untwisted && isChannel(beam.section) && isReadBy(standard, 'beam', 'untwisted'))
-    assume(
-      'untwisted',
-      'The channel is loaded through its shear centre, or held against twisting by what it carries.',
-      'A channel that is loaded through its web twists; torsion of open shapes is not calculated.',
-    );
-  if (beam.restraint !== 'floor' && beam.loadHeight === 'centre')
-    assume(
-      'load-height',
-      'Load acts at the shear centre or is held in place by what brings it.',
-      'Load that sits on a free top flange and can move with it would lower the resistance to lateral-torsional buckling.',
-    );
-  if (beam.role === 'truss')
-    assume('truss-as-beam', 'The truss is taken down as a simple beam.', 'Its chords, branches and joints are not checked here.');
-  for (const { at, fixed } of beam.supports)
-    if (fixed)
-      assume(
-        `fixed-${Math.round(at)}`,
-        `Its connection at ${formatQuantity(at, 'length', units)} from its start holds it fully against turning${beam.supports.length === 1 ? ', sideways too; it may warp there' : ''}.`,
-        'The connection, and what it is fixed to, have to take the moment; neither is designed for it here.',
-      );
-  for (const { at, spring, settlement } of beam.supports) {
-    const place = formatQuantity(at, 'length', units);
-    if (spring !== null)
-      assume(
-        `yields-${Math.round(at)}`,
-        `Its support at ${place} goes down by its load over ${formatQuantity(spring, 'lineLoad', units)} per length.`,
-        'Typed, not derived: what is too stiff or too soft moves load to the other supports; the deflection of the beam counts it.',
-      );
-    if (settlement !== 0)
-      assume(
-        `sinks-${Math.round(at)}`,
-        `Its support at ${place} may sink by ${formatQuantity(settlement, 'sectionLength', units)} against the others, or by less.`,
-        'Typed, not derived. Elastic stiffness without creep; deflections count from the line through the sunk supports.',
-      );
-  }
-  if (beam.stretches.length > 0)
-    assume(
-      'stretches',
-      `Stretches of it have another stiffness than ${beam.section ?? 'its section'}: forces and deflections follow.`,
-      'Its checks, and its own weight, are those of the section all along: what a stretch adds or lacks in strength is not looked at.',
-    );
-  if (ledger.leaves.length > 2)
-    assume(
-      'continuity',
-      'The beam runs through over its inner supports with one section.',
-      'Continuity is what its supports were calculated with.',
-    );
-  return list;
-}
 
 /** The arrivals of a beam of such a length with its own weight changed to that of a section, or added where nothing was allowed for it. */
 export function withOwnWeight(arrivals: readonly Arrival[], section: Section, length: number): Arrival[] {
@@ -167,10 +66,7 @@ export function checkBeam(
     }
   }
   const { deflection } = context.combinations(philosophy);
-  const deflections =
-    beam.role === 'truss'
-      ? []
-      : deflectionChecks(model, deflection, takedown.cases, building.brief, ledger.transfer, EI, sheet?.scope('Deflection'));
+  const deflections = deflectionChecks(model, deflection, takedown.cases, building.brief, ledger.transfer, EI, sheet?.scope('Deflection'));
   if (sheet) recordSupportForces(context, ledger.id, context.combinations(philosophy).strength, sheet.scope('Forces at its supports'));
   const standing = standingLoads(context, model);
   const webs =
@@ -197,7 +93,6 @@ export function designBeam(context: Context, id: string): MemberDesign {
     governing: null,
     reason,
   });
-  if (beam.role === 'truss') return nothing('Its members are not designed yet: taken down as a simple beam.');
   if (beam.section === null) return nothing(withoutSection(beam));
   try {
     const section = findSection(beam.section);
@@ -231,8 +126,7 @@ const byGravity = (a: Check, b: Check) =>
 export function withoutFloor(context: Context, id: string, philosophy: Philosophy = context.philosophy): Check | null {
   const beam = context.building.beams.get(id);
   const ledger = context.takedown.members.get(id);
-  if (!beam || !ledger || beam.restraint !== 'floor' || beam.role === 'truss' || beam.section === null || !isSection(beam.section))
-    return null;
+  if (!beam || !ledger || beam.restraint !== 'floor' || beam.section === null || !isSection(beam.section)) return null;
   const arrivals = reducedArrivals(context, id, reductionOf(context, id));
   const held = { ...beam, restraint: 'supports' as const };
   const checks = checkBeam(context, held, ledger, arrivals, findSection(beam.section), philosophy);
@@ -259,8 +153,8 @@ export function beamSheet(context: Context, id: string, philosophy: Philosophy =
     const { key, text, reason } = reductionAssumption(reduction);
     sheet.assume(key, text, reason);
   }
-  if (beam.section === null || beam.role === 'truss') {
-    sheet.note(beam.role === 'truss' ? 'A truss: its members are not designed yet.' : `${withoutSection(beam)} Nothing is checked.`);
+  if (beam.section === null) {
+    sheet.note(`${withoutSection(beam)} Nothing is checked.`);
     return sheet;
   }
   const { section } = beam;

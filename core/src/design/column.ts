@@ -7,7 +7,7 @@ import { findSection, isSection, type Section } from '../section';
 import { governing, Sheet, worstVerdict, type Assumption, type Check } from '../sheet';
 import type { Philosophy, Standard } from '../standard';
 import { quantitySaid, type MemberLedger } from '../takedown';
-import { ownWeightAllowance } from './beam';
+import { ownWeightAllowance } from './spanAssumptions';
 import { gradeFor } from './grade';
 import { type Context } from './context';
 import { loadPathChecks } from './loadPath';
@@ -151,7 +151,7 @@ export function designColumn(context: Context, id: string): MemberDesign {
   const { section } = column;
   const hasSideBeams =
     section !== null && isSection(section) && sideBeams(building, takedown, standard, id, findSection(section)).length > 0;
-  const [text, reason] = ownWeightAllowance(column.ownWeight, building.brief.units);
+  const [text, reason] = ownWeightAllowance(column, building.brief.units);
   const assumptions = [
     ...columnAssumptions(column, standard, hasSideBeams, building.brief.units),
     ...(column.section !== null && isSection(column.section) && findSection(column.section).shape.outline === 'angle'

@@ -4,7 +4,7 @@ import type { LooseEnd } from '../takedown';
 import type { FootingDesign } from './footing';
 import { FIXING } from './fixedEnds';
 import { ECCENTRIC } from './offAxis';
-import { UNKNOWN_SECTION, type MemberDesign } from './result';
+import { NOT_STEEL, UNKNOWN_SECTION, type MemberDesign } from './result';
 
 /** What design finds missing on a member. */
 export function memberEnd({ id, mark, section, reason, results }: MemberDesign): LooseEnd | null {
@@ -15,6 +15,15 @@ export function memberEnd({ id, mark, section, reason, results }: MemberDesign):
       title: `The section of ${mark} is not known`,
       why: reason,
       remedy: 'Measure it, or open it up, and choose its section; until then it is taken down with an allowance for its own weight.',
+      byCase: {},
+    };
+  if (reason === NOT_STEEL)
+    return {
+      key: `not-steel:${id}`,
+      item: id,
+      title: `${mark} is of concrete, and is not verified`,
+      why: reason,
+      remedy: 'Design it elsewhere, and make it load only; or make it of steel.',
       byCase: {},
     };
   if (section === null)

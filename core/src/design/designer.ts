@@ -12,6 +12,8 @@ export type DesignKind = Design['kind'];
 /** Designs one kind of item: declared once, and listed in `designers.ts`. */
 export interface Designer<Body, D extends Design> {
   readonly bodies: (building: Building) => ReadonlyMap<string, Body>;
+  /** Those among them that it does not design; left out: none. */
+  readonly leavesOut?: (body: Body) => boolean;
   /**
    * What a design looks at beside its item, its ledger, the brief, the levels and the cases: it is made again when one of these is another thing. Left
    * out: nothing.
@@ -41,10 +43,10 @@ export class Designs {
     return this.all.get(id);
   }
 
-  /** Of a beam or column. */
+  /** Of a beam, truss or column. */
   member(id: string): MemberDesign | undefined {
     const found = this.all.get(id);
-    return found?.kind === 'beam' || found?.kind === 'column' ? found : undefined;
+    return found && found.kind !== 'footing' ? found : undefined;
   }
 
   /** Of a pad. */
@@ -53,7 +55,7 @@ export class Designs {
     return found?.kind === 'footing' ? found : undefined;
   }
 
-  /** Of beams and columns, in the order in which they were made. */
+  /** Of beams, trusses and columns, in the order in which they were made. */
   members(): MemberDesign[] {
     return [...this.all.values()].filter((design) => design.kind !== 'footing');
   }

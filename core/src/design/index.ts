@@ -1,6 +1,7 @@
 export { withoutFloor } from './beam';
 export { Designs, type Design } from './designer';
 export { gradeFor } from './grade';
+export { notDesigned, notDesignedByWhat, type NotDesigned } from './notDesigned';
 export { stiffnessBy } from './stiffness';
 export { isReadBy, requireRead } from './unreadFields';
 export { contextOf, type Context } from './context';

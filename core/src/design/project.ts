@@ -147,7 +147,10 @@ export class ProjectEngine {
     };
     if (!ids) {
       for (const id of this.kept.keys()) if (!designerOf(building, id)) this.drop(id);
-      for (const designer of designers) designer.bodies(building).forEach((body, id) => look(designer, id, body));
+      for (const designer of designers)
+        designer.bodies(building).forEach((body, id) => {
+          if (!designer.leavesOut?.(body)) look(designer, id, body);
+        });
     } else
       for (const id of ids) {
         const designer = designerOf(building, id);

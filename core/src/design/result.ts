@@ -1,3 +1,4 @@
+import type { Made } from '../building';
 import type { DesignOf } from './designOf';
 import type { MemberReduction } from './reduction';
 import { checkKey, type Assumption, type Check } from '../sheet';
@@ -26,7 +27,7 @@ export interface PhilosophyResult {
   readonly checks: readonly Check[];
 }
 
-export interface MemberDesign extends DesignOf<'beam' | 'column'> {
+export interface MemberDesign extends DesignOf<'beam' | 'truss' | 'column'> {
   readonly section: string | null;
   readonly grade: string | null;
   /** Strength by the project's philosophy first, then those shown beside it; service checks stand in each. */
@@ -38,8 +39,12 @@ export interface MemberDesign extends DesignOf<'beam' | 'column'> {
 /** Said of an existing member whose section nobody knows. */
 export const UNKNOWN_SECTION = 'Its section is not known: carrying what it carries today does not prove an existing member.';
 
+/** Said of a member of a material that nothing here verifies. */
+export const NOT_STEEL = 'It is of concrete: nothing here verifies members of concrete.';
+
 /** Why a member without a section proves nothing. */
-export function withoutSection({ status }: { readonly status: 'new' | 'existing' | 'removed' }): string {
+export function withoutSection({ status, material }: { readonly status: 'new' | 'existing' | 'removed' } & Pick<Made, 'material'>): string {
+  if (material === 'concrete') return NOT_STEEL;
   return status === 'existing' ? UNKNOWN_SECTION : 'No section is chosen.';
 }
 

@@ -163,7 +163,7 @@ describe('a support that sinks', () => {
     const chosen = lightest(candidates)!;
     for (const designation of [chosen.designation, 'UB 305x165x40', 'UB 533x210x92']) {
       const items = twoSpans(supports, { q: 10 }).map((entry) =>
-        entry.kind === 'beam' ? { ...entry, body: { ...entry.body, section: designation } } : entry,
+        entry.kind === 'beam' && entry.body.material === 'steel' ? { ...entry, body: { ...entry.body, section: designation } } : entry,
       );
       const { checks } = computeProject(items).designs.member('B')!.results[0]!;
       const tried = candidates.find((one) => one.designation === designation)!;
@@ -208,7 +208,7 @@ describe('a support that yields', () => {
     const engine = new ProjectEngine();
     const middle = (section: string) => {
       const items = twoSpans([firm, { spring: 3000 }, firm]).map((entry) =>
-        entry.kind === 'beam' ? { ...entry, body: { ...entry.body, section } } : entry,
+        entry.kind === 'beam' && entry.body.material === 'steel' ? { ...entry, body: { ...entry.body, section } } : entry,
       );
       const { takedown } = engine.run(items);
       return takedown.members.get('C1')!.sum['permanent']! / takedown.members.get('B')!.sum['permanent']!;

@@ -58,8 +58,8 @@ export function* sizeUnsized(items: readonly Item[]): Generator<SizingStep, Size
   const engine = new TakedownEngine(philosophyOf(standard, first.brief.combinationRule).rules.lifting, stiffnessBy(standard));
   const open = new Set(
     items.flatMap((item) =>
-      (item.kind === 'beam' && item.body.role === 'beam') || item.kind === 'column'
-        ? item.body.section === null && item.body.status !== 'removed' && item.body.status !== 'existing'
+      item.kind === 'beam' || item.kind === 'column'
+        ? item.body.material === 'steel' && item.body.section === null && item.body.status !== 'removed' && item.body.status !== 'existing'
           ? [item.id]
           : []
         : [],

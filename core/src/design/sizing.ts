@@ -61,9 +61,12 @@ export function trySections(context: Context, id: string, request: SizingRequest
   const { building, takedown, standard, philosophy } = context;
   const { restraint, grade } = request;
   const drawnBeam = building.beams.get(id);
-  const beam = drawnBeam && { ...drawnBeam, restraint: restraint ?? drawnBeam.restraint, grade: grade ?? drawnBeam.grade };
+  const beam: Beam | undefined =
+    drawnBeam?.material === 'steel'
+      ? { ...drawnBeam, restraint: restraint ?? drawnBeam.restraint, grade: grade ?? drawnBeam.grade }
+      : undefined;
   const drawnColumn = building.columns.get(id);
-  const column = drawnColumn && { ...drawnColumn, grade: grade ?? drawnColumn.grade };
+  const column: Column | undefined = drawnColumn?.material === 'steel' ? { ...drawnColumn, grade: grade ?? drawnColumn.grade } : undefined;
   const ledger = takedown.members.get(id);
   if (!ledger || (!beam && !column)) return [];
   const families = request.families?.length ? request.families : usualFamilies(standard.id, beam ? 'beam' : 'column');

@@ -36,7 +36,7 @@ export function waysOf(building: Building, id: string): Otherwise[] {
   const here = { family: brief.family, philosophy: brief.combinationRule };
   const beam = building.beams.get(id);
   const member = beam ?? building.columns.get(id);
-  if (!member) return [];
+  if (member?.material !== 'steel') return [];
   const product = member.section === null ? 'rolled' : findSection(member.section).product;
   const now = member.section === null ? (member.grade ?? brief.grade) : gradeFor(building, member, findSection(member.section)).id;
   const restraints = beam

@@ -1,4 +1,4 @@
-import type { Building } from '../building';
+import { levelOf, type Building } from '../building';
 import { formatQuantity } from '../quantity';
 import { addInto, type ByCase, type MemberLedger, type Takedown } from '../takedown';
 import { Pencil, type Drawing } from './drawing';
@@ -40,17 +40,10 @@ function roleOf({ kind, transfer }: MemberLedger): Role {
   }
 }
 
-function levelOf(building: Building, id: string): string {
-  const flat = building.beams.get(id) ?? building.footings.get(id) ?? building.stripFootings.get(id);
-  if (flat) return flat.level;
-  const post = building.columns.get(id) ?? building.walls.get(id);
-  return post ? post.top : building.hangers.get(id)!.base;
-}
-
 /** All members by level and role, with what passes between them. What a member hands to another of its own group stays inside. */
 export function gather({ building, takedown }: { building: Building; takedown: Pick<Takedown, 'members'> }): Gathering[] {
   const groupOf = new Map<string, string>();
-  for (const [id, ledger] of takedown.members) groupOf.set(id, `${levelOf(building, id)}|${roleOf(ledger)}`);
+  for (const [id, ledger] of takedown.members) groupOf.set(id, `${levelOf(building, id)!}|${roleOf(ledger)}`);
   const groups = new Map<string, { members: string[]; heaviest: string; most: number; flows: Map<string, Record<string, number>> }>();
   for (const [id, ledger] of takedown.members) {
     const key = groupOf.get(id)!;

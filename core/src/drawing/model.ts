@@ -53,7 +53,7 @@ export function modelOf(building: Building): Model {
     turn: Math.atan2(to.y - from.y, to.x - from.x),
   });
   for (const [id, beam] of building.beams) {
-    const [depth, width] = outlineOf(beam.section, beam.role === 'truss' ? [900, 200] : [300, 150]);
+    const [depth, width] = outlineOf(beam.section, building.trusses.has(id) ? [900, 200] : [300, 150]);
     const { x, y, length, turn } = along(beam);
     const top = elevation(beam.level) / M;
     boxes.push({ id, kind: 'beam', centre: [x, y, top - depth / 2 / M], size: [length, width / M, depth / M], turn });

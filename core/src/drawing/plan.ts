@@ -236,9 +236,10 @@ class Plan implements PlanSheet {
     for (const [id, beam] of building.beams) {
       if (beam.level !== level || !this.isSeen(beam.from, beam.to)) continue;
       const { chosen, pen } = this.look(id);
-      const dash = beam.role === 'truss' ? [9, 3] : beam.status === 'existing' ? [12, 2] : undefined;
+      const isTruss = building.trusses.has(id);
+      const dash = isTruss ? [9, 3] : beam.status === 'existing' ? [12, 2] : undefined;
       this.pencil.line([this.place(beam.from), this.place(beam.to)], pen, {
-        width: chosen ? 4 : beam.role === 'truss' ? 2 : 3,
+        width: chosen ? 4 : isTruss ? 2 : 3,
         dash,
         item: id,
       });

@@ -1,4 +1,4 @@
-import { isOnLevel } from '../building';
+import { isOnLevel, standing, STANDING_KINDS } from '../building';
 import type { PlanSheet } from './planExtras';
 
 export type Status = 'new' | 'existing' | 'removed';
@@ -44,9 +44,8 @@ export function drawRemoved(plan: PlanSheet): void {
 /** Says what dashes and dots mean, where there are any on the level. */
 export function statusLegend(plan: PlanSheet, width: number, height: number): void {
   const { building, level } = plan.input;
-  const { beams, columns, hangers, walls, footings, stripFootings, panels } = building;
-  const hasExisting = [beams, columns, hangers, walls, footings, stripFootings, panels].some((members) =>
-    [...members.values()].some((member) => member.status === 'existing' && isOnLevel(building, member, level)),
+  const hasExisting = STANDING_KINDS.some((kind) =>
+    [...standing(building, kind).values()].some((member) => member.status === 'existing' && isOnLevel(building, member, level)),
   );
   const hasRemoved = building.removed.some(({ kind, body }) => kind !== 'load' && isOnLevel(building, body, level));
   const words = [hasExisting ? 'dashed: existing' : '', hasRemoved ? 'dotted: removed' : ''].filter(Boolean).join(', ');

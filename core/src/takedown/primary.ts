@@ -1,4 +1,13 @@
-import { overlappingWallOpenings, storeyOf, wallHeight, type Building, type ExtraLoad, type Named, type Wall } from '../building';
+import {
+  overlappingWallOpenings,
+  storeyOf,
+  wallHeight,
+  type Building,
+  type ExtraLoad,
+  type Made,
+  type Named,
+  type Wall,
+} from '../building';
 import { caseIdOfLoad } from '../load';
 import { GRAVITY } from '../quantity';
 import { findSection } from '../section';
@@ -21,8 +30,9 @@ export interface Primary {
   readonly looseEnds: readonly LooseEnd[];
 }
 
-/** Uniform own weight, N/mm: of the chosen section, or the visible allowance. */
-function ownWeight(member: { section: string | null; ownWeight: number }): { weight: number; allowance: boolean } {
+/** Uniform own weight, N/mm: of the chosen section, or the visible allowance; what is not of steel weighs what is typed. */
+function ownWeight(member: Made & { readonly ownWeight: number }): { weight: number; allowance: boolean } {
+  if (member.material !== 'steel') return { weight: member.ownWeight, allowance: false };
   if (member.section === null) return { weight: member.ownWeight, allowance: true };
   try {
     return { weight: findSection(member.section).mass * GRAVITY, allowance: false };

@@ -14,6 +14,7 @@ import {
   formatNumber,
   formatQuantity,
   isClosedMoment,
+  notDesignedByWhat,
   numbersOf,
   planDrawing,
   riverDrawing,
@@ -88,6 +89,7 @@ function ladder(checks: readonly Check[], units: 'SI' | 'US'): Content {
 /** The whole package: basis, loads, load path, schedules, sheets, assumptions, loose ends. */
 export function packageDocument(result: ProjectResult, { paper, version }: PackageOptions): TDocumentDefinitions {
   const { building, takedown, designs, balance, looseEnds } = result;
+  const without = notDesignedByWhat(building);
   const assumptions = allAssumptions(result.assumptions);
   const { brief } = building;
   const units = brief.units;
@@ -229,6 +231,14 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
         }),
       ['right', 'left', 'left', 'left', 'right', 'left'],
     ),
+    heading('Taken down, not designed here', 2),
+    without.length === 0
+      ? { text: 'Every member is designed here.' }
+      : table(
+          [120, '*'],
+          ['what', 'marks'],
+          without.map(({ what, members }) => [what, members.map(({ mark }) => mark).join(', ')]),
+        ),
     heading('Assumptions still open', 2),
     open.length === 0
       ? { text: 'None.' }

@@ -6,7 +6,8 @@ import {
   requireBuildable,
   requireRead,
   requireWhole,
-  upgradeBody,
+  mayBecome,
+  upgradeStored,
   type Change,
   type Family,
   type Item,
@@ -46,8 +47,7 @@ async function load(tx: Transaction, project: string): Promise<Loaded> {
 
 /** A state of an item as it was written by an earlier version, brought up to this one. */
 export const upgradedState = ({ kind, body, revision }: ItemState, model: number): ItemState => ({
-  kind,
-  body: upgradeBody(kind as ItemKind, body, model),
+  ...upgradeStored({ kind, body }, model),
   revision,
 });
 
@@ -120,7 +120,7 @@ async function write(tx: Transaction, project: string, { version, states }: Load
     }
     const item = change.item as Item;
     await requireFiles(tx, filesOf([item]));
-    if (before && before.kind !== item.kind)
+    if (before && !mayBecome(before.kind as ItemKind, item.kind))
       throw new HttpError(422, 'bad-input', `"${id}" is a ${before.kind} and cannot become a ${item.kind}`);
     const state = { kind: item.kind, body: item.body, revision: next };
     after.set(id, state);
@@ -147,7 +147,10 @@ async function write(tx: Transaction, project: string, { version, states }: Load
       await tx
         .insert(items)
         .values({ project, id, ...state, model: MODEL_VERSION })
-        .onConflictDoUpdate({ target: [items.project, items.id], set: { body: state.body, revision: next, model: MODEL_VERSION } });
+        .onConflictDoUpdate({
+          target: [items.project, items.id],
+          set: { kind: state.kind, body: state.body, revision: next, model: MODEL_VERSION },
+        });
   }
   await tx.insert(journal).values({
     project,

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { quantity } from '../../quantity';
-import { CARRIERS, locked, mark, measured, note, onLevel, pointSchema, reduction, status, supportsFound } from './common';
-import { designation, refersTo, text } from '../../schema';
+import { BEARERS, locked, mark, measured, note, onLevel, pointSchema, reduction, status, supportsFound } from './common';
+import { madeOf } from './material';
+import { refersTo, text } from '../../schema';
 
 const stripSchema = z.strictObject({
   buildUp: refersTo(['buildUp'], 'build-up that the strip carries'),
@@ -17,7 +18,7 @@ const stripSchema = z.strictObject({
 
 const beamSupportSchema = z.strictObject({
   at: quantity('length', 'from the start of the beam', { min: 0 }),
-  by: refersTo([...CARRIERS, 'hanger'], 'the member that it rests on, or hangs from').nullable(),
+  by: refersTo([...BEARERS, 'hanger'], 'the member that it rests on, or hangs from').nullable(),
   holdsDown: z.boolean().default(false).describe('true when the connection can hold the beam down'),
   fixed: z
     .boolean()
@@ -38,15 +39,18 @@ const stretchSchema = z.strictObject({
   factor: z.number().min(0.05).max(100).describe('its stiffness EI as a multiple of that of the section'),
 });
 
-export const beamSchema = z.strictObject({
+/** A strip with nothing but what is typed. */
+export const newStrip = (typed: z.input<typeof stripSchema>) => stripSchema.parse(typed);
+/** A support on which nothing is known but its place. */
+export const newSupport = (at: number) => beamSupportSchema.parse({ at, by: null });
+
+/** What a member has that is taken down as a beam: where it lies, what it rests on, what it carries. */
+const spanning = {
   mark,
   level: onLevel('level of the beam'),
   from: pointSchema,
   to: pointSchema,
-  role: z.enum(['beam', 'truss']).default('beam').describe('beam, or truss taken down as a simple beam'),
-  section: designation().nullable().default(null).describe('designation of the catalogue; null: not chosen'),
-  grade: designation().nullable().default(null).describe('null: the grade of the brief'),
-  ownWeight: quantity('lineLoad', 'allowance for own weight while no section is chosen', { min: 0 }),
+  ownWeight: quantity('lineLoad', 'own weight; of steel an allowance while no section is chosen', { min: 0 }),
   supportsFound,
   supports: z
     .array(beamSupportSchema)
@@ -64,6 +68,18 @@ export const beamSchema = z.strictObject({
       'stretches that are stiffer, or less stiff, than the section: plates, notches; forces and deflections follow, its checks are of the section',
     ),
   strips: z.array(stripSchema).max(200).default([]).describe('tributary strips of floor or roof'),
+  transfer: z
+    .enum(['auto', 'yes', 'no'])
+    .default('auto')
+    .describe('a transfer beam, with its stricter deflection limit: as the brief says of what it carries; yes; no'),
+  measured,
+  reduction,
+  status,
+  note,
+};
+
+export const beamSchema = madeOf({
+  ...spanning,
   restraint: z
     .enum(['supports', 'floor', 'points'])
     .default('supports')
@@ -107,13 +123,8 @@ export const beamSchema = z.strictObject({
   precamber: quantity('sectionLength', 'upward curve that it is made with, at the middle of its span', { min: 0 })
     .default(0)
     .describe('upward curve that it is made with, at the middle of its span'),
-  transfer: z
-    .enum(['auto', 'yes', 'no'])
-    .default('auto')
-    .describe('a transfer beam, with its stricter deflection limit: as the brief says of what it carries; yes; no'),
-  measured,
-  reduction,
   locked,
-  status,
-  note,
 });
+
+/** A truss: taken down as a simple beam. Its chords and branches are not described here. */
+export const trussSchema = z.strictObject(spanning);

@@ -5,9 +5,9 @@ import { refersTo, text } from '../../schema';
 /** What the items of a building have in common. Positions x, y in mm on plan; every reference is an item's id. */
 
 /** Kinds that carry what stands or rests on them. */
-export const CARRIERS = ['beam', 'column', 'wall', 'footing', 'stripFooting'] as const;
+export const BEARERS = ['beam', 'truss', 'column', 'wall', 'footing', 'stripFooting'] as const;
 /** Kinds on which a load acts, or of which a note speaks. */
-export const MEMBERS = ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting', 'panel'] as const;
+export const MEMBERS = ['beam', 'truss', 'column', 'wall', 'hanger', 'footing', 'stripFooting', 'panel'] as const;
 export const onLevel = (what: string) => refersTo(['level'], what);
 export const mark = text(24, 1, 'a mark is needed, such as B1').describe('mark on the drawings');
 export const pointSchema = z.strictObject({ x: quantity('position', 'east on plan'), y: quantity('position', 'north on plan') });

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { quantity } from '../../quantity';
-import { CARRIERS, locked, mark, note, onLevel, pointSchema, reduction, status, supportsFound } from './common';
-import { designation, refersTo } from '../../schema';
+import { BEARERS, locked, mark, note, onLevel, pointSchema, reduction, status, supportsFound } from './common';
+import { refersTo } from '../../schema';
+import { madeOf } from './material';
 
 /** How the two ends of a column are held; number: its effective length is typed. */
 export const END_CONDITIONS = ['number', 'pinnedPinned', 'fixedPinned', 'fixedFixed', 'fixedFree', 'fixedSway', 'pinnedSway'] as const;
@@ -12,16 +13,14 @@ const heldHeights = z
   .max(20, 'at most 20 places')
   .default([]);
 
-export const columnSchema = z.strictObject({
+export const columnSchema = madeOf({
   mark,
   at: pointSchema,
   base: onLevel('level at which it stands'),
   top: onLevel('level that it reaches'),
   supportsFound,
-  by: refersTo(CARRIERS, 'what it stands on').nullable(),
-  section: designation().nullable().default(null),
-  grade: designation().nullable().default(null),
-  ownWeight: quantity('lineLoad', 'allowance for own weight while no section is chosen', { min: 0 }),
+  by: refersTo(BEARERS, 'what it stands on').nullable(),
+  ownWeight: quantity('lineLoad', 'own weight; of steel an allowance while no section is chosen', { min: 0 }),
   factorY: z.number().min(0.5).max(10).default(1).describe('effective length over storey height, buckling about the major axis'),
   factorZ: z.number().min(0.5).max(10).default(1).describe('effective length over storey height, buckling about the minor axis'),
   endsY: endConditions.describe('how its ends are held, buckling about the major axis; number: the factor typed'),
@@ -45,7 +44,7 @@ export const hangerSchema = z.strictObject({
   top: onLevel('level of the member that it hangs from'),
   base: onLevel('level of what it carries'),
   supportsFound,
-  by: refersTo(CARRIERS, 'the beam above that it hangs from').nullable(),
+  by: refersTo(BEARERS, 'the beam above that it hangs from').nullable(),
   ownWeight: quantity('lineLoad', 'own weight', { min: 0 }),
   status,
   note,

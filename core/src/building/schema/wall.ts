@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { quantity } from '../../quantity';
-import { CARRIERS, mark, measured, note, onLevel, pointSchema, status, supportsFound } from './common';
+import { BEARERS, mark, measured, note, onLevel, pointSchema, status, supportsFound } from './common';
 import { refersTo, text } from '../../schema';
 
 const wallOpeningSchema = z
@@ -43,7 +43,7 @@ export const wallSchema = z.strictObject({
   braces: z.boolean().default(false).describe('true: it braces the outside walls, whatever it carries'),
   measured,
   supportsFound,
-  by: refersTo(CARRIERS, 'the beam that it stands on').nullable(),
+  by: refersTo(BEARERS, 'the beam that it stands on').nullable(),
   status,
   note,
 });

@@ -97,12 +97,11 @@ const gridlines = [
 
 /** Trusses span along y over 9 m; each stands on two posts. */
 const trusses = (['A', 'B', 'C', 'D'] as const).map((line, i) =>
-  item('beam', `T${i + 1}`, {
+  item('truss', `T${i + 1}`, {
     mark: `T${i + 1}`,
     level: 'roof',
     from: at(line, 1),
     to: at(line, 3),
-    role: 'truss',
     ownWeight: '0.95 kN/m',
     supportsFound: true,
     supports: [

@@ -102,7 +102,7 @@ describe('a plan as DXF', () => {
       dxf,
       suggestedKinds(dxf.layers.map(({ name }) => name)),
       dxf.unit!,
-      { level: 'loft', storey: { base: 'slip', top: 'loft' }, buildUp: 'loft-floor' },
+      { building, level: 'loft' },
       { id: (kind) => `${kind}-${(n += 1)}`, mark: (_, wanted) => wanted ?? `X${n}` },
     );
     const beams = [...building.beams.values()].filter((beam) => beam.level === 'loft');
@@ -153,7 +153,7 @@ describe('openings on a plan', () => {
       dxf,
       suggestedKinds(dxf.layers.map(({ name }) => name)),
       1,
-      { level: 'L', storey: { base: 'K', top: 'L' }, buildUp: 'B' },
+      { building: { levels: [], buildUps: new Map([['B', null as never]]) }, level: 'L' },
       { id: (kind) => `${kind}-${(n += 1)}`, mark: () => `P${n}` },
     );
     return { left, found: items.map((entry) => (entry.kind === 'panel' ? entry.body.openings.map(({ outline }) => outline) : [])) };

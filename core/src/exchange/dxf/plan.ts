@@ -1,5 +1,5 @@
-import type { Building, Item, PlanPoint } from '../../building';
-import { isOnLevel, item, shortWay } from '../../building';
+import type { Building, Hanger, Item, PlacedKind, PlanPoint, StandingKind } from '../../building';
+import { geometryOf, isOnLevel, item, placedItem, shortWay, standing, STANDING_KINDS } from '../../building';
 import type { DxfDrawing, DxfText } from './read';
 import { cutOut, type DrawnOpening, type DrawnPanel } from './openings';
 import { writeDxf, type DxfSheet } from './write';
@@ -7,6 +7,7 @@ import { writeDxf, type DxfSheet } from './write';
 /** Layers of a plan as it is written, by kind of item; the same names are understood when a DXF is read as members. */
 export const PLAN_LAYERS = {
   beam: 'PLINTH-BEAM',
+  truss: 'PLINTH-TRUSS',
   wall: 'PLINTH-WALL',
   column: 'PLINTH-COLUMN',
   hanger: 'PLINTH-HANGER',
@@ -14,8 +15,8 @@ export const PLAN_LAYERS = {
   stripFooting: 'PLINTH-STRIP',
   panel: 'PLINTH-PANEL',
   gridline: 'PLINTH-GRID',
-} as const;
-export type PlanKind = keyof typeof PLAN_LAYERS;
+} as const satisfies Record<PlacedKind, string>;
+export type PlanKind = PlacedKind;
 
 const OPENINGS = `${PLAN_LAYERS.panel}-OPENING`;
 
@@ -36,12 +37,14 @@ export function planDxf(building: Building, level: string): string {
     circles.push({ layer: PLAN_LAYERS[kind], at, radius: RADIUS });
     name(kind, at, mark);
   };
-  for (const beam of building.beams.values()) if (beam.level === level) line('beam', beam, beam.mark);
-  for (const wall of building.walls.values()) if (isOnLevel(building, wall, level)) line('wall', wall, wall.mark);
-  for (const strip of building.stripFootings.values()) if (strip.level === level) line('stripFooting', strip, strip.mark);
-  for (const column of building.columns.values()) if (isOnLevel(building, column, level)) point('column', column.at, column.mark);
-  for (const hanger of building.hangers.values()) if (hanger.base === level) point('hanger', hanger.at, hanger.mark);
-  for (const footing of building.footings.values()) if (footing.level === level) point('footing', footing.at, footing.mark);
+  const isDrawn = (kind: StandingKind, body: object) =>
+    kind === 'hanger' ? (body as Hanger).base === level : isOnLevel(building, body, level);
+  for (const kind of STANDING_KINDS)
+    for (const [id, body] of standing(building, kind)) {
+      if (!isDrawn(kind, body)) continue;
+      if ('from' in body) line(building.trusses.has(id) ? 'truss' : kind, body, body.mark);
+      else if ('at' in body) point(kind, body.at, body.mark);
+    }
   for (const panel of building.panels.values()) {
     if (panel.level !== level) continue;
     lines.push({ layer: PLAN_LAYERS.panel, points: panel.outline, closed: true });
@@ -85,6 +88,7 @@ const WORDS: readonly (readonly [RegExp, LayerKind])[] = [
   [/^(?!.*(wall|door|window)).*(opening|void|hole)/i, 'opening'],
   [/strip/i, 'stripFooting'],
   [/footing|pad|found/i, 'footing'],
+  [/truss/i, 'truss'],
   [/beam|girder/i, 'beam'],
   [/wall/i, 'wall'],
   [/column|post/i, 'column'],
@@ -103,14 +107,13 @@ export interface MembersOfDxf {
  * The lines of a DXF as members of a level: a straight line is a beam, a wall, a strip footing or a gridline; a circle is a column, a
  * hanger or a pad; a closed outline is a panel, or an opening in the panels read with it. A text of its layer at its middle is its mark.
  * @param scale mm to a drawing unit
- * @param storey levels of posts and walls
  * @param fresh gives a new id and, for a kind whose text is missing or taken, a new mark
  */
 export function membersOfDxf(
   dxf: DxfDrawing,
   kinds: LayerKinds,
   scale: number,
-  place: { readonly level: string; readonly storey: { readonly base: string; readonly top: string }; readonly buildUp: string | null },
+  { building, level }: { readonly building: Pick<Building, 'levels' | 'buildUps'>; readonly level: string },
   fresh: { readonly id: (kind: PlanKind) => string; readonly mark: (kind: PlanKind, wanted: string | null) => string },
 ): MembersOfDxf {
   const items: Item[] = [];
@@ -130,11 +133,11 @@ export function membersOfDxf(
   for (const { layer, points, closed, centre } of dxf.lines) {
     const kind = kinds[layer];
     if (!kind) continue;
-    const round = kind === 'column' || kind === 'hanger' || kind === 'footing';
+    const round = kind !== 'opening' && geometryOf(kind) === 'point';
     if (kind === 'panel' || kind === 'opening') {
       const outline = points.map(mm);
       const text = textAt(layer, middleOf(outline));
-      if (!closed || outline.length < 3 || outline.length > 200 || place.buildUp === null) skipped += 1;
+      if (!closed || outline.length < 3 || outline.length > 200 || building.buildUps.size === 0) skipped += 1;
       else if (kind === 'opening') openings.push({ label: text?.slice(0, 40) ?? '', outline });
       else panels.push({ mark: fresh.mark(kind, text), outline, openings: [] });
       continue;
@@ -148,9 +151,7 @@ export function membersOfDxf(
       }
       const mark = fresh.mark(kind, textAt(layer, at));
       const id = fresh.id(kind);
-      if (kind === 'footing') items.push(item('footing', id, { mark, at, level: place.level }));
-      else
-        items.push(item(kind, id, { mark, at, ...place.storey, by: null, supportsFound: true, ownWeight: kind === 'column' ? 0.5 : 0.03 }));
+      items.push(placedItem(building, kind, id, mark, level, [at]));
       continue;
     }
     for (let i = 0; i + 1 < points.length + (closed ? 1 : 0); i += 1) {
@@ -159,17 +160,18 @@ export function membersOfDxf(
       const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
       const mark = fresh.mark(kind, points.length === 2 ? textAt(layer, middle) : null);
       const id = fresh.id(kind);
-      const common = { mark, from, to, supportsFound: true };
-      if (kind === 'beam') items.push(item('beam', id, { ...common, level: place.level, supports: [], ownWeight: 0.5 }));
-      else if (kind === 'wall') items.push(item('wall', id, { ...common, ...place.storey, by: null, weight: 0.0042 }));
-      else if (kind === 'stripFooting') items.push(item('stripFooting', id, { mark, from, to, level: place.level }));
-      else items.push(item('gridline', id, { label: mark.slice(0, 8), from, to }));
+      items.push(placedItem(building, kind, id, kind === 'gridline' ? mark.slice(0, 8) : mark, level, [from, to]));
     }
   }
   const beside = cutOut(panels, openings);
   for (const panel of panels)
     items.push(
-      item('panel', fresh.id('panel'), { ...panel, level: place.level, buildUp: place.buildUp!, direction: shortWay(panel.outline) }),
+      item('panel', fresh.id('panel'), {
+        ...panel,
+        level,
+        buildUp: building.buildUps.keys().next().value!,
+        direction: shortWay(panel.outline),
+      }),
     );
   if (beside > 0) left.push(`openings that lie beside the panels read with them, wholly or in part: ${beside}`);
   if (skipped > 0) left.push(`${skipped} shapes that are not what their layer should hold`);

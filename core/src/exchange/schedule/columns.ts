@@ -5,7 +5,7 @@ import { steelGrade } from '../../material';
 import { DISPLAY, parseQuantity, type Kind, type UnitSystem } from '../../quantity';
 
 /** Kinds of item that have a schedule. */
-export const SCHEDULED = ['beam', 'column', 'wall', 'panel', 'hanger', 'footing', 'stripFooting', 'gridline', 'load'] as const;
+export const SCHEDULED = ['beam', 'truss', 'column', 'wall', 'panel', 'hanger', 'footing', 'stripFooting', 'gridline', 'load'] as const;
 export type ScheduledKind = (typeof SCHEDULED)[number];
 
 /** The body of an item as a schedule sees it: plain values by name. */
@@ -284,6 +284,8 @@ const ends = [
 ];
 const place = [quantity('x', 'position', 'at.x'), quantity('y', 'position', 'at.y')];
 const allowance = quantity('own weight', 'lineLoad', 'ownWeight');
+const material = choice('material', 'material', { steel: 'steel', concrete: 'concrete', 'load only': 'loadOnly' });
+const transfer = choice('transfer', 'transfer', { auto: 'auto', yes: 'yes', no: 'no' });
 const same = (words: readonly string[]) => Object.fromEntries(words.map((word) => [word, word]));
 
 /** The columns of each schedule, in order; the first names the row. */
@@ -305,10 +307,12 @@ export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
     choice('channel held against twisting', 'untwisted', { no: false, yes: true }),
     quantity('seats', 'sectionLength', 'seat', 'null'),
     choice('spares', 'serves', { floor: 'floor', brittle: 'brittle', crane: 'crane' }),
-    choice('transfer', 'transfer', { auto: 'auto', yes: 'yes', no: 'no' }),
+    transfer,
     quantity('precamber', 'sectionLength', 'precamber'),
     choice('size', 'locked', { free: false, locked: true }),
+    material,
   ],
+  truss: [mark, level('level', 'level'), ...ends, allowance, status, note, transfer],
   column: [
     mark,
     ...place,
@@ -327,6 +331,7 @@ export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
     places('held, minor', 'heldZ'),
     choice('beams bear', 'beamsBear', { nominal: 'nominal', central: 'central' }),
     choice('size', 'locked', { free: false, locked: true }),
+    material,
   ],
   wall: [
     mark,

@@ -9,6 +9,7 @@ import {
   inOrderOf,
   leastOf,
   nextLess,
+  notDesigned,
   rationalise,
   trySections,
   waysOf,
@@ -148,6 +149,7 @@ export const designProject = defineTool({
       result: {
         members,
         footings,
+        notDesigned: notDesigned(result.building),
         looseEnds: result.looseEnds,
         assumptions: allAssumptions(result.assumptions),
         load: result.balance.map((line) => ({

@@ -1,6 +1,5 @@
 import type { ReactNode } from 'react';
-import { formatQuantity, levelNameOf, markOf, numbersOf, unitLabel } from '@plinth/core';
-import { KIND_WORD } from '../../parts/kindWord';
+import { KIND_WORD, formatQuantity, levelNameOf, markOf, numbersOf, unitLabel } from '@plinth/core';
 import { LongTable } from '../../parts/LongTable';
 import { useProject, useStore, useView } from '../../project/context';
 

@@ -1,6 +1,5 @@
 import { useEffect, useState, type ReactNode } from 'react';
-import { formatQuantity, unitLabel, type MostAndLeast, type ReactionSchedule } from '@plinth/core';
-import { KIND_WORD } from '../../parts/kindWord';
+import { KIND_WORD, formatQuantity, unitLabel, type MostAndLeast, type ReactionSchedule } from '@plinth/core';
 import { LongTable } from '../../parts/LongTable';
 import { useProject, useStore, useView } from '../../project/context';
 

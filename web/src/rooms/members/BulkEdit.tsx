@@ -28,8 +28,9 @@ export function BulkEdit({ chosen, clear }: { chosen: ReadonlySet<string>; clear
       const designation = section.trim() ? readShape(brief, section) : '';
       const changed = items.flatMap((item): Item[] => {
         const body = { ...item.body } as Record<string, unknown>;
-        if (designation && !(item.kind === 'beam' && item.body.role === 'truss')) body['section'] = designation;
-        if (grade !== KEEP) body['grade'] = grade === BRIEF ? null : grade;
+        const isSteel = item.body.material === 'steel';
+        if (designation && isSteel) body['section'] = designation;
+        if (grade !== KEEP && isSteel) body['grade'] = grade === BRIEF ? null : grade;
         if (status !== KEEP) body['status'] = status;
         if (locked !== KEEP) body['locked'] = locked === 'locked';
         if (restraint !== KEEP && item.kind === 'beam') body['restraint'] = restraint as Beam['restraint'];

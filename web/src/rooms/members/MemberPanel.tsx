@@ -22,6 +22,7 @@ import { PanelHead, SidePanel } from '../../parts/SidePanel';
 import { useAsked } from '../../parts/useAsked';
 import { useItems, useProject, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
+import { MaterialField } from '../survey/forms/common';
 import { SectionField } from './SectionField';
 import { Sizing } from './Sizing';
 import { SupportForcesTable } from './SupportForcesTable';
@@ -41,16 +42,27 @@ export function MemberPanel() {
       ? engine.diagrams(member.id, ['moment', 'shear', 'deflection'], 330, 104, combination || undefined)
       : Promise.resolve(undefined),
   );
+  const item = beams.find(({ id }) => id === selected) ?? columns.find(({ id }) => id === selected);
+  if (!member && item?.body.material === 'loadOnly')
+    return (
+      <SidePanel label={`Member ${item.body.mark}`}>
+        <PanelHead mark={item.body.mark} what={`${item.kind}, load only`}>
+          Taken down here and not designed.
+        </PanelHead>
+        <div className="mt-2">
+          <MaterialField item={item} />
+        </div>
+        <SupportForcesTable id={item.id} of={item.kind} units={units} />
+      </SidePanel>
+    );
   if (!member)
     return (
       <SidePanel label="Member">
         <p className="text-soft">Choose a member to see its section, what it does, and which limit state comes first.</p>
       </SidePanel>
     );
-  const item = beams.find((beam) => beam.id === member.id) ?? columns.find((column) => column.id === member.id)!;
-  const truss = item.kind === 'beam' && item.body.role === 'truss';
-  const commit = (section: string | null) =>
-    patch(item, { section }, section ? `${member.mark}: ${section}` : `${member.mark}: section taken away`);
+  const commit = async (section: string | null) =>
+    item && patch(item, { section }, section ? `${member.mark}: ${section}` : `${member.mark}: section taken away`);
   const section = member.section && isSection(member.section) ? findSection(member.section) : null;
   const beam = building.beams.get(member.id);
   const column = building.columns.get(member.id);
@@ -63,13 +75,18 @@ export function MemberPanel() {
   const methods = ledger ? compareMethods(STANDARDS[brief.family], member.results, ledger.sum, building.cases) : null;
   return (
     <SidePanel label={`Member ${member.mark}`}>
-      <PanelHead mark={member.mark} what={beam ? `${beam.role}, ${formatQuantity(planLength(beam), 'length', units)}` : 'column'}>
+      <PanelHead mark={member.mark} what={beam ? `${member.kind}, ${formatQuantity(planLength(beam), 'length', units)}` : 'column'}>
         {member.section ? `${shapeInFull(brief, member.section)} · ${member.grade}` : member.reason}
       </PanelHead>
-      {truss ? null : (
+      {item?.body.material === 'concrete' ? (
+        <div className="mt-2">
+          <MaterialField item={item} />
+        </div>
+      ) : null}
+      {item?.body.material !== 'steel' ? null : (
         <div className="mt-2 flex items-start gap-3">
           <div className="flex-1">
-            <SectionField key={member.id} kind={member.kind} value={member.section} commit={commit} />
+            <SectionField key={member.id} kind={item.kind} value={member.section} commit={commit} />
             {item.body.section === null ? null : (
               <CheckField
                 label="locked: sizing leaves it"
@@ -138,10 +155,10 @@ export function MemberPanel() {
           ))}
         </div>
       ) : null}
-      {truss ? null : (
+      {item?.body.material !== 'steel' ? null : (
         <>
-          <Sizing key={`size ${member.id}`} id={member.id} kind={member.kind} commit={commit} />
-          <WhatIf key={`what if ${member.id}`} id={member.id} kind={member.kind} />
+          <Sizing key={`size ${member.id}`} id={member.id} kind={item.kind} commit={commit} />
+          <WhatIf key={`what if ${member.id}`} id={member.id} kind={item.kind} />
         </>
       )}
     </SidePanel>

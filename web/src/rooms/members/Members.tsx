@@ -6,6 +6,7 @@ import { saveText } from '../../parts/saveText';
 import { useProject, useView } from '../../project/context';
 import { BulkEdit } from './BulkEdit';
 import { MemberPanel } from './MemberPanel';
+import { NotDesignedList } from './NotDesignedList';
 import { Rationalise } from './Rationalise';
 import { GROUPINGS, levelIdOf, scheduleEntries, type GroupHead, type Grouping, type MemberRow } from './schedule';
 import { SizeAll } from './SizeAll';
@@ -38,7 +39,7 @@ export function MembersRoom() {
   // what is no longer shown is not changed
   const chosen = new Set(shown.filter(({ member }) => picked.has(member.id)).map(({ member }) => member.id));
   const mass = rows.reduce((sum, { ledger }) => sum + massOf(ledger), 0);
-  if (rows.length === 0)
+  if (rows.length === 0 && building.beams.size + building.columns.size === 0)
     return (
       <div className="p-10">
         <h1 className="text-xl font-bold">Members</h1>
@@ -57,7 +58,7 @@ export function MembersRoom() {
         <div className="flex items-baseline gap-4">
           <h1 className="text-[17px] font-bold">Members</h1>
           <span className="flex-1 truncate text-[13px] text-soft">
-            {rows.length} beams and columns; own weight {formatQuantity(mass, 'force', units)}
+            {rows.length} beams, trusses and columns; own weight {formatQuantity(mass, 'force', units)}
           </span>
           <SizeAll />
           <button type="button" className="btn text-[13px] whitespace-nowrap" aria-expanded={few} onClick={() => setFew(!few)}>
@@ -111,6 +112,7 @@ export function MembersRoom() {
         {chosen.size > 0 ? <BulkEdit chosen={chosen} clear={() => setPicked(new Set())} /> : null}
         <Schedule entries={entries} selected={selected} chosen={chosen} pick={setPicked} />
         {shown.length === 0 ? <p className="py-3 text-soft">No member is in this state.</p> : null}
+        <NotDesignedList />
       </div>
       <MemberPanel />
     </>
@@ -283,7 +285,7 @@ function Row({
         {member.section ? (
           <span title={member.section}>{shapeName(building.brief, member.section)}</span>
         ) : (
-          <span className="text-soft">{building.beams.get(member.id)?.role === 'truss' ? 'truss' : '—'}</span>
+          <span className="text-soft">{member.kind === 'truss' ? 'truss' : '—'}</span>
         )}
       </td>
       {sheet ? null : <td className="text-soft">{member.grade ?? ''}</td>}

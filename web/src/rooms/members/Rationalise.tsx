@@ -26,8 +26,7 @@ export function Rationalise({ shown, close }: { shown: readonly MemberDesign[]; 
   const items: readonly Extract<Item, { kind: 'beam' | 'column' }>[] = kind === 'beam' ? beams : columns;
   const sized = shown.filter(
     (member) =>
-      member.kind === kind &&
-      items.some(({ id, body }) => id === member.id && body.status === 'new' && !('role' in body && body.role === 'truss')),
+      member.kind === kind && items.some(({ id, body }) => id === member.id && body.status === 'new' && body.material === 'steel'),
   );
   const isLocked = (id: string) => items.some((item) => item.id === id && item.body.locked);
   const group = sized.filter(({ id }) => !isLocked(id));

@@ -12,9 +12,7 @@ export function SizeAll() {
   const beams = useItems('beam');
   const columns = useItems('column');
   const [step, setStep] = useState<SizingStep | null>(null);
-  const open = [...beams.filter(({ body }) => body.role === 'beam'), ...columns].filter(
-    ({ body }) => body.section === null && body.status === 'new',
-  );
+  const open = [...beams, ...columns].filter(({ body }) => body.material === 'steel' && body.section === null && body.status === 'new');
   if (open.length === 0 && !step) return null;
   const size = async () => {
     setStep({ done: 0, total: open.length, pass: 1, mark: '' });

@@ -18,9 +18,9 @@ export interface GroupHead {
 export type ScheduleEntry = { readonly type: 'head'; readonly head: GroupHead } | { readonly type: 'row'; readonly row: MemberRow };
 
 /** What a member is, as a schedule groups it. */
-export function roleOf(building: Building, { member, ledger }: MemberRow): string {
+export function roleOf({ member, ledger }: MemberRow): string {
   if (member.kind === 'column') return 'columns';
-  if (building.beams.get(member.id)?.role === 'truss') return 'trusses';
+  if (member.kind === 'truss') return 'trusses';
   return ledger.transfer ? 'transfer beams' : 'beams';
 }
 
@@ -36,7 +36,7 @@ export function scheduleEntries(building: Building, rows: readonly MemberRow[], 
       by === 'level'
         ? levelIdOf(building, row.member.id)
         : by === 'role'
-          ? roleOf(building, row)
+          ? roleOf(row)
           : row.member.section
             ? shapeName(building.brief, row.member.section)
             : 'no section yet';

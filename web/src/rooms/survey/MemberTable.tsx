@@ -3,27 +3,14 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { itemName, unitLabel, type Kind } from '@plinth/core';
 import { useItems, useProject, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
-import { MemberCells } from './MemberCells';
+import { surveyKind, type Member, type TableKind } from './kinds';
 import { hasStatus, type StatusFilter } from './place';
-import { isMadeOnPlan, ON_PLAN, type Member, type TableKind } from './tableKinds';
 
-const levelsOf = (item: Member): string[] => {
-  switch (item.kind) {
-    case 'beam':
-    case 'panel':
-    case 'footing':
-    case 'stripFooting':
-    case 'drawing':
-    case 'measurement':
-    case 'note':
-      return [item.body.level];
-    case 'gridline':
-    case 'load':
-      return [];
-    default:
-      return [item.body.top, item.body.base];
-  }
-};
+/** The levels that an item belongs to; none: it is of the whole project. */
+function levelsOf({ body }: Member): string[] {
+  if ('level' in body) return [body.level];
+  return 'base' in body ? [body.top, body.base] : [];
+}
 
 /** Room for rows that are not drawn because they cannot be seen. */
 function Spacer({ height }: { height: number }) {
@@ -34,25 +21,27 @@ function Spacer({ height }: { height: number }) {
 const BY_NAME = new Intl.Collator('en', { numeric: true });
 
 /** 0 for what belongs to the level that is shown, 1 for what stands elsewhere. */
-function whereIs(item: Member, kind: TableKind, level: string): 0 | 1 {
-  return kind === 'load' || kind === 'gridline' || levelsOf(item).includes(level) ? 0 : 1;
+function whereIs(item: Member, level: string): 0 | 1 {
+  const levels = levelsOf(item);
+  return levels.length === 0 || levels.includes(level) ? 0 : 1;
 }
 
 /** All members of one kind, those of the shown level first; cells are edited in place. */
 export function MemberTable({ kind, level, status }: { kind: TableKind; level: string; status: StatusFilter }) {
   const { units } = useProject();
+  const { heads, Cells, empty } = surveyKind(kind)!;
   const { selected, select } = useView();
   const items = useItems(kind) as Member[];
   const { remove, quietly } = useEdit();
-  const here = (item: Member) => whereIs(item, kind, level);
+  const here = (item: Member) => whereIs(item, level);
   const sorted = useMemo(
     () =>
       items
         .filter((item) => hasStatus(item.body, status))
-        .map((item) => ({ item, away: whereIs(item, kind, level), name: itemName(item) }))
+        .map((item) => ({ item, away: whereIs(item, level), name: itemName(item) }))
         .sort((a, b) => a.away - b.away || BY_NAME.compare(a.name, b.name))
         .map(({ item }) => item),
-    [items, kind, level, status],
+    [items, level, status],
   );
   const body = useRef<HTMLTableSectionElement>(null);
   const rows = useVirtualizer({
@@ -70,9 +59,7 @@ export function MemberTable({ kind, level, status }: { kind: TableKind; level: s
   if (sorted.length === 0)
     return (
       <p className="py-4 text-soft">
-        {isMadeOnPlan(kind)
-          ? ON_PLAN[kind]
-          : 'None yet. Add one with the button at the right, or draw it on the plan; its place is typed here or beside the plan.'}
+        {empty ?? 'None yet. Add one with the button at the right, or draw it on the plan; its place is typed here or beside the plan.'}
       </p>
     );
   const head = (title: string, unit?: Kind) => (
@@ -81,49 +68,13 @@ export function MemberTable({ kind, level, status }: { kind: TableKind; level: s
       {unit ? ` [${unitLabel(unit, units)}]` : ''}
     </th>
   );
-  const heads: Record<TableKind, React.ReactNode> = {
-    beam: [
-      head('Level'),
-      head('from x', 'position'),
-      head('from y', 'position'),
-      head('to x', 'position'),
-      head('to y', 'position'),
-      head('length', 'length'),
-      head('Section'),
-      head('Rests on'),
-    ],
-    column: [head('x', 'position'), head('y', 'position'), head('From'), head('To'), head('Section'), head('Stands on')],
-    wall: [
-      head('from x', 'position'),
-      head('from y', 'position'),
-      head('to x', 'position'),
-      head('to y', 'position'),
-      head('face', 'areaLoad'),
-      head('Stands on'),
-    ],
-    hanger: [head('x', 'position'), head('y', 'position'), head('Top'), head('Foot'), head('Hangs from')],
-    footing: [head('x', 'position'), head('y', 'position'), head('Level'), head('Method')],
-    panel: [head('Level'), head('Build-up'), head('Spans'), head('Area', 'floorArea'), head('Lies on')],
-    stripFooting: [
-      head('from x', 'position'),
-      head('from y', 'position'),
-      head('to x', 'position'),
-      head('to y', 'position'),
-      head('Level'),
-    ],
-    gridline: [head('from x', 'position'), head('from y', 'position'), head('to x', 'position'), head('to y', 'position')],
-    drawing: [head('Level'), head('Scale set by'), head('Strength')],
-    measurement: [head('Level'), head('On plan', 'length'), head('From')],
-    note: [head('Level'), head('About')],
-    load: [head('On'), head('Case'), head('Where'), head('Amount')],
-  };
   const shownRows = rows.getVirtualItems();
   return (
     <table className="grid-table">
       <thead>
         <tr>
           <th>{kind === 'load' ? 'Load' : 'Mark'}</th>
-          {heads[kind]}
+          {heads.map(([title, unit]) => head(title, unit))}
           <th>
             <span className="sr-only">Remove</span>
           </th>
@@ -142,7 +93,7 @@ export function MemberTable({ kind, level, status }: { kind: TableKind; level: s
               onClick={() => select(item.id)}
               className={here(item) ? 'text-soft' : ''}
             >
-              <MemberCells item={item} />
+              <Cells item={item} />
               <td className="num">
                 <button
                   type="button"

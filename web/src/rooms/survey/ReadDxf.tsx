@@ -1,3 +1,4 @@
+import { marksOf, PLACED } from '@plinth/core';
 import { useEffect, useMemo, useState } from 'react';
 import type * as DxfDoor from '@plinth/core/dxf';
 import type { DxfDrawing, LayerKind, LayerKinds } from '@plinth/core/dxf';
@@ -5,10 +6,10 @@ import { Question } from '../../parts/Question';
 import { NumberField } from '../../parts/fields';
 import { useProject } from '../../project/context';
 import { freshId, nextMark, useEdit } from '../../project/useEdit';
-import { marksOf, PREFIX, storeyAt } from './make';
 
 const KINDS: readonly { readonly value: LayerKind; readonly label: string }[] = [
   { value: 'beam', label: 'beams' },
+  { value: 'truss', label: 'trusses' },
   { value: 'wall', label: 'walls' },
   { value: 'column', label: 'columns' },
   { value: 'panel', label: 'panels' },
@@ -41,13 +42,12 @@ export function ReadDxf({ dxf, level, close }: { dxf: DxfDrawing; level: string;
       dxf,
       kinds,
       scale,
-      { level, storey: storeyAt(building, level), buildUp: building.buildUps.keys().next().value ?? null },
+      { building, level },
       {
         id: (kind) => freshId(kind),
         mark: (kind, wanted) => {
           const taken = kind === 'gridline' ? labels : marks;
-          const mark =
-            wanted && wanted.length <= 24 && !taken.includes(wanted) ? wanted : nextMark(kind === 'gridline' ? '' : PREFIX[kind], taken);
+          const mark = wanted && wanted.length <= 24 && !taken.includes(wanted) ? wanted : nextMark(PLACED[kind].prefix, taken);
           taken.push(mark);
           return mark;
         },

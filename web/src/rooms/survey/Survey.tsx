@@ -1,33 +1,21 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { extentOf, planExtent, sheetCorners, type Item, type PlanExtent, type PlanView } from '@plinth/core';
+import { extentOf, isPlaced, marksOf, planExtent, sheetCorners, type Item, type PlanExtent, type PlanView } from '@plinth/core';
 import { useItems, useProject, useAllItems, useShownLevel, useView } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 import { Levels } from '../brief/Levels';
 import { Inspector } from './Inspector';
 import { LayDrawing } from './LayDrawing';
-import { copiedItems, makeItem, marksOf, newLoad, onLevel } from './make';
+import { copiedItems, makeItem, newLoad, onLevel } from './make';
 import { MemberTable } from './MemberTable';
 import type { StatusFilter } from './place';
 import { PlanBoard } from './PlanBoard';
-import { isMadeOnPlan, TABLES, type MadeOnPlan, type TableKind } from './tableKinds';
+import { SURVEY_KINDS, TABLE_KINDS, type TableKind } from './kinds';
 import { TableMenu, useScheduleReading } from './TableMenu';
 
 const ModelView = lazy(() => import('./ModelView'));
 
-const ADD: Record<Exclude<TableKind, MadeOnPlan>, string> = {
-  beam: 'Add a beam',
-  column: 'Add a column',
-  wall: 'Add a wall',
-  panel: 'Add a panel',
-  hanger: 'Add a hanger',
-  footing: 'Add a pad',
-  stripFooting: 'Add a strip footing',
-  gridline: 'Add a gridline',
-  load: 'Add a load',
-};
-
-const TABS = [...TABLES, { kind: 'level', title: 'Levels' }] as const;
+const TABS = [...TABLE_KINDS.map((kind) => ({ kind, title: SURVEY_KINDS[kind].title })), { kind: 'level', title: 'Levels' }] as const;
 
 /** A plan to draw on, and the same members as an editable table beneath it. */
 export function SurveyRoom() {
@@ -65,12 +53,13 @@ export function SurveyRoom() {
   const add = () => {
     const metre = units === 'SI' ? 1000 : 304.8;
     const at = (x: number, y: number) => ({ x: x * metre, y: y * metre });
-    const item = isMadeOnPlan(table)
-      ? null
-      : table === 'load'
+    const item =
+      table === 'load'
         ? newLoad(building, selected && (building.beams.has(selected) || building.walls.has(selected)) ? selected : null)
-        : makeItem(building, table, shown, table === 'panel' ? [at(0, 0), at(4, 0), at(4, 6), at(0, 6)] : [at(0, 0), at(6, 0)]);
-    if (item) quietly(put([item], ADD[table as keyof typeof ADD].replace('Add', 'Added')).then(() => choose([item.id])));
+        : isPlaced(table)
+          ? makeItem(building, table, shown, table === 'panel' ? [at(0, 0), at(4, 0), at(4, 6), at(0, 6)] : [at(0, 0), at(6, 0)])
+          : null;
+    if (item) quietly(put([item], SURVEY_KINDS[table].add!.replace('Add', 'Added')).then(() => choose([item.id])));
   };
 
   if (building.levels.length < 2)
@@ -180,9 +169,9 @@ export function SurveyRoom() {
             ))}
           </div>
           <TableMenu kind={tab} level={shown} read={read} />
-          {tab === 'level' || isMadeOnPlan(table) ? null : (
+          {tab === 'level' || SURVEY_KINDS[table].add === null ? null : (
             <button type="button" className="btn btn-main whitespace-nowrap" onClick={add} disabled={noAdd}>
-              {ADD[table]}
+              {SURVEY_KINDS[table].add}
             </button>
           )}
         </div>

@@ -1,6 +1,6 @@
 import { DropdownMenu } from 'radix-ui';
 import { useRef, useState } from 'react';
-import { cellsOf, isScheduled, readSchedule, scheduleCsv, type Item, type ReadSchedule, type ScheduledKind } from '@plinth/core';
+import { cellsOf, isPlaced, isScheduled, readSchedule, scheduleCsv, type Item, type ReadSchedule, type ScheduledKind } from '@plinth/core';
 import type { DxfDrawing } from '@plinth/core/dxf';
 import { toast } from 'sonner';
 import { Question } from '../../parts/Question';
@@ -25,6 +25,7 @@ export function useScheduleReading(kind: string, level: string) {
       const origin = { x: 0, y: 0 };
       if (kind === 'load') return newLoad(building, null) ?? fail('There is no member that a load could act on.');
       if (kind === 'panel' && building.buildUps.size === 0) fail('A panel needs a load build-up: write one in Brief.');
+      if (!isPlaced(kind)) return fail('It is drawn on the plan.');
       return makeItem(building, kind, level, kind === 'panel' ? [origin, origin, origin] : [origin, origin]);
     };
     try {

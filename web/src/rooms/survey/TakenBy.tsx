@@ -1,4 +1,4 @@
-import { formatQuantity, markOf, ruleInWords, type Item } from '@plinth/core';
+import { BEARERS, formatQuantity, markOf, ruleInWords, type Item } from '@plinth/core';
 import { SelectField } from '../../parts/fields';
 import { useProject } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
@@ -11,13 +11,19 @@ export function RestsOn({ id }: { id: string }) {
   return on.length > 0 && on.some((mark) => mark !== '?') ? <>{on.join(', ')}</> : <span className="text-oxide">nothing</span>;
 }
 
+/** What may be named for a post or a wall to stand on, or to hang from. */
+const TAKEN_BY = {
+  column: BEARERS,
+  wall: ['beam', 'truss', 'wall', 'stripFooting'],
+  hanger: ['beam', 'truss'],
+} as const;
+
 interface Supported {
   readonly item: Extract<Item, { kind: 'column' | 'hanger' | 'wall' }>;
-  readonly kinds: Parameters<typeof supportOptions>[2];
 }
 
 /** What takes a post or a wall: found, or chosen from what there is. */
-export function TakenBy({ item, kinds }: Supported) {
+export function TakenBy({ item }: Supported) {
   return (
     <div className="flex items-center gap-2">
       {item.body.supportsFound ? (
@@ -25,12 +31,12 @@ export function TakenBy({ item, kinds }: Supported) {
           <RestsOn id={item.id} />
         </span>
       ) : null}
-      <SupportChoice item={item} kinds={kinds} />
+      <SupportChoice item={item} />
     </div>
   );
 }
 
-function SupportChoice({ item, kinds }: Supported) {
+function SupportChoice({ item }: Supported) {
   const { building } = useProject();
   const { patch } = useEdit();
   const { mark, supportsFound, by } = item.body;
@@ -46,13 +52,13 @@ function SupportChoice({ item, kinds }: Supported) {
           `${mark} put on another support`,
         )
       }
-      options={[{ value: 'found', label: 'found from the plan' }, ...supportOptions(building, item.id, kinds)]}
+      options={[{ value: 'found', label: 'found from the plan' }, ...supportOptions(building, item.id, TAKEN_BY[item.kind])]}
     />
   );
 }
 
 /** What a post or a wall stands on or hangs from, beside the plan: which rule found it, and where it is chosen instead. */
-export function StandsOn({ item, kinds, title }: Supported & { title: string }) {
+export function StandsOn({ item, title }: Supported & { title: string }) {
   const { building, computed, units } = useProject();
   const bearers = computed.takedown.bearers.get(item.id) ?? [];
   const found = bearers.filter(({ by }) => by !== null);
@@ -76,7 +82,7 @@ export function StandsOn({ item, kinds, title }: Supported & { title: string }) 
           it.
         </p>
       ) : null}
-      <SupportChoice item={item} kinds={kinds} />
+      <SupportChoice item={item} />
     </section>
   );
 }

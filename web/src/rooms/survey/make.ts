@@ -2,48 +2,26 @@ import {
   crossingAt,
   isLineItem,
   isOnLevel,
+  isPlaced,
+  item,
+  marksOf,
+  movedItem,
+  PLACED,
+  placedItem,
   planLength,
   pointAlong,
   project,
-  shortWay,
   splitLine,
   splitPanel,
+  standing,
+  STANDING_KINDS,
   type Building,
   type Fresh,
   type Item,
+  type PlacedKind,
   type PlanPoint,
 } from '@plinth/core';
 import { freshId, nextMark } from '../../project/useEdit';
-
-/** What can be placed on a plan. */
-export type PlacedKind = 'beam' | 'column' | 'wall' | 'panel' | 'hanger' | 'footing' | 'stripFooting' | 'gridline';
-
-export const PREFIX: Record<Exclude<PlacedKind, 'gridline'>, string> = {
-  beam: 'B',
-  column: 'C',
-  wall: 'W',
-  panel: 'P',
-  hanger: 'R',
-  footing: 'F',
-  stripFooting: 'SF',
-};
-
-export const COMMON = { status: 'new', note: '' } as const;
-
-export function marksOf(building: Building): string[] {
-  const { beams, columns, walls, hangers, footings, stripFootings, panels } = building;
-  return [beams, columns, walls, hangers, footings, stripFootings, panels].flatMap((members) =>
-    [...members.values()].map((member) => member.mark),
-  );
-}
-
-/** The storey that something placed on a level stands in: the one below it, or above it when there is none. */
-export function storeyAt(building: Building, level: string): { base: string; top: string } {
-  const i = building.levels.findIndex((entry) => entry.id === level);
-  const below = building.levels[i + 1];
-  if (below) return { base: below.id, top: level };
-  return { base: level, top: building.levels[i - 1]?.id ?? level };
-}
 
 /**
  * A new item of a kind at points of a level, with what it rests on left to be found.
@@ -56,135 +34,11 @@ export function makeItem(
   points: readonly PlanPoint[],
   taken: readonly string[] = [],
 ): Item {
-  const id = freshId(kind);
-  const marks = [...marksOf(building), ...taken];
-  const [from, to] = [points[0]!, points[1] ?? points[0]!];
-  const mark = kind === 'gridline' ? '' : nextMark(PREFIX[kind], marks);
-  const found = { ...COMMON, mark, supportsFound: true };
-  switch (kind) {
-    case 'beam':
-      return {
-        id,
-        kind,
-        body: {
-          ...found,
-          level,
-          from,
-          to,
-          role: 'beam',
-          section: null,
-          grade: null,
-          ownWeight: 0.5,
-          supports: [],
-          hinges: [],
-          stretches: [],
-          strips: [],
-          restraint: 'supports',
-          restraintPoints: [],
-          topPoints: [],
-          bottomPoints: [],
-          loadHeight: 'centre',
-          untwisted: false,
-          stiffBearing: 0,
-          seat: null,
-          serves: 'floor',
-          transfer: 'auto',
-          precamber: 0,
-          measured: [],
-          reduction: 'brief',
-          locked: false,
-        },
-      };
-    case 'column':
-      return {
-        id,
-        kind,
-        body: {
-          ...found,
-          ...storeyAt(building, level),
-          at: from,
-          by: null,
-          section: null,
-          grade: null,
-          ownWeight: 0.5,
-          factorY: 1,
-          factorZ: 1,
-          endsY: 'number',
-          endsZ: 'number',
-          heldY: [],
-          heldZ: [],
-          turn: 0,
-          beamsBear: 'nominal',
-          reduction: 'brief',
-          locked: false,
-        },
-      };
-    case 'wall':
-      return {
-        id,
-        kind,
-        body: {
-          ...found,
-          ...storeyAt(building, level),
-          from,
-          to,
-          by: null,
-          weight: 0.0042,
-          weightGiven: false,
-          height: null,
-          thickness: 215,
-          construction: '',
-          openings: [],
-          openingsRule: 'ignored',
-          spread: 'angle',
-          spreadAngle: Math.PI / 4,
-          bears: 'open',
-          bearsReason: '',
-          braces: false,
-          measured: [],
-        },
-      };
-    case 'panel':
-      return {
-        id,
-        kind,
-        body: {
-          ...COMMON,
-          mark,
-          level,
-          outline: [...points],
-          openings: [],
-          buildUp: building.buildUps.keys().next().value ?? '',
-          span: 'oneWay',
-          direction: shortWay(points),
-          pitch: 0,
-          continuity: 'simple',
-        },
-      };
-    case 'hanger':
-      return { id, kind, body: { ...found, ...storeyAt(building, level), at: from, by: null, ownWeight: 0.03 } };
-    case 'footing':
-      return {
-        id,
-        kind,
-        body: {
-          ...COMMON,
-          mark,
-          at: from,
-          level,
-          width: null,
-          length: null,
-          thickness: null,
-          method: 'full',
-          bearing: null,
-          reduction: 'brief',
-        },
-      };
-    case 'stripFooting':
-      return { id, kind, body: { ...COMMON, mark, from, to, level, width: null } };
-    case 'gridline':
-      return { id, kind, body: { label: gridLabel(building, from, to), from, to } };
-  }
+  const mark =
+    kind === 'gridline'
+      ? gridLabel(building, points[0]!, points[1] ?? points[0]!)
+      : nextMark(PLACED[kind].prefix, [...marksOf(building), ...taken]);
+  return placedItem(building, kind, freshId(kind), mark, level, points);
 }
 
 /** A pad under each column and a strip under each wall that has nothing beneath, at the level where it stands. */
@@ -209,46 +63,6 @@ function gridLabel(building: Building, from: PlanPoint, to: PlanPoint): string {
     const label = i < 26 ? String.fromCharCode(65 + i) : `A${String.fromCharCode(65 + (i % 26))}`;
     if (!labels.includes(label)) return label;
     if (i > 52) return nextMark('G', labels);
-  }
-}
-
-/** An item moved on plan. */
-export function movedItem(item: Item, dx: number, dy: number): Item {
-  const move = ({ x, y }: PlanPoint) => ({ x: x + dx, y: y + dy });
-  switch (item.kind) {
-    case 'beam':
-      return { ...item, body: { ...item.body, from: move(item.body.from), to: move(item.body.to) } };
-    case 'wall':
-      return { ...item, body: { ...item.body, from: move(item.body.from), to: move(item.body.to) } };
-    case 'stripFooting':
-      return { ...item, body: { ...item.body, from: move(item.body.from), to: move(item.body.to) } };
-    case 'gridline':
-      return { ...item, body: { ...item.body, from: move(item.body.from), to: move(item.body.to) } };
-    case 'column':
-      return { ...item, body: { ...item.body, at: move(item.body.at) } };
-    case 'hanger':
-      return { ...item, body: { ...item.body, at: move(item.body.at) } };
-    case 'footing':
-      return { ...item, body: { ...item.body, at: move(item.body.at) } };
-    case 'drawing':
-      return { ...item, body: { ...item.body, at: move(item.body.at) } };
-    case 'note':
-      return { ...item, body: { ...item.body, at: move(item.body.at) } };
-    case 'measurement':
-      return { ...item, body: { ...item.body, points: item.body.points.map(move) } };
-    case 'load':
-      return { ...item, body: { ...item.body, outline: item.body.outline.map(move) } };
-    case 'panel':
-      return {
-        ...item,
-        body: {
-          ...item.body,
-          outline: item.body.outline.map(move),
-          openings: item.body.openings.map((opening) => ({ ...opening, outline: opening.outline.map(move) })),
-        },
-      };
-    default:
-      return item;
   }
 }
 
@@ -282,42 +96,19 @@ export function onLevel(building: Building, item: Item, from: string, to: string
   const order = building.levels.map((entry) => entry.id);
   const shift = order.indexOf(to) - order.indexOf(from);
   const shifted = (level: string) => order[order.indexOf(level) + shift];
-  if (item.kind === 'beam' || item.kind === 'panel')
-    return item.body.level === from ? ({ ...item, body: { ...item.body, level: to } } as Item) : null;
-  if (item.kind === 'column' || item.kind === 'wall' || item.kind === 'hanger') {
-    if (item.body.top !== from) return null;
-    const base = shifted(item.body.base);
-    return base === undefined ? null : ({ ...item, body: { ...item.body, top: to, base } } as Item);
-  }
-  return null;
+  const copiedTo = isPlaced(item.kind) ? PLACED[item.kind].copiedTo : null;
+  const { body } = item as { readonly body: { readonly level?: string; readonly top?: string; readonly base?: string } };
+  if (copiedTo === 'level') return body.level === from ? ({ ...item, body: { ...body, level: to } } as Item) : null;
+  if (copiedTo === null || body.top !== from) return null;
+  const base = shifted(body.base!);
+  return base === undefined ? null : ({ ...item, body: { ...body, top: to, base } } as Item);
 }
 
 /** A new point load on a member, or on the first beam. Null where there is no member to act on. */
 export function newLoad(building: Building, on: string | null): Item | null {
   const member = on ?? [...building.beams.keys(), ...building.walls.keys(), ...building.columns.keys()][0];
   if (!member) return null;
-  return {
-    id: freshId('load'),
-    kind: 'load',
-    body: {
-      label: 'new load',
-      on: member,
-      type: 'point',
-      nature: 'imposed',
-      use: 'A',
-      action: null,
-      loadCase: '',
-      at: 0,
-      force: 0,
-      east: 0,
-      north: 0,
-      from: 0,
-      to: 0,
-      intensity: 0,
-      outline: [],
-      pressure: 0,
-    },
-  };
+  return item('load', freshId('load'), { label: 'new load', on: member, type: 'point', nature: 'imposed', use: 'A' });
 }
 
 /** Ids and marks for pieces of what is split. */
@@ -355,12 +146,12 @@ export function memberNear(building: Building, level: string, at: PlanPoint, rea
   const take = (id: string, distance: number) => {
     if (distance <= reach && (!best || distance < best.distance)) best = { id, distance };
   };
-  for (const posts of [building.columns, building.hangers, building.footings])
-    for (const [id, post] of posts) if (isOnLevel(building, post, level)) take(id, Math.hypot(post.at.x - at.x, post.at.y - at.y));
-  for (const lines of [building.beams, building.walls, building.stripFootings])
-    for (const [id, line] of lines) {
-      if (!isOnLevel(building, line, level)) continue;
-      const foot = pointAlong(line, Math.min(planLength(line), Math.max(0, project(line, at))));
+  for (const kind of STANDING_KINDS)
+    for (const [id, body] of standing(building, kind)) {
+      if (!isOnLevel(building, body, level)) continue;
+      if ('at' in body) take(id, Math.hypot(body.at.x - at.x, body.at.y - at.y));
+      if (!('from' in body)) continue;
+      const foot = pointAlong(body, Math.min(planLength(body), Math.max(0, project(body, at))));
       take(id, Math.hypot(foot.x - at.x, foot.y - at.y));
     }
   return (best as { id: string } | null)?.id ?? null;

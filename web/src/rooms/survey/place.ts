@@ -1,20 +1,13 @@
-import type { Building, Item } from '@plinth/core';
-import { KIND_WORD } from '../../parts/kindWord';
+import { KIND_WORD, PART, standing, STANDING_KINDS, type Building, type ItemKind, type StandingKind } from '@plinth/core';
 
-type Member = Extract<Item, { kind: 'beam' | 'column' | 'wall' | 'hanger' | 'footing' | 'stripFooting' }>;
-
-/** Everything that could be named as a support, for a list: beams, columns, walls, hangers, footings. */
-export function supportOptions(building: Building, self: string, kinds: readonly Member['kind'][]): { value: string; label: string }[] {
-  const lists = {
-    beam: building.beams,
-    column: building.columns,
-    wall: building.walls,
-    hanger: building.hangers,
-    footing: building.footings,
-    stripFooting: building.stripFootings,
-  } as const;
-  const options = kinds.flatMap((kind) =>
-    [...lists[kind]].filter(([id]) => id !== self).map(([id, member]) => ({ value: id, label: `${member.mark} (${KIND_WORD[kind]})` })),
+/** Everything of some kinds that could be named as a support, for a list. */
+export function supportOptions(building: Building, self: string, kinds: readonly ItemKind[]): { value: string; label: string }[] {
+  const { trusses } = building;
+  const options = STANDING_KINDS.flatMap((kind) =>
+    [...standing(building, kind)].flatMap(([id, { mark }]) => {
+      const own: StandingKind = trusses.has(id) ? 'truss' : kind;
+      return id === self || !kinds.includes(own) ? [] : [{ value: id, label: `${mark} (${KIND_WORD[own]})` }];
+    }),
   );
   return [{ value: '', label: 'nothing' }, ...options.sort((a, b) => a.label.localeCompare(b.label, 'en', { numeric: true }))];
 }
@@ -30,17 +23,9 @@ export function hasStatus(body: object, wanted: StatusFilter): boolean {
 /** The building with only those members of it that have a status: what the plan draws. */
 export function ofStatus(building: Building, wanted: StatusFilter): Building {
   if (wanted === 'every') return building;
-  const some = <B extends object>(members: ReadonlyMap<string, B>) => new Map([...members].filter(([, body]) => hasStatus(body, wanted)));
-  const { beams, columns, hangers, walls, footings, stripFootings, panels } = building;
-  return {
-    ...building,
-    beams: some(beams),
-    columns: some(columns),
-    hangers: some(hangers),
-    walls: some(walls),
-    footings: some(footings),
-    stripFootings: some(stripFootings),
-    panels: some(panels),
-    removed: wanted === 'removed' ? building.removed : [],
-  };
+  const some = STANDING_KINDS.map((kind) => [
+    PART[kind],
+    new Map<string, object>([...standing(building, kind)].filter(([, body]) => hasStatus(body, wanted))),
+  ]);
+  return { ...building, ...(Object.fromEntries(some) as Partial<Building>), removed: wanted === 'removed' ? building.removed : [] };
 }

@@ -1,4 +1,4 @@
-import { isOnLevel, type Building, type PlanPoint } from '@plinth/core';
+import { isOnLevel, standing, STANDING_KINDS, type Building, type PlanPoint } from '@plinth/core';
 
 export type SnapKind = 'end' | 'crossing' | 'middle' | 'line' | 'grid' | 'free';
 
@@ -28,12 +28,12 @@ export function snapTargets(building: Building, levels: readonly string[], drawn
     points.push(from, to);
     segments.push({ a: from, b: to });
   };
-  for (const beam of building.beams.values()) if (on(beam)) line(beam);
-  for (const wall of building.walls.values()) if (on(wall)) line(wall);
-  for (const strip of building.stripFootings.values()) if (on(strip)) line(strip);
-  for (const column of building.columns.values()) if (on(column)) points.push(column.at);
-  for (const hanger of building.hangers.values()) if (on(hanger)) points.push(hanger.at);
-  for (const footing of building.footings.values()) if (on(footing)) points.push(footing.at);
+  for (const kind of STANDING_KINDS)
+    for (const body of standing(building, kind).values()) {
+      if (!on(body)) continue;
+      if ('from' in body) line(body);
+      else if ('at' in body) points.push(body.at);
+    }
   for (const panel of building.panels.values()) {
     if (!on(panel)) continue;
     for (const ring of [panel.outline, ...panel.openings.map((opening) => opening.outline)])

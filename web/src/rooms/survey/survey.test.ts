@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { assemble, defaultBrief, item, readItem, type Item } from '@plinth/core';
-import { copiedItem, copiedItems, footingsUnder, makeItem, movedItem, onLevel, type PlacedKind } from './make';
+import { movedItem, type PlacedKind, assemble, defaultBrief, item, readItem, type Item } from '@plinth/core';
+import { copiedItem, copiedItems, footingsUnder, makeItem, onLevel } from './make';
 import { handlesOf, withHandleMoved } from './boardGeometry';
 import { gridStep, snapTargets, snapTo, typedEnd } from './snap';
 import { isFree } from './tools';

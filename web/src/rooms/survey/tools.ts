@@ -1,4 +1,4 @@
-import type { PlacedKind } from './make';
+import type { PlacedKind } from '@plinth/core';
 
 /** What is done to a drawing that lies under the plan, each by two points. */
 export type DrawingTool = 'scale' | 'bring' | 'square';
@@ -16,6 +16,7 @@ export interface SurveyTool {
 export const TOOLS: readonly SurveyTool[] = [
   { id: 'select', title: 'Select', key: 'v', points: 0, hint: 'Click to choose, drag to move, drag a box to choose several; Del removes' },
   { id: 'beam', title: 'Beam', key: 'b', points: 2, hint: 'Click both ends; type a length such as 4.5 or 4.5<30; Shift keeps it square' },
+  { id: 'truss', title: 'Truss', key: 't', points: 2, hint: 'Click both ends; it is taken down as a simple beam and not verified' },
   { id: 'column', title: 'Column', key: 'c', points: 1, hint: 'Click where it stands' },
   { id: 'wall', title: 'Wall', key: 'w', points: 2, hint: 'Click both ends; type a length; Shift keeps it square' },
   { id: 'rectangle', title: 'Panel', key: 'p', points: 2, hint: 'Click two opposite corners' },

@@ -1,9 +1,23 @@
-import { contains, isOnLevel, itemName, markOf, type Item, type LaidDrawing, type Named, type PlanPoint } from '@plinth/core';
+import {
+  liesInside,
+  movedItem,
+  standing,
+  STANDING_KINDS,
+  type PlacedKind,
+  contains,
+  isOnLevel,
+  itemName,
+  markOf,
+  type Item,
+  type LaidDrawing,
+  type Named,
+  type PlanPoint,
+} from '@plinth/core';
 import { toast } from 'sonner';
 import { useProject, useAllItems, useView } from '../../project/context';
 import { freshId, nextMark, useEdit } from '../../project/useEdit';
 import { inward, isClosed, rectangle, withHandleMoved, type Handle } from './boardGeometry';
-import { makeItem, memberNear, movedItem, newLoad, splitAcross, type PlacedKind } from './make';
+import { makeItem, memberNear, newLoad, splitAcross } from './make';
 
 /** What is done to the building from the plan of a level: drawing, moving, splitting, removing. Each is one command. */
 export function useBoardEdits({
@@ -148,13 +162,9 @@ export function useBoardEdits({
   /** Everything of the level that lies wholly inside. */
   const allInside = (inside: (p: PlanPoint) => boolean): string[] => {
     const found: string[] = [];
-    const lines = [building.beams, building.walls, building.stripFootings];
-    for (const members of lines)
-      for (const [id, member] of members)
-        if (isOnLevel(building, member, level) && inside(member.from) && inside(member.to)) found.push(id);
-    for (const members of [building.columns, building.hangers, building.footings])
-      for (const [id, member] of members) if (isOnLevel(building, member, level) && inside(member.at)) found.push(id);
-    for (const [id, panel] of building.panels) if (panel.level === level && panel.outline.every(inside)) found.push(id);
+    for (const kind of STANDING_KINDS)
+      for (const [id, body] of standing(building, kind))
+        if (isOnLevel(building, body, level) && liesInside(kind, body, inside)) found.push(id);
     for (const { id, body } of building.loads)
       if (body.type === 'area' && building.panels.get(body.on)?.level === level && body.outline.every(inside)) found.push(id);
     for (const { id, body } of building.measurements) if (body.level === level && body.points.every(inside)) found.push(id);

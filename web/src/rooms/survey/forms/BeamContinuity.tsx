@@ -14,7 +14,7 @@ function gaps(taken: readonly Stretch[], length: number): { readonly from: numbe
 }
 
 /** Where the beam is released in bending, and where it is stiffer, or less stiff, than its section. */
-export function BeamContinuity({ item }: { item: Of<'beam'> }) {
+export function BeamContinuity({ item }: { item: Of<'beam'> | Of<'truss'> }) {
   const { patch, quietly } = useEdit();
   const { body } = item;
   const length = planLength(body);

@@ -1,4 +1,4 @@
-import { formatQuantity, markOf, planLength, ruleInWords, type Beam } from '@plinth/core';
+import { BEARERS, formatQuantity, markOf, newSupport, planLength, ruleInWords, type Beam } from '@plinth/core';
 import { CheckField, OptionalQuantityField, QuantityField, SelectField } from '../../../parts/fields';
 import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
@@ -17,13 +17,13 @@ function heldWords({ holdsDown, fixed, spring, settlement }: Partial<Held>): str
 }
 
 /** What a beam rests on, as found or as named, and how its connections hold it. */
-export function BeamSupports({ item }: { item: Of<'beam'> }) {
+export function BeamSupports({ item }: { item: Of<'beam'> | Of<'truss'> }) {
   const { building, computed, units } = useProject();
   const { patch, quietly } = useEdit();
   const { body } = item;
   const length = planLength(body);
-  const options = supportOptions(building, item.id, ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting']);
-  const set = (change: Partial<Beam>, what: string) => patch(item, change, `${body.mark}: ${what}`);
+  const options = supportOptions(building, item.id, [...BEARERS, 'hanger']);
+  const set = (change: Partial<Pick<Beam, 'supports' | 'supportsFound'>>, what: string) => patch(item, change, `${body.mark}: ${what}`);
   const found = (computed.takedown.bearers.get(item.id) ?? []).flatMap((bearer) => ('at' in bearer ? [bearer] : []));
   const asNamed = found.map(({ rule: _, ...support }): Support => support);
   const hold = (at: number, by: string | null, change: Partial<Held>) =>
@@ -83,14 +83,7 @@ export function BeamSupports({ item }: { item: Of<'beam'> }) {
             <button
               type="button"
               className="btn-line"
-              onClick={() =>
-                quietly(
-                  set(
-                    { supports: [...body.supports, { at: length, by: null, holdsDown: false, fixed: false, spring: null, settlement: 0 }] },
-                    'support added',
-                  ),
-                )
-              }
+              onClick={() => quietly(set({ supports: [...body.supports, newSupport(length)] }, 'support added'))}
             >
               Add a support
             </button>

@@ -1,4 +1,4 @@
-import { LOAD_NATURES, USE_LABEL, USES, type ExtraLoad, type Use } from '@plinth/core';
+import { LOAD_NATURES, MEMBERS, USE_LABEL, USES, type ExtraLoad, type Use } from '@plinth/core';
 import { caseOptions, caseValue } from '../../../parts/caseOptions';
 import { QuantityField, SelectField } from '../../../parts/fields';
 import { PanelHead } from '../../../parts/SidePanel';
@@ -7,6 +7,9 @@ import { useEdit } from '../../../project/useEdit';
 import { supportOptions } from '../place';
 import type { Of } from './common';
 import { CornersField } from './CornersField';
+
+/** What a point or line load acts on; a load on an area acts on a panel. */
+const LOADED = MEMBERS.filter((kind) => kind !== 'panel');
 
 export function LoadForm({ item }: { item: Of<'load'> }) {
   const { building } = useProject();
@@ -24,7 +27,7 @@ export function LoadForm({ item }: { item: Of<'load'> }) {
         options={
           body.type === 'area'
             ? [...building.panels].map(([value, { mark }]) => ({ value, label: `${mark} (panel)` }))
-            : supportOptions(building, '', ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting']).filter((option) => option.value)
+            : supportOptions(building, '', LOADED).filter((option) => option.value)
         }
       />
       <div className="grid grid-cols-2 gap-3">

@@ -1,4 +1,4 @@
-import { markOf, type PinnedNote } from '@plinth/core';
+import { markOf, MEMBERS, type PinnedNote } from '@plinth/core';
 import { SelectField, TextField } from '../../../parts/fields';
 import { PanelHead } from '../../../parts/SidePanel';
 import { useProject } from '../../../project/context';
@@ -20,12 +20,7 @@ export function NoteForm({ item }: { item: Of<'note'> }) {
         label="It is about"
         value={body.on ?? ''}
         commit={(on) => set({ on: on || null }, 'Note pinned elsewhere')}
-        options={[
-          ...supportOptions(building, '', ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting']).map((option) =>
-            option.value ? option : { ...option, label: 'no member' },
-          ),
-          ...[...building.panels].map(([value, { mark }]) => ({ value, label: `${mark} (panel)` })),
-        ]}
+        options={supportOptions(building, '', MEMBERS).map((option) => (option.value ? option : { ...option, label: 'no member' }))}
       />
     </div>
   );

@@ -7,7 +7,7 @@ import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
 import { SectionField } from '../../members/SectionField';
 import { StandsOn } from '../TakenBy';
-import { type Of, ReductionField, STATUS } from './common';
+import { MaterialField, type Of, OwnWeightField, ReductionField, STATUS } from './common';
 
 export function ColumnForm({ item }: { item: Of<'column'> }) {
   const { building, units } = useProject();
@@ -25,18 +25,16 @@ export function ColumnForm({ item }: { item: Of<'column'> }) {
         commit={(status) => patch(item, { status: status as typeof body.status }, `${body.mark} is ${status}`)}
         options={STATUS}
       />
-      <SectionField
-        kind="column"
-        value={body.section}
-        commit={(section) => patch(item, { section }, `${body.mark}: ${section ?? 'no section'}`)}
-      />
-      <QuantityField
-        label="Own weight allowed while no section is chosen"
-        kind="lineLoad"
-        value={body.ownWeight}
-        commit={(ownWeight) => patch(item, { ownWeight }, `${body.mark}: own weight`)}
-      />
-      <StandsOn item={item} kinds={['beam', 'column', 'wall', 'footing', 'stripFooting']} title="Stands on" />
+      <MaterialField item={item} />
+      {body.material === 'steel' ? (
+        <SectionField
+          kind="column"
+          value={body.section}
+          commit={(section) => patch(item, { section }, `${body.mark}: ${section ?? 'no section'}`)}
+        />
+      ) : null}
+      <OwnWeightField item={item} />
+      <StandsOn item={item} title="Stands on" />
       <ReductionField item={item} />
       <EffectiveLengths item={item} />
       <SelectField
@@ -109,7 +107,7 @@ export function HangerForm({ item }: { item: Of<'hanger'> }) {
   return (
     <div className="space-y-3">
       <PanelHead mark={body.mark} what="hanger" />
-      <StandsOn item={item} kinds={['beam']} title="Hangs from" />
+      <StandsOn item={item} title="Hangs from" />
       <SelectField
         label="Status"
         value={body.status}

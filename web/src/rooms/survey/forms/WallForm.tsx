@@ -61,7 +61,7 @@ export function WallForm({ item }: { item: Of<'wall'> }) {
         <CheckField label="braces the outside walls" value={body.braces} commit={(braces) => set({ braces }, 'bracing')} />
       </fieldset>
       {elevation ? <DrawingView drawing={elevation} /> : null}
-      <StandsOn item={item} kinds={['beam', 'wall', 'stripFooting']} title="Stands on" />
+      <StandsOn item={item} title="Stands on" />
       <div className="grid grid-cols-3 gap-3">
         {(['base', 'top'] as const).map((which) => (
           <SelectField

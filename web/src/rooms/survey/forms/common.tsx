@@ -1,13 +1,60 @@
 import { useState } from 'react';
-import { beside, isLineItem, joinLines, joinPanels, type Item, type LineItem } from '@plinth/core';
+import { beside, isLineItem, joinLines, joinPanels, marksOf, MATERIALS, type Item, type LineItem, type Made } from '@plinth/core';
 import { NumberField, QuantityField, SelectField } from '../../../parts/fields';
 import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
-import { copiedItems, marksOf } from '../make';
+import { copiedItems } from '../make';
 
 export type Of<K extends Item['kind']> = Extract<Item, { kind: K }>;
 
 export const STATUS = ['new', 'existing', 'removed'].map((value) => ({ value, label: value }));
+
+export const TRANSFER = [
+  { value: 'auto', label: 'by what it carries' },
+  { value: 'yes', label: 'yes' },
+  { value: 'no', label: 'no' },
+];
+
+const MATERIAL_WORDS: Record<Made['material'], string> = {
+  steel: 'steel',
+  concrete: 'concrete, not verified here',
+  loadOnly: 'load only, designed elsewhere',
+};
+
+/** Of what a member is made. What was chosen of a section goes with the steel; undo brings it back. */
+export function MaterialField({ item }: { item: Of<'beam'> | Of<'column'> }) {
+  const { patch } = useEdit();
+  const { mark, material } = item.body;
+  return (
+    <SelectField
+      label="Made of"
+      value={material}
+      commit={(chosen) => {
+        const made = chosen as Made['material'];
+        return patch(
+          item as Of<'beam'>,
+          made === 'steel' ? { material: made } : { material: made, section: null, grade: null },
+          `${mark}: ${MATERIAL_WORDS[made]}`,
+        );
+      }}
+      options={MATERIALS.map((value) => ({ value, label: MATERIAL_WORDS[value] }))}
+    />
+  );
+}
+
+/** Own weight: typed, or allowed while no section is chosen. */
+export function OwnWeightField({ item }: { item: Of<'beam'> | Of<'truss'> | Of<'column'> | Of<'hanger'> }) {
+  const { patch } = useEdit();
+  const { body } = item;
+  return (
+    <QuantityField
+      label={'material' in body && body.material === 'steel' ? 'Own weight allowed while no section is chosen' : 'Own weight'}
+      kind="lineLoad"
+      value={body.ownWeight}
+      commit={(ownWeight) => patch(item as Of<'beam'>, { ownWeight }, `${body.mark}: own weight`)}
+    />
+  );
+}
 
 /** Copies what is chosen, once or in a row, each so far from the one before. */
 export function CopyForm({ items }: { items: readonly Item[] }) {
@@ -44,7 +91,7 @@ export function CopyForm({ items }: { items: readonly Item[] }) {
 }
 
 /** Whether imposed load may be reduced in the design of a member; shown only where the brief allows it at all. */
-export function ReductionField({ item }: { item: Of<'beam'> | Of<'column'> | Of<'footing'> }) {
+export function ReductionField({ item }: { item: Of<'beam'> | Of<'truss'> | Of<'column'> | Of<'footing'> }) {
   const { brief } = useProject();
   const { patch } = useEdit();
   if (brief.imposedReduction === 'none') return null;

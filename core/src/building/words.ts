@@ -1,0 +1,23 @@
+import type { ItemKind } from './item';
+
+/** Items as they are called in sentences, tables and lists. */
+export const KIND_WORD: Record<ItemKind, string> = {
+  brief: 'brief',
+  level: 'level',
+  action: 'action',
+  buildUp: 'build-up',
+  beam: 'beam',
+  truss: 'truss',
+  column: 'column',
+  hanger: 'hanger',
+  wall: 'wall',
+  footing: 'pad',
+  stripFooting: 'strip footing',
+  panel: 'panel',
+  gridline: 'gridline',
+  drawing: 'drawing',
+  load: 'load',
+  measurement: 'measurement',
+  note: 'note',
+  answer: 'answer',
+};
