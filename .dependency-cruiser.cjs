@@ -6,6 +6,7 @@ const ROOMS = [
   'sheet',
   'material',
   'section',
+  'input',
   'load',
   'family',
   'beam',

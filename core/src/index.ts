@@ -5,6 +5,7 @@ export * from './quantity';
 export * from './sheet';
 export * from './material';
 export * from './section';
+export * from './input';
 export * from './load';
 export * from './family';
 export * from './beam';

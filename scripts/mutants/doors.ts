@@ -169,8 +169,8 @@ export const DOORS: readonly Mutant[] = [
     point: 'A6',
     fault: 'a field that the codes do not read is taken when it is typed',
     file: core('design/unreadFields.ts'),
-    now: 'if (!standard || !isUnread(standard)) continue;',
-    wrong: 'if (!standard || isUnread(standard)) continue;',
+    now: 'if (!standard || isReadBy(standard, kind, field)) continue;',
+    wrong: 'if (!standard || !isReadBy(standard, kind, field)) continue;',
     test: 'core/src/design/unreadFields.test.ts',
   },
   {

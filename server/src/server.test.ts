@@ -1,7 +1,7 @@
 import pg from 'pg';
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { ebbwickSailLoft, item, TOOLS, type Item } from '@plinth/core';
+import { become, ebbwickSailLoft, item, TOOLS, type Item } from '@plinth/core';
 import type { ApiItem, CommandReply, ProjectSnapshot } from '@plinth/api';
 import { freshDatabase } from '../../e2e/app';
 import { startServer, type RunningServer } from './server';
@@ -89,6 +89,28 @@ describe('what an earlier version stored', () => {
     expect((await find(id, 'B1'))!.body).toMatchObject({ ...expected, ownWeight: 0.5 });
     const { list } = (await http.get(`/api/projects/${id}/at/2`)).body as { list: ApiItem[] };
     expect(list.find((entry) => entry.id === 'B1')!.body).toMatchObject({ ...expected, ownWeight: 0.4 });
+  });
+  it('a beam that was called a truss is one, in the project and in its journal', async () => {
+    const id = await project('Older truss');
+    const ends = { from: { x: 0, y: 0 }, to: { x: 9000, y: 0 } };
+    const truss = item('truss', 'T1', { mark: 'T1', level: 'L1', ...ends, ownWeight: 0.9, supports: [], hinges: [3000] });
+    await send(id, [put(level('L1', 'First', 3000), null), put(truss, null)]);
+    const role = `|| '{"role":"truss","section":null,"grade":null,"locked":false}'::jsonb`;
+    const client = new pg.Client({ connectionString: database.url });
+    await client.connect();
+    try {
+      await client.query(`update items set kind = 'beam', model = 3, body = body ${role} where project = $1 and id = 'T1'`, [id]);
+      await client.query(
+        `update journal set model = 3, changes = jsonb_set(jsonb_set(changes, '{1,after,kind}', '"beam"'), '{1,after,body}',
+          (changes #> '{1,after,body}') ${role}) where project = $1 and version = 2`,
+        [id],
+      );
+    } finally {
+      await client.end();
+    }
+    expect(await find(id, 'T1')).toMatchObject({ kind: 'truss', body: truss.body });
+    const { list } = (await http.get(`/api/projects/${id}/at/2`)).body as { list: ApiItem[] };
+    expect(list.find((entry) => entry.id === 'T1')).toMatchObject({ kind: 'truss', body: truss.body });
   });
 });
 
@@ -223,6 +245,22 @@ describe('undo and redo', () => {
     expect((await step(id, 'redo')).body.error.message).toContain('nothing to redo');
     await step(id, 'undo');
     expect((await find(id, 'L1'))!.body).toMatchObject({ name: 'First' });
+  });
+  it('a beam becomes a truss and is a beam again; nothing else changes its kind', async () => {
+    const id = await project();
+    const ends = { from: { x: 0, y: 0 }, to: { x: 6000, y: 0 } };
+    const beam = item('beam', 'B1', { mark: 'B1', level: 'L1', ...ends, ownWeight: 0.4, supports: [], section: 'IPE 300' });
+    await send(id, [put(level('L1', 'First', 3000), null), put(beam, null)]);
+    const truss = become(beam as Extract<Item, { kind: 'beam' }>, 'truss');
+    expect((await send(id, [put(truss, 2)])).status).toBe(200);
+    expect(await find(id, 'B1')).toMatchObject({ kind: 'truss', body: truss.body });
+    await step(id, 'undo');
+    expect(await find(id, 'B1')).toMatchObject({ kind: 'beam', body: beam.body });
+    await step(id, 'redo');
+    expect(await find(id, 'B1')).toMatchObject({ kind: 'truss', body: truss.body });
+    const gridline = item('gridline', 'B1', { label: 'A', ...ends });
+    const refused = await send(id, [put(gridline, 5)]);
+    expect([refused.status, refused.text]).toEqual([422, expect.stringContaining('cannot become a gridline')]);
   });
   it('a new command forgets what could be redone', async () => {
     const id = await project();

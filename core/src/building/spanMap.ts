@@ -1,3 +1,4 @@
+import { BEAM_INPUTS, emptyOf } from '../input';
 import type { Building } from './building';
 import { differenceOf, noteDifference } from './difference';
 import type { Beam, Truss } from './item';
@@ -15,7 +16,7 @@ const NO_BEAM = {
   topPoints: [],
   bottomPoints: [],
   loadHeight: 'centre',
-  untwisted: false,
+  ...emptyOf(BEAM_INPUTS),
   stiffBearing: 0,
   seat: null,
   serves: 'floor',

@@ -1,6 +1,7 @@
 import { BeamModel } from '../analysis';
 import { type Beam } from '../building';
 import { PlinthError } from '../error';
+import { askedOf, BEAM_INPUTS } from '../input';
 import { GRAVITY } from '../quantity';
 import { findSection, isSection, type Section } from '../section';
 import { governing, Sheet, worstVerdict, type Check } from '../sheet';
@@ -14,7 +15,7 @@ import { mergeWorst, withoutSection, type MemberDesign, type PhilosophyResult } 
 import type { Context } from './context';
 import { gradeFor } from './grade';
 import { noteRefusal } from './refusal';
-import { isReadBy } from './unreadFields';
+import { noteUnread } from './unreadFields';
 import { loadPathChecks } from './loadPath';
 import { recordSupportForces } from './supportForces';
 import { recordEffects } from './effectsSheet';
@@ -49,10 +50,9 @@ export function checkBeam(
   const worst = new Map<string, Check>();
   const loadings = model.everyLoading(context.combinations(philosophy).strength);
   const prepared = loadings.map((loading) => ({ loading, combination: loading.combination, ...beamActions(model, loading) }));
-  const { untwisted } = beam;
-  if (untwisted && !isReadBy(standard, 'beam', 'untwisted'))
-    sheet?.note(`"Held against twisting" is typed and not used by ${standard.title}.`);
-  for (const { actions } of prepared) mergeWorst(worst, standard.steel.beam({ section, grade, actions, untwisted }, philosophy));
+  const asked = askedOf(BEAM_INPUTS, beam);
+  if (sheet) noteUnread(standard, 'beam', beam, sheet);
+  for (const { actions } of prepared) mergeWorst(worst, standard.steel.beam({ section, grade, actions, asked }, philosophy));
   if (sheet && loadings.some(({ present }) => present.includes(false)))
     sheet.note(`Variable load is left out wherever it helps, for each effect on its own (${standard.loads.arrangementClause}).`);
   if (sheet) {
@@ -62,7 +62,7 @@ export function checkBeam(
     for (const { actions, combination, loading, solution } of printed.length ? printed : prepared.slice(0, 1)) {
       const scope = sheet.scope(`${combination.name} (${combination.clause})`);
       recordEffects(model, loading, solution, EI, building.brief.units, scope);
-      standard.steel.beam({ section, grade, actions, untwisted }, philosophy, scope);
+      standard.steel.beam({ section, grade, actions, asked }, philosophy, scope);
     }
   }
   const { deflection } = context.combinations(philosophy);

@@ -5,10 +5,11 @@ import type { Assumption } from '../sheet';
 import type { Standard } from '../standard';
 import { quantitySaid, type MemberLedger } from '../takedown';
 import { assumptions, ownWeightAllowance, spanAssumptions } from './spanAssumptions';
-import { isReadBy } from './unreadFields';
+import { askedAssumptions } from './unreadFields';
 
-const isChannel = (designation: string | null) =>
-  designation !== null && isSection(designation) && findSection(designation).shape.outline === 'channel';
+/** Outline of a designation; null: none that is known. */
+const outlineOf = (designation: string | null) =>
+  designation !== null && isSection(designation) ? findSection(designation).shape.outline : null;
 
 /** What the checks of a steel beam take for true, to be confirmed by somebody. */
 export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Standard, units: UnitSystem): Assumption[] {
@@ -44,12 +45,7 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
       `What stands on the beam bears over a stiff length of ${Math.round(beam.stiffBearing)} mm.`,
       'A base plate or cap that spreads so far has to be there.',
     );
-  if (beam.untwisted && isChannel(beam.section) && isReadBy(standard, 'beam', 'untwisted'))
-    assume(
-      'untwisted',
-      'The channel is loaded through its shear centre, or held against twisting by what it carries.',
-      'A channel that is loaded through its web twists; torsion of open shapes is not calculated.',
-    );
+  for (const { key, text, reason } of askedAssumptions(standard, 'beam', beam, outlineOf(beam.section))) assume(key, text, reason);
   if (beam.restraint !== 'floor' && beam.loadHeight === 'centre')
     assume(
       'load-height',

@@ -1,5 +1,6 @@
 import type { Building, Footing, PlanPoint } from '../building';
 import { PlinthError } from '../error';
+import { askedOf, PAD_INPUTS } from '../input';
 import { combinePressing, type Combination } from '../load';
 import { formatQuantity } from '../quantity';
 import { BARS, concrete as concreteById, REINFORCEMENT } from '../material';
@@ -348,6 +349,7 @@ export function designFooting(context: Context, id: string, record = false): { d
           bar,
           fy,
           cover: brief.cover,
+          asked: askedOf(PAD_INPUTS, footing),
           factored: { force: strength.force, combination: strength.combination.name },
         },
         strengthSheet,

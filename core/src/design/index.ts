@@ -3,7 +3,7 @@ export { Designs, type Design } from './designer';
 export { gradeFor } from './grade';
 export { notDesigned, notDesignedByWhat, type NotDesigned } from './notDesigned';
 export { stiffnessBy } from './stiffness';
-export { isReadBy, requireRead } from './unreadFields';
+export { inputsOf, isReadBy, requireAsked, requireRead, type AskedKind } from './unreadFields';
 export { contextOf, type Context } from './context';
 export { beamActions, unbracedSegments } from './beamActions';
 export { storeyHeight } from './column';

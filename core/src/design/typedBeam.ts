@@ -1,5 +1,6 @@
 import { defaultBrief, item, type Beam, type Brief, type Item } from '../building';
 import { BadInput } from '../error';
+import { askedOf, BEAM_INPUTS, type AskedOfBeam } from '../input';
 import type { LoadNature, Use } from '../load';
 import { STANDARDS, type Standard } from '../standard';
 import { computeProject, sheetFor, type ProjectResult } from './project';
@@ -18,7 +19,7 @@ export interface TypedLoad {
 }
 
 /** A beam of any number of spans without a building. */
-export interface TypedBeam {
+export interface TypedBeam extends Partial<AskedOfBeam> {
   readonly family: Standard['id'];
   readonly philosophy: string;
   readonly section: string;
@@ -35,8 +36,6 @@ export interface TypedBeam {
   readonly topPoints?: readonly number[];
   readonly bottomPoints?: readonly number[];
   readonly loadHeight: Beam['loadHeight'];
-  /** Of a channel: loaded through its shear centre, or held against twisting. */
-  readonly untwisted?: boolean;
   /** Stiff length of its seats, mm; left out or null: connected through its web. */
   readonly seat?: number | null;
   /** What its deflection spares, and how it is made; left out: a floor, straight. */
@@ -107,7 +106,7 @@ export function typedBeamItems(input: TypedBeam): Item[] {
       topPoints: [...(input.topPoints ?? [])],
       bottomPoints: [...(input.bottomPoints ?? [])],
       loadHeight: input.loadHeight,
-      untwisted: input.untwisted ?? false,
+      ...askedOf(BEAM_INPUTS, input),
       seat: input.seat ?? null,
       serves: input.serves ?? 'floor',
       precamber: input.precamber ?? 0,

@@ -28,7 +28,7 @@ const write = (items: ReadonlyMap<string, Item>, ...written: Item[]) => {
 describe('a field of an item that the codes of the project do not read', () => {
   it('is refused by name when somebody types it', () => {
     const items = project('british');
-    expect(() => write(items, untwisted(beamIn(items)))).toThrow('"held against twisting" is not used by BS 5950-1');
+    expect(() => write(items, untwisted(beamIn(items)))).toThrow('"channel held against twisting" is not used by BS 5950-1');
     expect(() => write(items, { ...untwisted(beamIn(items)), id: 'another' })).toThrow('is not used by');
   });
   it.each(['european', 'american'] as const)('is taken where it is read: %s', (family) => {

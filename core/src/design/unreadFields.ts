@@ -1,31 +1,59 @@
 import { BadInput } from '../error';
 import { itemName, type Item, type ItemKind } from '../building';
+import { BEAM_INPUTS, isAskedOf, PAD_INPUTS, type DeclaredInput, type DeclaredInputs } from '../input';
+import type { Sheet } from '../sheet';
 import { STANDARDS, type Standard } from '../standard';
 
-interface UnreadField {
-  readonly kind: ItemKind;
-  readonly field: string;
-  /** Its name on screen. */
-  readonly title: string;
-  readonly isUnread: (standard: Standard) => boolean;
-  /** Value that says nothing: what an item has when nobody typed it. */
-  readonly empty: unknown;
+/** Kinds of item of which limit states ask something, and where a family says what it reads. */
+const ASKED = {
+  beam: { inputs: BEAM_INPUTS, reads: ({ steel }) => steel.beamReads },
+  footing: { inputs: PAD_INPUTS, reads: ({ concrete }) => concrete.padReads },
+} as const satisfies Partial<Record<ItemKind, { inputs: DeclaredInputs; reads: (standard: Standard) => readonly string[] }>>;
+
+export type AskedKind = keyof typeof ASKED;
+
+/** What limit states may ask of items of a kind. */
+export const inputsOf = (kind: AskedKind): DeclaredInputs => ASKED[kind].inputs;
+
+/** Whether a family reads an input of an item. */
+export const isReadBy = (standard: Standard, kind: AskedKind, field: string): boolean => ASKED[kind].reads(standard).includes(field);
+
+/** What is typed of an item: declared inputs that do not say what an empty one says. */
+function typed(kind: AskedKind, body: object): [field: string, input: DeclaredInput][] {
+  return Object.entries(inputsOf(kind)).filter(([field, { empty }]) => {
+    const value = (body as Record<string, unknown>)[field];
+    return value !== undefined && value !== empty;
+  });
 }
 
-/** Fields of items that some family of codes does not read. */
-const FIELDS: readonly UnreadField[] = [
-  {
-    kind: 'beam',
-    field: 'untwisted',
-    title: 'held against twisting',
-    isUnread: ({ steel }) => steel.unread.member.includes('throughShearCentre'),
-    empty: false,
-  },
-];
+/** Says on a sheet what is typed and not read by a family. */
+export function noteUnread(standard: Standard, kind: AskedKind, body: object, sheet: Sheet): void {
+  for (const [field, { title }] of typed(kind, body))
+    if (!isReadBy(standard, kind, field)) sheet.note(`"${title}" is typed and not used by ${standard.title}.`);
+}
 
-/** Whether a family reads a field of an item. */
-export const isReadBy = (standard: Standard, kind: ItemKind, field: string): boolean =>
-  !FIELDS.some((one) => one.kind === kind && one.field === field && one.isUnread(standard));
+/** What is taken for true with what is typed, where the family reads it and it is asked of the shape. */
+export function askedAssumptions(
+  standard: Standard,
+  kind: AskedKind,
+  body: object,
+  outline: Parameters<typeof isAskedOf>[1] | null,
+): { readonly key: string; readonly text: string; readonly reason: string }[] {
+  return typed(kind, body).flatMap(([field, input]) =>
+    input.assumption && isReadBy(standard, kind, field) && (outline === null ? !input.outlines : isAskedOf(input, outline))
+      ? [{ key: field, ...input.assumption }]
+      : [],
+  );
+}
+
+/**
+ * Refuses by name what was typed into an input of a calculation that its family does not read.
+ * @throws BadInput at the field
+ */
+export function requireAsked(standard: Standard, kind: AskedKind, body: object): void {
+  for (const [field, { title }] of typed(kind, body))
+    if (!isReadBy(standard, kind, field)) throw new BadInput(`"${title}" is not used by ${standard.title}: leave it out`, field);
+}
 
 const valueOf = (item: Pick<Item, 'body'> | undefined, field: string) => (item?.body as Record<string, unknown> | undefined)?.[field];
 
@@ -46,13 +74,14 @@ export function requireRead(
   for (const id of touched) {
     const item = after.get(id);
     if (!item) continue;
-    for (const { kind, field, title, isUnread, empty } of FIELDS) {
-      if (item.kind !== kind) continue;
+    if (!(item.kind in ASKED)) continue;
+    const kind = item.kind as AskedKind;
+    for (const [field, { title }] of typed(kind, item.body)) {
       const value = valueOf(item, field);
       const was = before(id);
-      if (value === empty || (was && valueOf(was, field) === value)) continue;
+      if (was && valueOf(was, field) === value) continue;
       standard ??= standardOf(after);
-      if (!standard || !isUnread(standard)) continue;
+      if (!standard || isReadBy(standard, kind, field)) continue;
       if (!was && hasOther(after, item, field, value, before)) continue;
       throw new BadInput(
         `${itemName(item)}: "${title}" is not used by ${standard.title}: leave it out, or work by codes that read it`,

@@ -1,4 +1,4 @@
-import { planLength, wallHeight, type Building, type PlanPoint } from '../building';
+import { planLength, standing, STANDING_KINDS, wallHeight, type Body, type Building, type PlanPoint, type StandingKind } from '../building';
 import { findSection } from '../section';
 import type { MemberLedger } from '../takedown';
 
@@ -42,65 +42,58 @@ function outlineOf(section: string | null, usual: readonly [number, number]): re
   }
 }
 
-/** The frame in space: beams hang with their top at their level, panels lie on them, walls and posts stand between levels. */
-export function modelOf(building: Building): Model {
-  const { elevation } = building;
-  const boxes: ModelBox[] = [];
-  const along = ({ from, to }: { from: PlanPoint; to: PlanPoint }) => ({
-    x: (from.x + to.x) / 2 / M,
-    y: (from.y + to.y) / 2 / M,
-    length: planLength({ from, to }) / M,
+type Solid = Omit<ModelBox, 'id' | 'kind'>;
+
+/** A box along a line on plan, mm: how wide, how deep, and the height of its top. */
+function along({ from, to }: { from: PlanPoint; to: PlanPoint }, width: number, depth: number, top: number): Solid {
+  return {
+    centre: [(from.x + to.x) / 2 / M, (from.y + to.y) / 2 / M, (top - depth / 2) / M],
+    size: [planLength({ from, to }) / M, width / M, depth / M],
     turn: Math.atan2(to.y - from.y, to.x - from.x),
-  });
-  for (const [id, beam] of building.beams) {
-    const [depth, width] = outlineOf(beam.section, building.trusses.has(id) ? [900, 200] : [300, 150]);
-    const { x, y, length, turn } = along(beam);
-    const top = elevation(beam.level) / M;
-    boxes.push({ id, kind: 'beam', centre: [x, y, top - depth / 2 / M], size: [length, width / M, depth / M], turn });
-  }
-  for (const [id, wall] of building.walls) {
-    const { x, y, length, turn } = along(wall);
-    const foot = Math.min(elevation(wall.base), elevation(wall.top)) / M;
-    const high = wallHeight(building, wall) / M;
-    boxes.push({ id, kind: 'wall', centre: [x, y, foot + high / 2], size: [length, wall.thickness / M, high], turn });
-  }
-  for (const [id, column] of building.columns) {
-    const [depth, width] = outlineOf(column.section, [250, 250]);
-    const [foot, top] = [elevation(column.base) / M, elevation(column.top) / M];
-    boxes.push({
-      id,
-      kind: 'column',
-      centre: [column.at.x / M, column.at.y / M, (foot + top) / 2],
-      size: [width / M, depth / M, Math.abs(top - foot)],
-      turn: 0,
-    });
-  }
-  for (const [id, hanger] of building.hangers) {
-    const [foot, top] = [elevation(hanger.base) / M, elevation(hanger.top) / M];
-    boxes.push({
-      id,
-      kind: 'hanger',
-      centre: [hanger.at.x / M, hanger.at.y / M, (foot + top) / 2],
-      size: [0.05, 0.05, Math.abs(top - foot)],
-      turn: 0,
-    });
-  }
-  for (const [id, pad] of building.footings) {
-    const [width, length, thickness] = [pad.width ?? 1500, pad.length ?? 1500, pad.thickness ?? 500];
-    const top = elevation(pad.level) / M;
-    boxes.push({
-      id,
-      kind: 'footing',
-      centre: [pad.at.x / M, pad.at.y / M, top - thickness / 2 / M],
-      size: [width / M, length / M, thickness / M],
-      turn: 0,
-    });
-  }
-  for (const [id, strip] of building.stripFootings) {
-    const { x, y, length, turn } = along(strip);
-    const top = elevation(strip.level) / M;
-    boxes.push({ id, kind: 'stripFooting', centre: [x, y, top - 0.2], size: [length, (strip.width ?? 600) / M, 0.4], turn });
-  }
+  };
+}
+
+/** A box over a point on plan, mm. */
+const over = ({ x, y }: PlanPoint, width: number, length: number, foot: number, top: number): Solid => ({
+  centre: [x / M, y / M, (foot + top) / 2 / M],
+  size: [width / M, length / M, Math.abs(top - foot) / M],
+  turn: 0,
+});
+
+/** How what stands looks in space: beams hang with their top at their level, walls and posts stand between levels; panels are faces. mm */
+const SOLIDS: { readonly [K in StandingKind]: ((building: Building, body: Body<K>) => Solid) | null } = {
+  beam: ({ elevation }, beam) => {
+    const [depth, width] = outlineOf(beam.section, [300, 150]);
+    return along(beam, width, depth, elevation(beam.level));
+  },
+  truss: ({ elevation }, truss) => along(truss, 200, 900, elevation(truss.level)),
+  wall: (building, wall) => {
+    const high = wallHeight(building, wall);
+    return along(wall, wall.thickness, high, Math.min(building.elevation(wall.base), building.elevation(wall.top)) + high);
+  },
+  column: ({ elevation }, { section, at, base, top }) => {
+    const [depth, width] = outlineOf(section, [250, 250]);
+    return over(at, width, depth, elevation(base), elevation(top));
+  },
+  hanger: ({ elevation }, { at, base, top }) => over(at, 50, 50, elevation(base), elevation(top)),
+  footing: ({ elevation }, pad) => {
+    const top = elevation(pad.level);
+    return over(pad.at, pad.width ?? 1500, pad.length ?? 1500, top - (pad.thickness ?? 500), top);
+  },
+  stripFooting: ({ elevation }, strip) => along(strip, strip.width ?? 600, 400, elevation(strip.level)),
+  panel: null,
+};
+
+/** The frame in space. */
+export function modelOf(building: Building): Model {
+  const { elevation, trusses } = building;
+  const boxes: ModelBox[] = [];
+  for (const kind of STANDING_KINDS)
+    for (const [id, body] of standing(building, kind)) {
+      const truss = trusses.get(id);
+      const solid = SOLIDS[truss ? 'truss' : kind] as ((building: Building, body: object) => Solid) | null;
+      if (solid) boxes.push({ id, kind: kind as ModelBox['kind'], ...solid(building, truss ?? body) });
+    }
   const ring = (points: readonly PlanPoint[]) => points.map(({ x, y }) => [x / M, y / M] as const);
   const faces = [...building.panels].map(([id, panel]): ModelFace => ({
     id,

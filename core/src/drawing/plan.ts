@@ -1,4 +1,4 @@
-import { isOnLevel, planLength, pointAlong, type Building, type Panel, type PlanPoint, type Wall } from '../building';
+import { type ItemKind, isOnLevel, planLength, pointAlong, type Building, type Panel, type PlanPoint, type Wall } from '../building';
 import { formatQuantity, type UnitSystem } from '../quantity';
 import { regionOf } from '../takedown';
 import { Pencil, type Drawing } from './drawing';
@@ -370,24 +370,51 @@ class Plan implements PlanSheet {
   }
 }
 
+/** What is drawn on a plan, the lowest first. */
+const PASSES = {
+  ghosts: (plan) => plan.ghosts(),
+  panels: (plan) => plan.panels(),
+  strips: (plan) => plan.strips(),
+  gridlines: (plan) => plan.gridlines(),
+  removed: drawRemoved,
+  stripFootings: (plan) => plan.stripFootings(),
+  walls: (plan) => plan.walls(),
+  beams: (plan) => plan.beams(),
+  posts: (plan) => plan.posts(),
+  notes: drawNotes,
+  loads: drawLoads,
+  lineMarks: (plan) => plan.lineMarks(),
+  panelNames: (plan) => plan.panelNames(),
+  measurements: drawMeasurements,
+  scaleBar: (plan) => plan.scaleBar(),
+} as const satisfies Readonly<Record<string, (plan: Plan) => void>>;
+
+/** By which of them items of a kind are drawn; null: they have no place on a plan, or lie beneath it. */
+export const DRAWN_BY: { readonly [K in ItemKind]: keyof typeof PASSES | null } = {
+  brief: null,
+  level: null,
+  action: null,
+  buildUp: null,
+  beam: 'beams',
+  truss: 'beams',
+  column: 'posts',
+  hanger: 'posts',
+  wall: 'walls',
+  footing: 'posts',
+  stripFooting: 'stripFootings',
+  panel: 'panels',
+  gridline: 'gridlines',
+  drawing: null,
+  load: 'loads',
+  measurement: 'measurements',
+  note: 'notes',
+  answer: null,
+};
+
 /** A level on plan, to scale, with everything that stands, starts or ends on it. */
 export function planDrawing(input: PlanInput): Drawing {
   const plan = new Plan(input);
-  plan.ghosts();
-  plan.panels();
-  plan.strips();
-  plan.gridlines();
-  drawRemoved(plan);
-  plan.stripFootings();
-  plan.walls();
-  plan.beams();
-  plan.posts();
-  drawNotes(plan);
-  drawLoads(plan);
-  plan.lineMarks();
-  plan.panelNames();
-  drawMeasurements(plan);
-  plan.scaleBar();
+  for (const draw of Object.values(PASSES)) draw(plan);
   statusLegend(plan, input.width, input.height);
   const name = input.building.levels.find((entry) => entry.id === input.level)?.body.name ?? '';
   return { width: input.width, height: input.height, title: `Plan of ${name}, to scale`, marks: plan.pencil.marks };

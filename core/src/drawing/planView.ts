@@ -1,4 +1,4 @@
-import { sheetCorners, type Building, type PlanPoint } from '../building';
+import { standing, STANDING_KINDS, sheetCorners, type Building, type PlanPoint } from '../building';
 
 /** Which part of a plan is shown: the point in the middle of the picture, and pixels or points to a millimetre. */
 export interface PlanView {
@@ -56,13 +56,14 @@ const cornersOf = ({ left, right, low, high }: PlanExtent): PlanPoint[] => [
 ];
 
 function* placesOf(building: Building): Iterable<PlanPoint> {
-  for (const members of [building.beams, building.walls, building.stripFootings])
-    for (const member of members.values()) {
-      yield member.from;
-      yield member.to;
+  for (const kind of STANDING_KINDS)
+    for (const body of standing(building, kind).values()) {
+      if ('from' in body) {
+        yield body.from;
+        yield body.to;
+      } else if ('at' in body) yield body.at;
+      else yield* body.outline;
     }
-  for (const members of [building.columns, building.hangers, building.footings]) for (const member of members.values()) yield member.at;
-  for (const panel of building.panels.values()) yield* panel.outline;
 }
 
 /** The view in which the whole building stands with a margin around it, or what lies under a level while little is drawn. */

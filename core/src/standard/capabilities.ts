@@ -33,6 +33,8 @@ export interface LoadsCapability {
 export interface SteelCapability {
   /** Young's modulus of its steel, MPa. */
   readonly youngsModulus: (grade: SteelGrade) => number;
+  /** Declared inputs that its limit states of beams read. */
+  readonly beamReads: readonly string[];
   readonly beam: (input: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
   readonly column: (input: SteelColumnInput, philosophy: Philosophy, sheet?: Sheet) => Check[];
   /** Any member under forces and moments that are already combined. */
@@ -63,6 +65,8 @@ export interface SteelCapability {
 
 /** Reinforced concrete: pads. */
 export interface ConcreteCapability {
+  /** Declared inputs that its limit states of pads read. */
+  readonly padReads: readonly string[];
   readonly pad: (input: PadInput, sheet?: Sheet) => PadStrength;
   /** Thicknesses in which pads are built, mm: steps, the least of a reinforced one, the least of a plain one by the rule of thumb. */
   readonly padThickness: { readonly step: number; readonly least: number; readonly leastOfThumb: number };

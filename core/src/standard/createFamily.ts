@@ -22,6 +22,7 @@ function withoutSteel(title: string): SteelCapability {
   const open = (_input: unknown, _philosophy: unknown, sheet?: Sheet) => notVerified(title, 'strength of steel', sheet);
   return {
     youngsModulus: ({ E }) => E,
+    beamReads: [],
     beam: open,
     column: open,
     member: open,
@@ -45,6 +46,7 @@ function withoutSteel(title: string): SteelCapability {
 
 function withoutConcrete(title: string, { compared }: LoadsCapability): ConcreteCapability {
   return {
+    padReads: [],
     pad: (_input, sheet) => ({ checks: notVerified(title, 'strength of concrete', sheet), bars: null }),
     padThickness: { step: 50, least: 250, leastOfThumb: 150 },
     philosophy: (chosen) => compared(chosen)[0]!,

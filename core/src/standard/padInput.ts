@@ -1,3 +1,4 @@
+import type { AskedOfPad } from '../input';
 import type { Bar, Concrete } from '../material';
 import type { Check } from '../sheet';
 
@@ -16,6 +17,8 @@ export interface PadInput {
   readonly bar: Bar;
   readonly fy: number;
   readonly cover: number;
+  /** What limit states ask beside; left out: nothing is typed. */
+  readonly asked?: AskedOfPad;
   /** Column load on the pad that the strength of concrete is designed for. */
   readonly factored: { readonly force: number; readonly combination: string };
 }

@@ -1,3 +1,4 @@
+import type { AskedOfBeam } from '../input';
 import type { SteelGrade } from '../material';
 import type { Section } from '../section';
 import type { Basis } from '../sheet';
@@ -81,8 +82,8 @@ export interface SteelBeamInput {
   readonly section: Section;
   readonly grade: SteelGrade;
   readonly actions: BeamActions;
-  /** A channel loaded through its shear centre, or held against twisting; left out: it is not. */
-  readonly untwisted?: boolean;
+  /** What limit states ask beside; left out: nothing is typed. */
+  readonly asked?: AskedOfBeam;
 }
 
 export interface SteelColumnInput {

@@ -1,11 +1,13 @@
 import {
   differenceOf,
+  PART,
   planLength,
   type Beam,
   type Building,
   type Column,
   type Footing,
   type Hanger,
+  type ItemKind,
   type StripFooting,
   type Wall,
 } from '../building';
@@ -31,15 +33,31 @@ export type Node = {
 /** What a node of this kind is called in a sentence. */
 export type NodeKind = MemberLedger['kind'];
 
-/** Parts of a building that hold members, and what a member of each is. */
-const PARTS = [
-  ['beams', 'beam'],
-  ['columns', 'column'],
-  ['walls', 'wall'],
-  ['hangers', 'hanger'],
-  ['footings', 'footing'],
-  ['stripFootings', 'stripFooting'],
-] as const satisfies readonly (readonly [keyof Building, NodeKind])[];
+/** What an item of a kind is to the takedown; null: nothing lands on it that it hands on. A truss is a simple beam. */
+const NODE_OF = {
+  brief: null,
+  level: null,
+  action: null,
+  buildUp: null,
+  beam: 'beam',
+  truss: 'beam',
+  column: 'column',
+  wall: 'wall',
+  hanger: 'hanger',
+  footing: 'footing',
+  stripFooting: 'stripFooting',
+  panel: null,
+  gridline: null,
+  drawing: null,
+  load: null,
+  measurement: null,
+  note: null,
+  answer: null,
+} as const satisfies { readonly [K in ItemKind]: NodeKind | null };
+
+/** Every kind of node once. */
+export const NODE_KINDS = [...new Set(Object.values(NODE_OF))].filter((kind) => kind !== null);
+const TAKEN_DOWN = NODE_KINDS.map((kind) => [PART[kind], kind] as const);
 
 /**
  * Names what changed among the members of a building; those whose body has not changed are not named.
@@ -58,8 +76,8 @@ export function readNodes(
   const away: string[] = [];
   let compared = false;
   let count = 0;
-  for (const [part, kind] of PARTS) {
-    const members: ReadonlyMap<string, Node['body']> = building[part];
+  for (const [part, kind] of TAKEN_DOWN) {
+    const members = building[part] as ReadonlyMap<string, Node['body']>;
     count += members.size;
     if (before && before[part] === members) continue;
     const look = (id: string, body: Node['body']) => {
@@ -68,7 +86,7 @@ export function readNodes(
       const length = 'from' in body ? planLength(body) : 0;
       onNode({ id, kind, mark: body.mark, place: body, length, body } as unknown as Node);
     };
-    const ids = before ? differenceOf(before[part], members) : null;
+    const ids = before ? differenceOf(before[part] as typeof members, members) : null;
     if (ids)
       for (const id of ids) {
         const body = members.get(id);
@@ -80,7 +98,7 @@ export function readNodes(
       members.forEach((body, id) => look(id, body));
     }
   }
-  const isGone = (id: string) => !PARTS.some(([part]) => building[part].has(id));
+  const isGone = (id: string) => !TAKEN_DOWN.some(([part]) => (building[part] as ReadonlyMap<string, unknown>).has(id));
   if (!compared) for (const id of away.filter(isGone)) onGone(id);
   else if (held.size !== count) for (const id of held.keys()) if (isGone(id)) onGone(id);
 }

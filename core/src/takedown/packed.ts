@@ -2,6 +2,7 @@ import { Carried } from './carried';
 import { caseSetOf, type CaseSet } from './caseSet';
 import { Brought, Handed, KeptLedger, Left, Split, type Landed } from './landed';
 import type { MemberLedger, Source } from './ledger';
+import { NODE_KINDS } from './node';
 import type { ArrivalShape } from './shape';
 
 /**
@@ -18,7 +19,6 @@ export interface PackedLedgers {
   readonly cases: readonly (readonly string[])[];
 }
 
-const KINDS: readonly MemberLedger['kind'][] = ['beam', 'column', 'wall', 'hanger', 'footing', 'stripFooting'];
 /** How the source of what is brought is written; 0: a reaction handed on. */
 const SOURCES = ['handed', 'strip', 'panel', 'ownWeight', 'load', 'settlement', 'member'] as const;
 /** A word that is not there. */
@@ -138,7 +138,7 @@ class Packer {
   }
 
   ledger(ledger: KeptLedger): void {
-    this.put(KINDS.indexOf(ledger.kind));
+    this.put(NODE_KINDS.indexOf(ledger.kind));
     this.word(ledger.mark);
     this.put(Number(ledger.inLoop));
     this.put(Number(ledger.transfer));
@@ -253,7 +253,7 @@ class Unpacker {
   }
 
   ledger(id: string): KeptLedger {
-    const kind = KINDS[this.take()]!;
+    const kind = NODE_KINDS[this.take()]!;
     const mark = this.word();
     const [inLoop, transfer] = [this.take() === 1, this.take() === 1];
     const arrivals = this.list(() => this.arrival());

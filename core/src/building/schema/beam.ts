@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BEAM_INPUTS, fieldsOf } from '../../input';
 import { quantity } from '../../quantity';
 import { BEARERS, locked, mark, measured, note, onLevel, pointSchema, reduction, status, supportsFound } from './common';
 import { madeOf } from './material';
@@ -103,10 +104,7 @@ export const beamSchema = madeOf({
     .enum(['centre', 'top'])
     .default('centre')
     .describe('centre: load acts at the shear centre, or is held in place; top: it stands on the top flange and can move with it'),
-  untwisted: z
-    .boolean()
-    .default(false)
-    .describe('of a channel: true where it is loaded through its shear centre, or held against twisting by what it carries'),
+  ...fieldsOf(BEAM_INPUTS),
   stiffBearing: quantity('sectionLength', 'stiff length along the beam under each post that stands on it, such as its base plate', {
     min: 0,
   })

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { fieldsOf, PAD_INPUTS } from '../../input';
 import { quantity } from '../../quantity';
 import { mark, note, onLevel, pointSchema, reduction, status } from './common';
 
@@ -14,6 +15,7 @@ export const footingSchema = z.strictObject({
     .nullable()
     .default(null)
     .describe('null: as in the brief'),
+  ...fieldsOf(PAD_INPUTS),
   reduction,
   status,
   note,

@@ -1,12 +1,9 @@
-import { END_CONDITIONS, markOf, readShape, type Building } from '../../building';
+import { type ItemKind, END_CONDITIONS, markOf, readShape, type Building } from '../../building';
 import { BadInput } from '../../error';
 import { caseIdOfLoad, casesOfAction, LOAD_NATURES, USES, type LoadCaseReference } from '../../load';
+import { BEAM_INPUTS, PAD_INPUTS, type DeclaredInputs } from '../../input';
 import { steelGrade } from '../../material';
 import { DISPLAY, parseQuantity, type Kind, type UnitSystem } from '../../quantity';
-
-/** Kinds of item that have a schedule. */
-export const SCHEDULED = ['beam', 'truss', 'column', 'wall', 'panel', 'hanger', 'footing', 'stripFooting', 'gridline', 'load'] as const;
-export type ScheduledKind = (typeof SCHEDULED)[number];
 
 /** The body of an item as a schedule sees it: plain values by name. */
 export type Body = Record<string, unknown>;
@@ -284,12 +281,25 @@ const ends = [
 ];
 const place = [quantity('x', 'position', 'at.x'), quantity('y', 'position', 'at.y')];
 const allowance = quantity('own weight', 'lineLoad', 'ownWeight');
+/** What limit states ask, a column each. */
+const askedColumns = (inputs: DeclaredInputs): Column[] =>
+  Object.entries(inputs).map(([name, input]) =>
+    input.type === 'flag' ? choice(input.title, name, { no: false, yes: true }) : quantity(input.title, input.kind, name),
+  );
 const material = choice('material', 'material', { steel: 'steel', concrete: 'concrete', 'load only': 'loadOnly' });
 const transfer = choice('transfer', 'transfer', { auto: 'auto', yes: 'yes', no: 'no' });
 const same = (words: readonly string[]) => Object.fromEntries(words.map((word) => [word, word]));
 
-/** The columns of each schedule, in order; the first names the row. */
-export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
+/** The columns of each schedule, in order, the first naming the row; null: items of the kind have none. */
+export const COLUMNS = {
+  brief: null,
+  level: null,
+  action: null,
+  buildUp: null,
+  drawing: null,
+  measurement: null,
+  note: null,
+  answer: null,
   beam: [
     mark,
     level('level', 'level'),
@@ -304,7 +314,7 @@ export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
     places('top flange at', 'topPoints'),
     places('bottom flange at', 'bottomPoints'),
     choice('load acts', 'loadHeight', { centre: 'centre', top: 'top' }),
-    choice('channel held against twisting', 'untwisted', { no: false, yes: true }),
+    ...askedColumns(BEAM_INPUTS),
     quantity('seats', 'sectionLength', 'seat', 'null'),
     choice('spares', 'serves', { floor: 'floor', brittle: 'brittle', crane: 'crane' }),
     transfer,
@@ -375,6 +385,7 @@ export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
     quantity('thickness', 'sectionLength', 'thickness', 'null'),
     status,
     note,
+    ...askedColumns(PAD_INPUTS),
   ],
   stripFooting: [mark, ...ends, level('level', 'level'), quantity('width', 'length', 'width', 'null'), status, note],
   gridline: [text('label', 'label'), ...ends],
@@ -396,4 +407,8 @@ export const COLUMNS: Readonly<Record<ScheduledKind, readonly Column[]>> = {
     identity,
     actionCase,
   ],
-};
+} satisfies { readonly [K in ItemKind]: readonly Column[] | null };
+
+/** Kinds of item that have a schedule. */
+export type ScheduledKind = { [K in ItemKind]: (typeof COLUMNS)[K] extends null ? never : K }[ItemKind];
+export const SCHEDULED = (Object.keys(COLUMNS) as ItemKind[]).filter((kind): kind is ScheduledKind => COLUMNS[kind] !== null);

@@ -3,11 +3,14 @@ import { createFamily } from '../createFamily';
 import type { Philosophy } from '../standard';
 import { AMERICAN_PHILOSOPHIES } from './combinations';
 import { padStrength } from './concrete/pad';
+import { PAD_LIMIT_STATES } from './concrete/padLimitStates';
+import { readBy } from '../limitState';
 import { imposedReduction } from './reduction';
 import { roofReduction } from './roofReduction';
 import { angleStrut } from './steel/angleStrut';
-import { steelBeam } from './steel/beam';
+import { BEAM_LIMIT_STATES } from './steel/beamLimitStates';
 import { steelColumn } from './steel/column';
+import { steelBeam } from './steel/steelBeam';
 import { localSlenderness } from './steel/localSlenderness';
 import { steelMember } from './steel/member';
 import { webUnderForce } from './steel/webForce';
@@ -27,6 +30,7 @@ export const american = createFamily('american', {
   },
   steel: {
     youngsModulus: ({ E }) => E,
+    beamReads: readBy(BEAM_LIMIT_STATES),
     beam: steelBeam,
     column: steelColumn,
     member: steelMember,
@@ -54,6 +58,7 @@ export const american = createFamily('american', {
     unread: { member: [], webForce: [] },
   },
   concrete: {
+    padReads: readBy(PAD_LIMIT_STATES),
     pad: padStrength,
     padThickness: { step: 76.2, least: 304.8, leastOfThumb: 152.4 },
     philosophy: () => LRFD,

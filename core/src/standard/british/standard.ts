@@ -30,6 +30,7 @@ export const british = createFamily('british', {
   },
   steel: {
     youngsModulus: () => E,
+    beamReads: [],
     beam: steelBeam,
     column: steelColumn,
     member: steelMember,

@@ -1,14 +1,17 @@
 import type { Family } from '../../family';
 import { createFamily } from '../createFamily';
 import { effectiveLengths } from '../effectiveLengths';
+import { readBy } from '../limitState';
 import type { ConcreteCapability, LoadsCapability, Standard, SteelCapability } from '../standard';
 import type { Annex } from './annex';
 import { RECOMMENDED } from './annexes/recommended';
 import { UK } from './annexes/uk';
 import { philosophiesOf } from './combinations';
 import { padStrength } from './concrete/pad';
+import { PAD_LIMIT_STATES } from './concrete/padLimitStates';
 import { angleStrut } from './steel/angleStrut';
 import { steelBeam } from './steel/beam';
+import { BEAM_LIMIT_STATES } from './steel/beamLimitStates';
 import { steelColumn } from './steel/column';
 import { localSlenderness } from './steel/classification';
 import { steelMember } from './steel/member';
@@ -30,6 +33,7 @@ export function loadsOf({ actions, imposedReduction }: Annex): LoadsCapability {
 function steelOf({ steel: annex }: Annex): SteelCapability {
   return {
     youngsModulus: ({ E }) => E,
+    beamReads: readBy(BEAM_LIMIT_STATES),
     beam: (input, philosophy, sheet) => steelBeam(annex, input, philosophy, sheet),
     column: (input, philosophy, sheet) => steelColumn(annex, input, philosophy, sheet),
     member: (input, philosophy, sheet) => steelMember(annex, input, philosophy, sheet),
@@ -59,6 +63,7 @@ function steelOf({ steel: annex }: Annex): SteelCapability {
 /** Concrete by EN 1992 with an annex. @param philosophyFor whose loads strength is designed for */
 export function concreteOf({ concrete: annex }: Annex, philosophyFor: ConcreteCapability['philosophy']): ConcreteCapability {
   return {
+    padReads: readBy(PAD_LIMIT_STATES),
     pad: (input, sheet) => padStrength(annex, input, sheet),
     padThickness: { step: 50, least: 250, leastOfThumb: 150 },
     philosophy: philosophyFor,

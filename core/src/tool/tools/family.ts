@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { BadInput } from '../../error';
 import { actionSchema, NATURES, groupOf, sensesOf, uncombined, unitOf, USES, type Combination } from '../../load';
+import { askedOf, BEAM_INPUTS, fieldsOf, PAD_INPUTS, unreadOf } from '../../input';
 import { BARS, concrete, REINFORCEMENT, steelGrade } from '../../material';
 import { quantity } from '../../quantity';
 import { findSection } from '../../section';
@@ -80,19 +81,24 @@ export function familyTools(standard: Standard): Tool[] {
     id: `${standard.id}.steel.beam`,
     title: named('Rolled steel beam'),
     summary: 'Bending, shear and lateral-torsional buckling of one segment under effects that are already combined.',
-    input: z.strictObject({
-      section,
-      grade,
-      philosophy: method,
-      combination: effects,
-      moment: quantity('moment', 'largest moment, sagging positive'),
-      shear: quantity('force', 'largest shear'),
-      unbraced: quantity('length', 'length between lateral restraints; 0: held along its length', { min: 0 }),
-      quarters: z
-        .tuple([quantity('moment', 'at a quarter'), quantity('moment', 'at the middle'), quantity('moment', 'at three quarters')])
-        .optional()
-        .describe('moments along the segment; left out: constant, which is conservative'),
-    }),
+    input: offered(
+      {
+        section,
+        grade,
+        philosophy: method,
+        combination: effects,
+        moment: quantity('moment', 'largest moment, sagging positive'),
+        shear: quantity('force', 'largest shear'),
+        unbraced: quantity('length', 'length between lateral restraints; 0: held along its length', { min: 0 }),
+        quarters: z
+          .tuple([quantity('moment', 'at a quarter'), quantity('moment', 'at the middle'), quantity('moment', 'at three quarters')])
+          .optional()
+          .describe('moments along the segment; left out: constant, which is conservative'),
+        ...fieldsOf(BEAM_INPUTS),
+      },
+      unreadOf(BEAM_INPUTS, standard.steel.beamReads),
+      standard.title,
+    ),
     example: {
       section: samples.beam,
       grade: brief.grade,
@@ -132,7 +138,7 @@ export function familyTools(standard: Standard): Tool[] {
       );
       if (unbraced === 0) sheet?.assume('restraint', 'The compression flange is held along its length.', 'Typed: unbraced length 0.');
       const [shape, steel] = [findSection(input.section), steelGrade(input.grade)];
-      const checks = standard.steel.beam({ section: shape, grade: steel, actions }, chosen, sheet);
+      const checks = standard.steel.beam({ section: shape, grade: steel, actions, asked: askedOf(BEAM_INPUTS, input) }, chosen, sheet);
       return { result: { localSlenderness: standard.steel.localSlenderness(shape, steel), figures: figuresOf(sheet) }, checks };
     },
   });
@@ -228,21 +234,26 @@ export function familyTools(standard: Standard): Tool[] {
     id: `${standard.id}.footing.pad`,
     title: named('Strength of a pad footing'),
     summary: 'Bars, anchorage, shear and punching of a concentrically loaded pad under a factored column load.',
-    input: z.strictObject({
-      width: quantity('length', 'pad along x', { min: 100, max: 50_000 }),
-      length: quantity('length', 'pad along y', { min: 100, max: 50_000 }),
-      thickness: quantity('sectionLength', 'thickness', { min: 50, max: 10_000 }),
-      columnWidth: quantity('sectionLength', 'column along x', { min: 10, max: 10_000 }),
-      columnDepth: quantity('sectionLength', 'column along y', { min: 10, max: 10_000 }),
-      round: z.boolean().default(false).describe('the column is round: both are its diameter'),
-      concrete: designation().describe('concrete, such as C30/37 or 4000 psi'),
-      reinforcement: z.enum(Object.keys(REINFORCEMENT) as [keyof typeof REINFORCEMENT]).describe('reinforcing steel'),
-      bar: designation().describe('bar: 16, or #5'),
-      cover: quantity('sectionLength', 'cover', { min: 10, max: 300 }),
-      force: quantity('force', 'factored column load'),
-      philosophy: effectsMethod(standard, 'factored'),
-      combination: effects,
-    }),
+    input: offered(
+      {
+        width: quantity('length', 'pad along x', { min: 100, max: 50_000 }),
+        length: quantity('length', 'pad along y', { min: 100, max: 50_000 }),
+        thickness: quantity('sectionLength', 'thickness', { min: 50, max: 10_000 }),
+        columnWidth: quantity('sectionLength', 'column along x', { min: 10, max: 10_000 }),
+        columnDepth: quantity('sectionLength', 'column along y', { min: 10, max: 10_000 }),
+        round: z.boolean().default(false).describe('the column is round: both are its diameter'),
+        concrete: designation().describe('concrete, such as C30/37 or 4000 psi'),
+        reinforcement: z.enum(Object.keys(REINFORCEMENT) as [keyof typeof REINFORCEMENT]).describe('reinforcing steel'),
+        bar: designation().describe('bar: 16, or #5'),
+        cover: quantity('sectionLength', 'cover', { min: 10, max: 300 }),
+        force: quantity('force', 'factored column load'),
+        philosophy: effectsMethod(standard, 'factored'),
+        combination: effects,
+        ...fieldsOf(PAD_INPUTS),
+      },
+      unreadOf(PAD_INPUTS, standard.concrete.padReads),
+      standard.title,
+    ),
     kinds: { needed: 'area', provided: 'area', spacing: 'sectionLength' },
     example: {
       width: '1.8 m',
@@ -277,6 +288,7 @@ export function familyTools(standard: Standard): Tool[] {
           bar,
           concrete: concrete(input.concrete),
           fy: REINFORCEMENT[reinforcement].fyk,
+          asked: askedOf(PAD_INPUTS, input),
           factored: { force, combination },
         },
         sheet,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { isReadBy, TYPED_BEAM, typedBeam, typedBeamSheet } from '../../design';
+import { requireAsked, TYPED_BEAM, typedBeam, typedBeamSheet } from '../../design';
+import { BEAM_INPUTS, fieldsOf } from '../../input';
 import { BadInput } from '../../error';
 import { LOAD_NATURES, SERVICE_LEVELS, USES, usedAs } from '../../load';
 import { quantity } from '../../quantity';
@@ -89,7 +90,7 @@ export const steelBeamLine = defineTool({
       .default([])
       .describe('points that hold only the bottom flange; also beside a floor'),
     loadHeight: z.enum(['centre', 'top']).default('centre').describe('where the load acts on a beam that no floor holds'),
-    untwisted: z.boolean().default(false).describe('a channel is loaded through its shear centre, or held against twisting'),
+    ...fieldsOf(BEAM_INPUTS),
     seat: quantity('sectionLength', 'stiff length on which it sits at each support; left out: connected through its web', { above: 0 })
       .nullable()
       .default(null),
@@ -122,8 +123,7 @@ export const steelBeamLine = defineTool({
   run: ({ loads, ...input }, sheet) => {
     requireRead(input);
     const standard = STANDARDS[input.family];
-    if (input.untwisted && !isReadBy(standard, 'beam', 'untwisted'))
-      throw new BadInput(`Twisting of a channel is not read by ${standard.title}: leave it out`, 'untwisted');
+    requireAsked(standard, 'beam', input);
     if (input.loadHeight === 'top' && input.restraint === 'floor')
       throw new BadInput('The height of the load is not read where a floor holds the top flange: leave it out', 'loadHeight');
     const philosophy = philosophyOf(standard, input.philosophy ?? standard.loads.philosophies[0]!.id);

@@ -4,7 +4,6 @@ import {
   findSection,
   formatQuantity,
   gradesFor,
-  isReadBy,
   lightest,
   memberDiagrams,
   PlinthError,
@@ -22,8 +21,9 @@ import {
   type TypedBeam,
   type SizingRequest,
 } from '@plinth/core';
+import { AskedFields } from '../../parts/AskedFields';
 import { DrawingView } from '../../parts/DrawingView';
-import { CheckField, OptionalQuantityField, QuantityField, SelectField } from '../../parts/fields';
+import { OptionalQuantityField, QuantityField, SelectField } from '../../parts/fields';
 import { Ladders } from '../../parts/Ladder';
 import { WithoutFloor } from '../../parts/WithoutFloor';
 import { PlacesField } from '../../parts/PlacesField';
@@ -130,13 +130,13 @@ export function BeamBench() {
             ]}
           />
         )}
-        {section.shape.outline === 'channel' && isReadBy(STANDARDS[input.family], 'beam', 'untwisted') ? (
-          <CheckField
-            label="loaded through its shear centre, or held against twisting"
-            value={input.untwisted}
-            commit={(untwisted) => change({ untwisted })}
-          />
-        ) : null}
+        <AskedFields
+          kind="beam"
+          standard={STANDARDS[input.family]}
+          outline={section.shape.outline}
+          values={input}
+          commit={(typed) => change(typed)}
+        />
         <OptionalQuantityField
           label="Stiff length of its seats"
           kind="sectionLength"

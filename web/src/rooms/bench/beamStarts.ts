@@ -1,4 +1,4 @@
-import { FAMILIES, profileOf, type Family, type FamilyProfile, type TypedBeam } from '@plinth/core';
+import { BEAM_INPUTS, emptyOf, FAMILIES, profileOf, type Family, type FamilyProfile, type TypedBeam } from '@plinth/core';
 
 const FOOT = 304.8;
 const KIP = 4448.2216152605;
@@ -16,7 +16,7 @@ const LAID_OUT: Record<FamilyProfile['units'], Omit<Required<TypedBeam>, 'family
     topPoints: [],
     bottomPoints: [],
     loadHeight: 'centre',
-    untwisted: false,
+    ...emptyOf(BEAM_INPUTS),
     seat: null,
     serves: 'floor',
     precamber: 0,
@@ -41,7 +41,7 @@ const LAID_OUT: Record<FamilyProfile['units'], Omit<Required<TypedBeam>, 'family
     topPoints: [],
     bottomPoints: [],
     loadHeight: 'centre',
-    untwisted: false,
+    ...emptyOf(BEAM_INPUTS),
     seat: null,
     serves: 'floor',
     precamber: 0,

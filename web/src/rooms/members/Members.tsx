@@ -256,6 +256,7 @@ function Row({
 }) {
   const { building, computed, units } = useProject();
   const { selected, select, sheet } = useView();
+  const isConcrete = (building.beams.get(member.id) ?? building.columns.get(member.id))?.material === 'concrete';
   return (
     <tr
       ref={measure}
@@ -285,7 +286,7 @@ function Row({
         {member.section ? (
           <span title={member.section}>{shapeName(building.brief, member.section)}</span>
         ) : (
-          <span className="text-soft">{member.kind === 'truss' ? 'truss' : '—'}</span>
+          <span className="text-soft">{member.kind === 'truss' ? 'truss' : isConcrete ? 'concrete' : '—'}</span>
         )}
       </td>
       {sheet ? null : <td className="text-soft">{member.grade ?? ''}</td>}

@@ -13,7 +13,7 @@ export function NotDesignedList() {
   if (entries.length === 0) return null;
   return (
     <section aria-label="Not designed here" className="border-t border-rule py-1 text-[12.5px] text-soft">
-      <h2 className="inline font-semibold">Taken down, not designed here:</h2>{' '}
+      <span className="font-semibold">Taken down, not designed here:</span>{' '}
       {entries.map(({ what, members }, i) => (
         <span key={what}>
           {i > 0 ? '; ' : ''}

@@ -154,14 +154,14 @@ export function SurveyRoom() {
           />
         )}
         <div className="flex min-h-[39px] items-center border-y border-rule px-4 py-1">
-          <div className="flex min-w-0 flex-1 gap-0.5 overflow-x-auto" role="tablist" aria-label="Schedules">
+          <div className="flex min-w-0 flex-1 overflow-x-auto" role="tablist" aria-label="Schedules">
             {TABS.map(({ kind, title }) => (
               <button
                 key={kind}
                 type="button"
                 role="tab"
                 aria-selected={tab === kind}
-                className={`px-1 text-[13px] whitespace-nowrap ${tab === kind ? 'border-b-2 border-oxide font-semibold' : 'text-soft'}`}
+                className={`px-[3.5px] text-[12px] whitespace-nowrap ${tab === kind ? 'border-b-2 border-oxide font-semibold' : 'text-soft'}`}
                 onClick={() => setTab(kind)}
               >
                 {title}

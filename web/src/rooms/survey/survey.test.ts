@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { movedItem, type PlacedKind, assemble, defaultBrief, item, readItem, type Item } from '@plinth/core';
+import { movedItem, PLACED, isPlaced, type ItemKind, assemble, defaultBrief, item, readItem, type Item } from '@plinth/core';
 import { copiedItem, copiedItems, footingsUnder, makeItem, onLevel } from './make';
+import { surveyKind } from './kinds';
+import { TOOLS } from './tools';
 import { handlesOf, withHandleMoved } from './boardGeometry';
 import { gridStep, snapTargets, snapTo, typedEnd } from './snap';
 import { isFree } from './tools';
@@ -72,16 +74,16 @@ describe('what is placed', () => {
     { x: 4000, y: 0 },
     { x: 4000, y: 6000 },
   ];
-  it.each(['beam', 'column', 'wall', 'panel', 'hanger', 'footing', 'stripFooting', 'gridline'] as PlacedKind[])(
-    'a %s is an item that the model takes',
-    (kind) => {
-      const made = makeItem(building, kind, 'L1', at);
-      expect(readItem(made)).toEqual(made);
-      const moved = movedItem(made, 100, -50) as Extract<Item, { kind: 'beam' | 'column' | 'panel' }>;
-      const first = 'from' in moved.body ? moved.body.from : 'at' in moved.body ? moved.body.at : moved.body.outline[0]!;
-      expect(first).toEqual({ x: 100, y: -50 });
-    },
-  );
+  it.each((Object.keys(PLACED) as ItemKind[]).filter(isPlaced))('a %s is an item that the model takes', (kind) => {
+    // what can be placed has a tool, a schedule and a form
+    expect(TOOLS.some(({ id }) => id === kind)).toBe(true);
+    expect(surveyKind(kind)).toMatchObject({ add: expect.any(String) as string });
+    const made = makeItem(building, kind, 'L1', at);
+    expect(readItem(made)).toEqual(made);
+    const moved = movedItem(made, 100, -50) as Extract<Item, { kind: 'beam' | 'column' | 'panel' }>;
+    const first = 'from' in moved.body ? moved.body.from : 'at' in moved.body ? moved.body.at : moved.body.outline[0]!;
+    expect(first).toEqual({ x: 100, y: -50 });
+  });
   it('a panel spans its short way; marks go on; a column reaches up to its level', () => {
     expect(makeItem(building, 'panel', 'L1', at).body).toMatchObject({ direction: 0, buildUp: 'floor' });
     expect(makeItem(building, 'beam', 'L1', at).body).toMatchObject({ mark: 'B3', supportsFound: true });

@@ -1,26 +1,10 @@
 import { ACI318 } from '../documents';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { spreadBars } from '../../bars';
+import { checkAll } from '../../limitState';
 import type { BarLayer, PadInput, PadStrength } from '../../standard';
-
-/** Strength reduction factors, ACI 318-19 table 21.2.1. */
-const PHI_FLEXURE = 0.9;
-const PHI_SHEAR = 0.75;
-/** One psi in MPa: ACI's formulas with a bare square root of f'c are in psi, and are kept so. */
-const PSI = 6.894757293168361e-3;
-const INCH = 25.4;
-
-interface Direction {
-  readonly id: 'x' | 'y';
-  readonly title: string;
-  readonly span: number;
-  readonly across: number;
-  readonly column: number;
-  readonly d: number;
-}
-
-/** Square root of f'c for shear, psi, not above 100 psi, ACI 318-19 22.5.3.1. fc: MPa. */
-const rootPsi = (fc: number) => Math.min(100, Math.sqrt(fc / PSI));
+import { PHI_FLEXURE, PSI, INCH, rootPsi, faceOf, type Direction } from './padCommon';
+import { PAD_LIMIT_STATES } from './padLimitStates';
 
 /**
  * Strength of a pad under a concentric column load: flexure at the column's face, bars and their development, one-way shear
@@ -97,18 +81,8 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
   const layers = directions.map((direction) => flexure(direction, input, qu, combination, checks, sheet?.scope(`Bars ${direction.title}`)));
   const [alongX, alongY] = layers;
   if (!alongX || !alongY) return { checks, bars: null };
-  directions.forEach((direction, i) =>
-    oneWayShear(
-      direction,
-      input,
-      qu,
-      layers[i]!.provided / (direction.across * direction.d),
-      combination,
-      checks,
-      sheet?.scope(`One-way shear, ${direction.title}`),
-    ),
-  );
-  twoWayShear(input, qu, (dOuter + dInner) / 2, combination, checks, sheet?.scope('Two-way shear'));
+  const d = (dOuter + dInner) / 2;
+  checks.push(...checkAll(PAD_LIMIT_STATES, { input, qu, d, directions, layers: [alongX, alongY] }, sheet));
   return { checks, bars: { alongX, alongY } };
 }
 
@@ -307,131 +281,6 @@ function development(
         demandSymbol: 'l_d',
         capacity: available,
         capacitySymbol: 'l_av',
-        combination,
-      },
-      sheet,
-    ),
-  );
-}
-
-function oneWayShear(
-  direction: Direction,
-  input: PadInput,
-  qu: number,
-  rho: number,
-  combination: string,
-  checks: Check[],
-  sheet?: Sheet,
-): void {
-  const { span, across, column, d } = direction;
-  const fc = input.concrete.strength;
-  const root = rootPsi(fc);
-  const beyond = Math.max(0, (span - column) / 2 - d);
-  const Vu = qu * across * beyond;
-  const vc = Math.min(8 * rho ** (1 / 3) * root, 5 * root) * PSI;
-  const capacity = PHI_SHEAR * vc * across * d;
-  if (sheet) {
-    sheet.given('L_b', span, 'length', 'pad along the bars');
-    sheet.given('L_t', across, 'length', 'pad across the bars');
-    sheet.given('c', column, 'sectionLength', 'column outline along the bars');
-    sheet.given('d', d, 'sectionLength', 'effective depth');
-    sheet.given('rho_w', rho, 'ratio', 'bars over concrete area');
-    sheet.given('phi', PHI_SHEAR, 'ratio', 'strength reduction factor', 'ACI 318-19 table 21.2.1');
-    sheet.step('a_v', 'max(0, (L_b - c) / 2 - d)', { L_b: span, c: column, d }, beyond, 'length', '13.2.7.2', 'pad beyond d from the face');
-    sheet.step('V_u', 'q_u * L_t * a_v', { q_u: qu, L_t: across, a_v: beyond }, Vu, 'force', '13.2.7.2');
-    sheet.step(
-      'v_c',
-      'min(8 * rho_w^(1/3) * s_c, 5 * s_c) * psi',
-      { rho_w: rho, s_c: root, psi: PSI },
-      vc,
-      'stress',
-      'table 22.5.5.1(c), 22.5.5.1.1',
-      'size effect neglected, 13.2.6.2',
-    );
-    sheet.step('V_c', 'phi * v_c * L_t * d', { phi: PHI_SHEAR, v_c: vc, L_t: across, d }, capacity, 'force', '22.5.5.1', 'design strength');
-  }
-  checks.push(
-    compare(
-      {
-        id: 'one-way-shear',
-        part: direction.id,
-        name: `One-way shear, ${direction.title}`,
-        clause: ACI318('22.5'),
-        mode: 'brittle',
-        kind: 'force',
-        demand: Vu,
-        demandSymbol: 'V_u',
-        capacity,
-        capacitySymbol: 'V_c',
-        combination,
-      },
-      sheet,
-    ),
-  );
-}
-
-/** Width of a column to whose face the pad bends, mm: of a round one that of the square of equal area, ACI 318-19 13.2.7.3. */
-const faceOf = ({ isRound }: PadInput, width: number) => (isRound ? Math.sqrt(Math.PI / 4) * width : width);
-
-function twoWayShear(input: PadInput, qu: number, d: number, combination: string, checks: Check[], sheet?: Sheet): void {
-  const { columnWidth: c1, columnDepth: c2, isRound, width, length, concrete } = input;
-  const root = rootPsi(concrete.strength);
-  if (c1 + d > width || c2 + d > length) {
-    sheet?.note('The critical perimeter lies outside the pad: the load is spread within its thickness.');
-    return;
-  }
-  const inside = isRound ? (Math.PI * (c1 + d) ** 2) / 4 : (c1 + d) * (c2 + d);
-  const Vu = input.factored.force - qu * inside;
-  const b0 = isRound ? Math.PI * (c1 + d) : 2 * (c1 + d) + 2 * (c2 + d);
-  const beta = Math.max(c1, c2) / Math.min(c1, c2);
-  const vc = Math.min(4, 2 + 4 / beta, 2 + (40 * d) / b0) * root * PSI;
-  const capacity = PHI_SHEAR * vc * b0 * d;
-  if (sheet) {
-    if (isRound) sheet.given('D_c', c1, 'sectionLength', 'diameter of the column');
-    else {
-      sheet.given('c_1', c1, 'sectionLength', 'column along x');
-      sheet.given('c_2', c2, 'sectionLength', 'column along y');
-    }
-    sheet.given('d', d, 'sectionLength', 'mean effective depth');
-    if (isRound) sheet.step('A_i', 'pi * (D_c + d)^2 / 4', { D_c: c1, d }, inside, 'area', '22.6.4.1', 'inside the critical perimeter');
-    else sheet.step('A_i', '(c_1 + d) * (c_2 + d)', { c_1: c1, c_2: c2, d }, inside, 'area', '22.6.4.1', 'inside the critical perimeter');
-    sheet.given('phi', PHI_SHEAR, 'ratio', 'strength reduction factor', 'ACI 318-19 table 21.2.1');
-    sheet.step(
-      'V_u',
-      'P_u - q_u * A_i',
-      { P_u: input.factored.force, q_u: qu, A_i: inside },
-      Vu,
-      'force',
-      '13.2.7.2',
-      'the pressure inside is deducted',
-    );
-    if (isRound) sheet.step('b_0', 'pi * (D_c + d)', { D_c: c1, d }, b0, 'sectionLength', '22.6.4.1');
-    else sheet.step('b_0', '2 * (c_1 + d) + 2 * (c_2 + d)', { c_1: c1, c_2: c2, d }, b0, 'sectionLength', '22.6.4.1');
-    if (isRound) sheet.step('beta', '1', {}, 1, 'ratio', '22.6.5.2', 'round');
-    else sheet.step('beta', 'max(c_1, c_2) / min(c_1, c_2)', { c_1: c1, c_2: c2 }, beta, 'ratio', '22.6.5.2');
-    sheet.step(
-      'v_c',
-      'min(4, 2 + 4 / beta, 2 + 40 * d / b_0) * s_c * psi',
-      { beta, d, b_0: b0, s_c: root, psi: PSI },
-      vc,
-      'stress',
-      'table 22.6.5.2',
-      'size effect neglected, 13.2.6.2',
-    );
-    sheet.step('V_c', 'phi * v_c * b_0 * d', { phi: PHI_SHEAR, v_c: vc, b_0: b0, d }, capacity, 'force', '22.6.1.2', 'design strength');
-  }
-  checks.push(
-    compare(
-      {
-        id: 'two-way-shear',
-        name: 'Two-way shear',
-        clause: ACI318('22.6'),
-        mode: 'brittle',
-        kind: 'force',
-        demand: Vu,
-        demandSymbol: 'V_u',
-        capacity,
-        capacitySymbol: 'V_c',
         combination,
       },
       sheet,

@@ -3,7 +3,7 @@ import { yieldStrength } from '../../../material';
 import type { Section } from '../../../section';
 import { compare, unproven, type Check, type CheckName, type FailureMode, type Sheet, type Clause } from '../../../sheet';
 import { heldFlangeFactor } from '../../heldFlange';
-import { bySense, pressedFlanges, requireBasis, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
+import { bySense, pressedFlanges, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
 import { availableStrength, FLEXURE, type Flexure } from './available';
 import {
   flangeLocalBucklingBox,
@@ -27,7 +27,7 @@ import { unequalBending } from './flexureUnequal';
 import { angleGeometricMoment, anglePrincipalMoments } from './flexureAngle';
 import { angleMoment, teeFlangeBuckling, teeLateralTorsional, teeStemBuckling, teeYielding } from './flexureTee';
 import { shearStrength } from './shear';
-import { compactness, flangeInFlexure, recordShape, webInFlexure, type Compactness } from './slenderness';
+import { compactness, flangeInFlexure, webInFlexure, type Compactness } from './slenderness';
 
 interface Context extends SteelBeamInput {
   readonly philosophy: Philosophy;
@@ -36,20 +36,6 @@ interface Context extends SteelBeamInput {
   /** Moment at which the section yields or its compression flange does, Nmm. */
   readonly Mp: number;
   readonly web: Compactness;
-}
-
-/**
- * Steel beam about its major axis, AISC 360-16 chapters F and G: yielding, lateral-torsional buckling, local buckling, shear; by
- * resistance factors or by allowable strength as the philosophy says. Actions must be of its basis.
- */
-export function steelBeam(input: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
-  const { section, grade, actions } = input;
-  requireBasis(actions.basis, philosophy.basis);
-  recordShape(section, sheet);
-  const [E, Fy] = [grade.E, yieldStrength(grade, 1)];
-  sheet?.given('E', E, 'stress', 'modulus of elasticity', 'AISC 360-16');
-  sheet?.given('F_y', Fy, 'stress', 'specified minimum yield stress', grade.standard);
-  return [...majorBending(input, philosophy, sheet).checks, majorShear(input, philosophy, sheet?.scope('Shear'))];
 }
 
 /** Shear along the depth, AISC 360-16 chapter G. The sheet must know the shape, E and F_y. */
@@ -338,7 +324,7 @@ function sectionMoment(
 }
 
 function lateralTorsionalCheck(segment: Segment, context: Context, sheet?: Sheet): Check {
-  const { section, grade, actions, philosophy, E, Fy, web, untwisted } = context;
+  const { section, grade, actions, philosophy, E, Fy, web, asked } = context;
   const name = { id: 'lateral-torsional-buckling', name: 'Lateral-torsional buckling' } as const;
   const { shape } = section;
   const { combination } = actions;
@@ -349,7 +335,7 @@ function lateralTorsionalCheck(segment: Segment, context: Context, sheet?: Sheet
   const notSusceptible = shape.outline === 'tube' || (shape.outline === 'box' && shape.h <= shape.b);
   const clause = lateralClause(shape.outline, web);
   const open = (reason: string) => unproven(name, clause, 'instability', reason, sheet);
-  if (shape.outline === 'channel' && !untwisted)
+  if (shape.outline === 'channel' && !asked?.untwisted)
     return open('a channel twists unless it is loaded through its shear centre or held against twisting; torsion is not written');
   const isRational = !notSusceptible && (segment.freeTip || (segment.loadOnTop ?? false));
   // F1(b): Cb = 1 for overhangs, but it takes warping to be held at the root, which a beam running over its support does not give

@@ -83,7 +83,7 @@ export function steelMember(input: SteelMemberInput, philosophy: Philosophy, she
     const amplified = {
       section,
       grade,
-      untwisted,
+      asked: { untwisted },
       actions: {
         basis: actions.basis,
         combination,

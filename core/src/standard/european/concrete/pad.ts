@@ -2,23 +2,14 @@ import type { ConcreteAnnex } from '../annex';
 import { EN1992_1_1 } from '../documents';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { spreadBars } from '../../bars';
+import { checkAll } from '../../limitState';
 import type { BarLayer, PadInput, PadStrength } from '../../standard';
-import { punch } from './punching';
-import { recordShearStrength, shearStrength } from './shearStrength';
+import { faceOf, type Direction } from './direction';
+import { PAD_LIMIT_STATES } from './padLimitStates';
 
 /** Bars are set out in steps of 25 mm. */
 const SPACING_STEP = 25;
 const CLOSEST = 75;
-
-interface Direction {
-  readonly id: 'x' | 'y';
-  readonly title: string;
-  /** Extent of the pad along the bars and across them; outline of the column along the bars. mm */
-  readonly span: number;
-  readonly across: number;
-  readonly column: number;
-  readonly d: number;
-}
 
 /**
  * Strength of a pad under a concentric column load: bending at the column's face, bars and their anchorage, shear at d from
@@ -92,21 +83,9 @@ export function padStrength(annex: ConcreteAnnex, input: PadInput, sheet?: Sheet
     layers.push(bend(annex, direction, input, p, combination, checks, sheet?.scope(`Bars ${direction.title}`)));
   const [alongX, alongY] = layers;
   if (!alongX || !alongY) return { checks, bars: null };
-  directions.forEach((direction, i) =>
-    beamShear(
-      annex,
-      direction,
-      input,
-      p,
-      layers[i]!.provided / (direction.across * direction.d),
-      combination,
-      checks,
-      sheet?.scope(`Shear at d from the face, ${direction.title}`),
-    ),
-  );
   const d = (dOuter + dInner) / 2;
   const rho = Math.sqrt((alongX.provided / (length * dOuter)) * (alongY.provided / (width * dInner)));
-  punch(annex, input, p, d, rho, combination, checks, sheet?.scope('Punching'));
+  checks.push(...checkAll(PAD_LIMIT_STATES, { annex, input, p, d, rho, directions, layers: [alongX, alongY] }, sheet));
   return { checks, bars: { alongX, alongY } };
 }
 
@@ -322,52 +301,3 @@ function anchorage(
     ),
   );
 }
-
-function beamShear(
-  annex: ConcreteAnnex,
-  direction: Direction,
-  input: PadInput,
-  p: number,
-  rho: number,
-  combination: string,
-  checks: Check[],
-  sheet?: Sheet,
-): void {
-  const { span, across, column, d } = direction;
-  const fck = input.concrete.strength;
-  const beyond = Math.max(0, (span - column) / 2 - d);
-  const V = p * across * beyond;
-  const VRd = shearStrength(annex, d, rho, fck) * across * d;
-  if (sheet) {
-    sheet.given('L_b', span, 'length', 'pad along the bars');
-    sheet.given('L_t', across, 'length', 'pad across the bars');
-    sheet.given('c', column, 'sectionLength', 'column outline along the bars');
-    sheet.given('d', d, 'sectionLength', 'effective depth');
-    sheet.given('rho', rho, 'ratio', 'bars over concrete area');
-    sheet.step('a_v', 'max(0, (L_b - c) / 2 - d)', { L_b: span, c: column, d }, beyond, 'length', '6.2.1(8)', 'pad beyond d from the face');
-    sheet.step('V_Ed', 'p * L_t * a_v', { p, L_t: across, a_v: beyond }, V, 'force', '6.2.1(8)');
-    recordShearStrength(annex, sheet, d, rho, fck);
-    sheet.step('V_Rdc', 'v_Rdc * L_t * d', { v_Rdc: shearStrength(annex, d, rho, fck), L_t: across, d }, VRd, 'force', '(6.2)');
-  }
-  checks.push(
-    compare(
-      {
-        id: 'shear',
-        part: direction.id,
-        name: `Shear, bars ${direction.title}`,
-        clause: EN1992_1_1('6.2.2'),
-        mode: 'brittle',
-        kind: 'force',
-        demand: V,
-        demandSymbol: 'V_Ed',
-        capacity: VRd,
-        capacitySymbol: 'V_Rdc',
-        combination,
-      },
-      sheet,
-    ),
-  );
-}
-
-/** Width of a column to whose face the pad bends, mm: of a round one that of the square of equal area. */
-const faceOf = ({ isRound }: PadInput, width: number) => (isRound ? Math.sqrt(Math.PI / 4) * width : width);

@@ -1,13 +1,14 @@
 import type { SteelAnnex } from '../annex';
 import { EN1993_1_1, EN1993_1_5 } from '../documents';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
-import { requireBasis, type BeamActions, type Philosophy, type Segment, type SteelBeamInput } from '../../standard';
-import type { IShape, UnequalIShape } from '../../../section';
+import type { IShape } from '../../../section';
+import { checkAll } from '../../limitState';
+import { requireBasis, type BeamActions, type Philosophy, type SteelBeamInput } from '../../standard';
+import { BEAM_LIMIT_STATES } from './beamLimitStates';
 import { bendingModulus, bendingResistance, bendingResistanceWithShear } from './bending';
 import { bendingStress, classify, recordShape, sectionYield, type SectionClass } from './classification';
 import { outstandReduction } from './effective';
 import { bendsInClass4 } from './effectiveTee';
-import { checkedSegments, placeOf, segmentBuckling } from './lateralTorsional';
 import { inBothSenses, unlikeSenses } from './senses';
 import { isWebStocky, shearArea, shearBucklingResistance, shearResistance } from './shear';
 
@@ -17,7 +18,7 @@ import { isWebStocky, shearArea, shearBucklingResistance, shearResistance } from
  */
 export function steelBeam(
   annex: SteelAnnex,
-  { section, grade, actions, untwisted }: SteelBeamInput,
+  { section, grade, actions, asked }: SteelBeamInput,
   philosophy: Philosophy,
   sheet?: Sheet,
 ): Check[] {
@@ -26,7 +27,7 @@ export function steelBeam(
   const fy = sectionYield(section, grade, sheet);
   const asOne = (actions: BeamActions, sheet?: Sheet) => {
     const sectionClass = classify(section, fy, bendingStress(section, actions), sheet?.scope('Class of the section'));
-    return majorBending(annex, { section, grade, actions, untwisted }, fy, sectionClass, sheet);
+    return majorBending(annex, { section, grade, actions, asked }, fy, sectionClass, sheet);
   };
   const senses = unlikeSenses(section, actions.range, actions.segments, (stress) => classify(section, fy, stress));
   if (!senses) return asOne(actions, sheet);
@@ -142,11 +143,7 @@ export function majorBending(annex: SteelAnnex, input: SteelBeamInput, fy: numbe
       ),
     );
 
-  if (section.product === 'welded' && (shape.outline === 'I' || shape.outline === 'unequalI'))
-    checks.push(flangeInducedBuckling(input, fy, sectionClass, sheet?.scope('Flange-induced buckling')));
-
-  const worst = lateralTorsional(annex, checkedSegments(section, actions.segments), input, W, fy);
-  if (worst) checks.push(lateralTorsionalCheck(annex, worst, input, W, fy, sheet?.scope('Lateral-torsional buckling')));
+  checks.push(...checkAll(BEAM_LIMIT_STATES, { annex, input, fy, sectionClass, W }, sheet));
   return checks;
 }
 
@@ -264,120 +261,6 @@ function bendingBesideShearBuckling(
       capacity: 1,
       capacitySymbol: 'R_max',
       combination: actions.combination,
-    },
-    sheet,
-  );
-}
-
-/** The web of a welded I keeps its flange from buckling into it, EN 1993-1-5 8: a limit on its slenderness. */
-function flangeInducedBuckling({ section, grade, actions }: SteelBeamInput, fy: number, sectionClass: SectionClass, sheet?: Sheet): Check {
-  const shape = section.shape as IShape | UnequalIShape;
-  const { h, tw } = shape;
-  // of unequal flanges the larger one leans harder on the web
-  const isUnequal = shape.outline === 'unequalI';
-  const lower = isUnequal ? shape.tfBottom : shape.tf;
-  const isBottom = isUnequal && shape.bBottom * shape.tfBottom > shape.b * shape.tf;
-  const [b, tf] = isBottom ? [shape.bBottom, shape.tfBottom] : [shape.b, shape.tf];
-  const [width, thickness] = isBottom ? ['b_b', 't_fb'] : ['b', 't_f'];
-  const hw = h - shape.tf - lower;
-  const k = sectionClass <= 2 ? 0.4 : 0.55;
-  const ratio = hw / tw;
-  const limit = ((k * grade.E) / fy) * Math.sqrt((hw * tw) / (b * tf));
-  if (sheet) {
-    sheet.given('E', grade.E, 'stress', "Young's modulus", 'EN 1993-1-1 3.2.6');
-    sheet.given('k', k, 'ratio', sectionClass <= 2 ? 'the plastic moment is used' : 'the elastic moment is used', 'EN 1993-1-5 8(1)');
-    if (isUnequal) sheet.step('h_w', 'h - t_f - t_fb', { h, t_f: shape.tf, t_fb: lower }, hw, 'sectionLength', 'EN 1993-1-5 8(1)');
-    else sheet.step('h_w', 'h - 2 * t_f', { h, t_f: tf }, hw, 'sectionLength', 'EN 1993-1-5 8(1)');
-    sheet.step('s_w', 'h_w / t_w', { h_w: hw, t_w: tw }, ratio, 'ratio', 'EN 1993-1-5 8(1)', 'slenderness of the web');
-    sheet.step(
-      's_max',
-      `k * E / f_y * sqrt(h_w * t_w / (${width} * ${thickness}))`,
-      { k, E: grade.E, f_y: fy, h_w: hw, t_w: tw, [width]: b, [thickness]: tf },
-      limit,
-      'ratio',
-      'EN 1993-1-5 (8.1)',
-    );
-  }
-  return compare(
-    {
-      id: 'flange-induced-buckling',
-      name: 'Flange-induced buckling',
-      clause: EN1993_1_5('8'),
-      mode: 'instability',
-      kind: 'ratio',
-      demand: ratio,
-      demandSymbol: 's_w',
-      capacity: limit,
-      capacitySymbol: 's_max',
-      combination: actions.combination,
-    },
-    sheet,
-  );
-}
-
-/** The segment with the largest ratio of moment to resistance; one that cannot be proved comes before any number. */
-function lateralTorsional(
-  annex: SteelAnnex,
-  segments: readonly Segment[],
-  input: SteelBeamInput,
-  W: number,
-  fy: number,
-): Segment | undefined {
-  if (segments.length <= 1) return segments[0];
-  let worst: Segment | undefined;
-  let ratio = -1;
-  for (const segment of segments) {
-    const found =
-      segment.peak === 0
-        ? { MbRd: Infinity }
-        : segmentBuckling(annex, input.section, input.grade, segment, W, fy, input.untwisted ?? false);
-    const value = 'reason' in found ? Infinity : Math.abs(segment.peak) / found.MbRd;
-    if (value > ratio) [worst, ratio] = [segment, value];
-  }
-  return worst;
-}
-
-/** One segment's lateral-torsional buckling, EN 1993-1-1 6.3.2. */
-export function lateralTorsionalCheck(
-  annex: SteelAnnex,
-  segment: Segment,
-  input: SteelBeamInput,
-  W: number,
-  fy: number,
-  sheet?: Sheet,
-): Check {
-  const { section, grade, actions } = input;
-  const name = { id: 'lateral-torsional-buckling', name: 'Lateral-torsional buckling' } as const;
-  const clause = EN1993_1_1('6.3.2');
-  const { combination } = actions;
-  if (segment.peak === 0)
-    return {
-      id: name.id,
-      name: name.name,
-      clause,
-      mode: 'instability',
-      kind: 'moment',
-      demand: 0,
-      capacity: (W * fy) / annex.gammaM1,
-      utilisation: 0,
-      verdict: 'carries',
-      combination,
-    };
-  const found = segmentBuckling(annex, section, grade, segment, W, fy, input.untwisted ?? false, sheet);
-  if ('reason' in found) return unproven(name, clause, 'instability', found.reason, sheet);
-  return compare(
-    {
-      id: name.id,
-      name: name.name,
-      clause,
-      mode: 'instability',
-      kind: 'moment',
-      demand: segment.peak,
-      demandSymbol: 'M_s',
-      capacity: found.MbRd,
-      capacitySymbol: 'M_bRd',
-      combination,
-      reason: placeOf(segment),
     },
     sheet,
   );

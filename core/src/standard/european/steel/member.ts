@@ -75,7 +75,7 @@ function underOneClass(annex: SteelAnnex, input: SteelMemberInput, fy: number, s
         {
           section,
           grade,
-          untwisted,
+          asked: { untwisted },
           actions: { basis: actions.basis, combination, moment: major.peak, shear, range: rangeOf(major), segments: actions.segments },
         },
         fy,

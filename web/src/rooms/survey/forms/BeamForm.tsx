@@ -1,5 +1,6 @@
-import { findSection, formatQuantity, isReadBy, isSection, planLength, STANDARDS, type Beam } from '@plinth/core';
-import { CheckField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../../parts/fields';
+import { findSection, formatQuantity, isSection, planLength, STANDARDS, type Beam } from '@plinth/core';
+import { OptionalQuantityField, QuantityField, SelectField, TextField } from '../../../parts/fields';
+import { AskedFields } from '../../../parts/AskedFields';
 import { PlacesField } from '../../../parts/PlacesField';
 import { PanelHead } from '../../../parts/SidePanel';
 import { useProject } from '../../../project/context';
@@ -8,7 +9,7 @@ import { SectionField } from '../../members/SectionField';
 import { BeamContinuity } from './BeamContinuity';
 import { BeamSupports } from './BeamSupports';
 import { BecomeButton } from './BecomeButton';
-import { MaterialField, OwnWeightField, STATUS, TRANSFER, type Of, ReductionField } from './common';
+import { MaterialField, MaterialNote, OwnWeightField, STATUS, TRANSFER, type Of, ReductionField } from './common';
 import { Strips } from './Strips';
 
 export function BeamForm({ item }: { item: Of<'beam'> }) {
@@ -38,6 +39,7 @@ export function BeamForm({ item }: { item: Of<'beam'> }) {
           commit={(section) => set({ section }, section ? `section ${section}` : 'section taken away')}
         />
       ) : null}
+      <MaterialNote material={body.material} />
       <OwnWeightField item={item} />
 
       <BeamSupports item={item} />
@@ -90,16 +92,13 @@ function SteelFields({ item }: { item: Of<'beam'> }) {
           ]}
         />
       )}
-      {body.section !== null &&
-      isSection(body.section) &&
-      findSection(body.section).shape.outline === 'channel' &&
-      isReadBy(STANDARDS[building.brief.family], 'beam', 'untwisted') ? (
-        <CheckField
-          label="channel loaded through its shear centre, or held against twisting"
-          value={body.untwisted}
-          commit={(untwisted) => set({ untwisted }, untwisted ? 'held against twisting' : 'may twist')}
-        />
-      ) : null}
+      <AskedFields
+        kind="beam"
+        standard={STANDARDS[building.brief.family]}
+        outline={body.section !== null && isSection(body.section) ? findSection(body.section).shape.outline : null}
+        values={body}
+        commit={set}
+      />
       <QuantityField
         label="Stiff length under each post that stands on it"
         kind="sectionLength"

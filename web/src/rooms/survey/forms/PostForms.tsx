@@ -1,4 +1,5 @@
-import { columnElevation, END_CONDITIONS, END_WORDS, formatQuantity } from '@plinth/core';
+import { columnElevation, END_CONDITIONS, END_WORDS, formatQuantity, STANDARDS } from '@plinth/core';
+import { AskedFields } from '../../../parts/AskedFields';
 import { DrawingView } from '../../../parts/DrawingView';
 import { NumberField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../../parts/fields';
 import { PlacesField } from '../../../parts/PlacesField';
@@ -7,7 +8,7 @@ import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
 import { SectionField } from '../../members/SectionField';
 import { StandsOn } from '../TakenBy';
-import { MaterialField, type Of, OwnWeightField, ReductionField, STATUS } from './common';
+import { MaterialField, MaterialNote, type Of, OwnWeightField, ReductionField, STATUS } from './common';
 
 export function ColumnForm({ item }: { item: Of<'column'> }) {
   const { building, units } = useProject();
@@ -26,6 +27,7 @@ export function ColumnForm({ item }: { item: Of<'column'> }) {
         options={STATUS}
       />
       <MaterialField item={item} />
+      <MaterialNote material={body.material} />
       {body.material === 'steel' ? (
         <SectionField
           kind="column"
@@ -126,6 +128,7 @@ export function HangerForm({ item }: { item: Of<'hanger'> }) {
 }
 
 export function FootingForm({ item }: { item: Of<'footing'> }) {
+  const { brief } = useProject();
   const { patch } = useEdit();
   const { body } = item;
   const set = (change: Partial<typeof body>, what: string) => patch(item, change, `${body.mark}: ${what}`);
@@ -156,6 +159,7 @@ export function FootingForm({ item }: { item: Of<'footing'> }) {
           commit={(bearing) => set({ bearing }, 'bearing')}
         />
       </div>
+      <AskedFields kind="footing" standard={STANDARDS[brief.family]} outline={null} values={body} commit={set} />
       <SelectField
         label="Thickness and bars by"
         value={body.method}

@@ -17,9 +17,21 @@ export const TRANSFER = [
 
 const MATERIAL_WORDS: Record<Made['material'], string> = {
   steel: 'steel',
-  concrete: 'concrete, not verified here',
-  loadOnly: 'load only, designed elsewhere',
+  concrete: 'concrete',
+  loadOnly: 'load only',
 };
+
+/** What follows for a member of another material than steel. */
+export function MaterialNote({ material }: Pick<Made, 'material'>) {
+  if (material === 'steel') return null;
+  return (
+    <p className="text-[13px] text-soft">
+      {material === 'concrete'
+        ? 'Members of concrete are not verified here: its loads are taken down.'
+        : 'Its loads are taken down here; it is designed elsewhere and has no verdict.'}
+    </p>
+  );
+}
 
 /** Of what a member is made. What was chosen of a section goes with the steel; undo brings it back. */
 export function MaterialField({ item }: { item: Of<'beam'> | Of<'column'> }) {
