@@ -5,6 +5,7 @@ export { levelNameOf, levelOf, markOf, marksOf, standing, standingBody, PART, ST
 export { BEARERS, MEMBERS } from './schema/common';
 export { become, mayBecome } from './become';
 export { newStrip, newSupport } from './schema/beam';
+export { newWallOpening } from './schema/wall';
 export { KIND_WORD } from './words';
 export { isPlaced, PLACED, placedItem, storeyAt, type PlacedKind } from './placed';
 export { assemble, Assembler } from './assembler';

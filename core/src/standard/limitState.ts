@@ -9,9 +9,8 @@ export interface LimitState<Context> {
   readonly check: (context: Context, sheet?: Sheet) => Check | readonly Check[] | null;
 }
 
-/** Checks of all limit states of a list, in its order. */
-export function checkAll<Context>(list: readonly LimitState<Context>[], context: Context, sheet?: Sheet): Check[] {
-  const checks: Check[] = [];
+/** Checks of all limit states of a list, in its order, behind those that are there. */
+export function checkAll<Context>(checks: Check[], list: readonly LimitState<Context>[], context: Context, sheet?: Sheet): Check[] {
   for (let i = 0; i < list.length; i += 1) {
     const found = list[i]!.check(context, sheet);
     if (found === null) continue;

@@ -14,6 +14,9 @@ const wallOpeningSchema = z
   .refine(({ from, to }) => to > from, { message: 'an opening ends beyond its start', path: ['to'] })
   .refine(({ sill, head }) => head > sill, { message: 'the head of an opening lies above its sill', path: ['head'] });
 
+/** An opening from place to place along a wall, as high as a door. */
+export const newWallOpening = (from: number, to: number) => wallOpeningSchema.parse({ from, to, head: 2100 });
+
 export const wallSchema = z.strictObject({
   mark,
   from: pointSchema,

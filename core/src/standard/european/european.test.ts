@@ -9,7 +9,7 @@ import { classify } from './steel/classification';
 import { bendingResistanceWithShear } from './steel/bending';
 import { bucklingCurve, flexuralBuckling, reductionFactor, torsionalBuckling } from './steel/buckling';
 import { IMPERFECTION } from './steel/curve';
-import { criticalMoment, lateralTorsionalCurves, lateralTorsionalResistance, momentGradientFactor } from './steel/lateralTorsional';
+import { criticalMoment, lateralTorsionalCurve, lateralTorsionalResistance, momentGradientFactor } from './steel/lateralTorsional';
 import { shearArea, shearBucklingResistance, shearResistance } from './steel/shear';
 import { isCheck } from '../../sheet';
 import { UK } from './annexes/uk';
@@ -160,10 +160,10 @@ describe('tables', () => {
     expect(IMPERFECTION).toEqual({ a0: 0.13, a: 0.21, b: 0.34, c: 0.49, d: 0.76 });
   });
   it('lateral-torsional curves, UK annex', () => {
-    expect(lateralTorsionalCurves(UK.steel, findSection('UC 203x203x46')).curve).toBe('b');
-    expect(lateralTorsionalCurves(UK.steel, findSection('UB 457x191x82')).curve).toBe('c');
-    expect(lateralTorsionalCurves(UK.steel, findSection('UB 305x102x25')).curve).toBe('c');
-    expect(lateralTorsionalCurves(UK.steel, findSection('UB 127x76x13')).curve).toBe('b');
+    expect(lateralTorsionalCurve(UK.steel, findSection('UC 203x203x46'))).toBe('b');
+    expect(lateralTorsionalCurve(UK.steel, findSection('UB 457x191x82'))).toBe('c');
+    expect(lateralTorsionalCurve(UK.steel, findSection('UB 305x102x25'))).toBe('c');
+    expect(lateralTorsionalCurve(UK.steel, findSection('UB 127x76x13'))).toBe('b');
   });
   it('moment gradient factors: 1.0 constant, 1.14 parabola, 1.28 point load at the middle, 2.5 double curvature', () => {
     expect(momentGradientFactor(segment(1, [1, 1, 1]))).toBeCloseTo(1, 12);

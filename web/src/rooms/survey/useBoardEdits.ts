@@ -1,4 +1,5 @@
 import {
+  item,
   liesInside,
   movedItem,
   standing,
@@ -97,20 +98,15 @@ export function useBoardEdits({
     const closed = isClosed(points);
     const drawing = drawings.length === 1 ? drawings[0] : drawings.find(({ id }) => id === selected);
     const names = building.measurements.map(({ body }) => body.name);
-    const item: Item = {
-      id: freshId('measurement'),
-      kind: 'measurement',
-      body: {
-        name: nextMark('M', names),
-        level,
-        points: closed ? points.slice(0, -1) : [...points],
-        closed,
-        source: drawing ? `${drawing.body.name} (${drawing.body.scaleSource})`.slice(0, 200) : '',
-        pitch: 0,
-        note: '',
-      },
-    };
-    quietly(put([item], `Measurement ${item.body.name} kept`).then(() => choose([item.id])));
+    const name = nextMark('M', names);
+    const measurement = item('measurement', freshId('measurement'), {
+      name,
+      level,
+      points: closed ? points.slice(0, -1) : [...points],
+      closed,
+      source: drawing ? `${drawing.body.name} (${drawing.body.scaleSource})`.slice(0, 200) : '',
+    });
+    quietly(put([measurement], `Measurement ${name} kept`).then(() => choose([measurement.id])));
   };
 
   const addOpening = (done: readonly PlanPoint[]) => {

@@ -82,7 +82,7 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
   const [alongX, alongY] = layers;
   if (!alongX || !alongY) return { checks, bars: null };
   const d = (dOuter + dInner) / 2;
-  checks.push(...checkAll(PAD_LIMIT_STATES, { input, qu, d, directions, layers: [alongX, alongY] }, sheet));
+  checkAll(checks, PAD_LIMIT_STATES, { input, qu, d, directions, layers: [alongX, alongY] }, sheet);
   return { checks, bars: { alongX, alongY } };
 }
 

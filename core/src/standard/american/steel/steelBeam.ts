@@ -16,5 +16,5 @@ export function steelBeam(input: SteelBeamInput, philosophy: Philosophy, sheet?:
   const [E, Fy] = [grade.E, yieldStrength(grade, 1)];
   sheet?.given('E', E, 'stress', 'modulus of elasticity', 'AISC 360-16');
   sheet?.given('F_y', Fy, 'stress', 'specified minimum yield stress', grade.standard);
-  return checkAll(BEAM_LIMIT_STATES, { input, philosophy }, sheet);
+  return checkAll([], BEAM_LIMIT_STATES, { input, philosophy }, sheet);
 }

@@ -85,7 +85,7 @@ export function padStrength(annex: ConcreteAnnex, input: PadInput, sheet?: Sheet
   if (!alongX || !alongY) return { checks, bars: null };
   const d = (dOuter + dInner) / 2;
   const rho = Math.sqrt((alongX.provided / (length * dOuter)) * (alongY.provided / (width * dInner)));
-  checks.push(...checkAll(PAD_LIMIT_STATES, { annex, input, p, d, rho, directions, layers: [alongX, alongY] }, sheet));
+  checkAll(checks, PAD_LIMIT_STATES, { annex, input, p, d, rho, directions, layers: [alongX, alongY] }, sheet);
   return { checks, bars: { alongX, alongY } };
 }
 

@@ -3,35 +3,37 @@ import { EN1993_1_1, EN1993_1_5 } from '../documents';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import type { IShape } from '../../../section';
 import { checkAll } from '../../limitState';
-import { requireBasis, type BeamActions, type Philosophy, type SteelBeamInput } from '../../standard';
+import { requireBasis, type Philosophy, type SteelBeamInput } from '../../standard';
 import { BEAM_LIMIT_STATES } from './beamLimitStates';
 import { bendingModulus, bendingResistance, bendingResistanceWithShear } from './bending';
 import { bendingStress, classify, recordShape, sectionYield, type SectionClass } from './classification';
 import { outstandReduction } from './effective';
 import { bendsInClass4 } from './effectiveTee';
-import { inBothSenses, unlikeSenses } from './senses';
+import { hasUnlikeSides, inBothSenses, unlikeSenses, type Sense } from './senses';
 import { isWebStocky, shearArea, shearBucklingResistance, shearResistance } from './shear';
 
 /**
  * Steel beam about its major axis: bending, shear, both together, and lateral-torsional buckling segment by segment.
  * EN 1993-1-1 6.2.5, 6.2.6, 6.2.8, 6.3.2. Actions must be factored.
  */
-export function steelBeam(
-  annex: SteelAnnex,
-  { section, grade, actions, asked }: SteelBeamInput,
-  philosophy: Philosophy,
-  sheet?: Sheet,
-): Check[] {
+export function steelBeam(annex: SteelAnnex, input: SteelBeamInput, philosophy: Philosophy, sheet?: Sheet): Check[] {
+  const { section, grade, actions } = input;
   requireBasis(actions.basis, philosophy.basis);
   recordShape(section, sheet);
   const fy = sectionYield(section, grade, sheet);
-  const asOne = (actions: BeamActions, sheet?: Sheet) => {
-    const sectionClass = classify(section, fy, bendingStress(section, actions), sheet?.scope('Class of the section'));
-    return majorBending(annex, { section, grade, actions, asked }, fy, sectionClass, sheet);
-  };
-  const senses = unlikeSenses(section, actions.range, actions.segments, (stress) => classify(section, fy, stress));
-  if (!senses) return asOne(actions, sheet);
-  return inBothSenses(senses, ({ peak, ...along }, sheet) => asOne({ ...actions, ...along, moment: peak }, sheet), sheet);
+  const senses = hasUnlikeSides(section)
+    ? unlikeSenses(section, actions.range, actions.segments, (stress) => classify(section, fy, stress))
+    : null;
+  if (!senses) return underOneClass(annex, input, fy, sheet);
+  const under = ({ peak, range, segments }: Sense, sheet?: Sheet) =>
+    underOneClass(annex, { ...input, actions: { ...actions, range, segments, moment: peak } }, fy, sheet);
+  return inBothSenses(senses, under, sheet);
+}
+
+function underOneClass(annex: SteelAnnex, input: SteelBeamInput, fy: number, sheet?: Sheet): Check[] {
+  const { section, actions } = input;
+  const sectionClass = classify(section, fy, bendingStress(section, actions), sheet?.scope('Class of the section'));
+  return majorBending(annex, input, fy, sectionClass, sheet);
 }
 
 /** Bending about the major axis with its shear, and lateral-torsional buckling, for a section of a class. fy: MPa. */
@@ -143,8 +145,7 @@ export function majorBending(annex: SteelAnnex, input: SteelBeamInput, fy: numbe
       ),
     );
 
-  checks.push(...checkAll(BEAM_LIMIT_STATES, { annex, input, fy, sectionClass, W }, sheet));
-  return checks;
+  return checkAll(checks, BEAM_LIMIT_STATES, { annex, input, fy, sectionClass, W }, sheet);
 }
 
 /** Bending with the shear area weakened, where more than half of the shear resistance is used, EN 1993-1-1 6.2.8. */

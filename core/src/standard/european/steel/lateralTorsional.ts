@@ -8,14 +8,6 @@ import { bentAngle } from './effectiveAngle';
 import { IMPERFECTION, type Curve } from './curve';
 import { correctionFactor, generalCorrection } from './diagramCorrection';
 
-interface Curves {
-  readonly curve: Curve;
-  readonly plateau: number;
-  readonly beta: number;
-  /** The general case, 6.3.2.2: no help from the diagram beyond the critical moment. */
-  readonly isGeneral?: boolean;
-}
-
 /** A moment smaller than this, Nmm, has no diagram worth reading. */
 const NOTHING = 1e-3;
 
@@ -133,22 +125,30 @@ export function criticalMomentAsymmetric(section: Section, segment: Segment, E: 
   return Mcr;
 }
 
-/** Curve, plateau and beta of lateral-torsional buckling, as the annex says. Catalogued hollow shapes are hot-finished, own ones taken as cold-formed. */
-export function lateralTorsionalCurves(annex: SteelAnnex, { shape, product, region }: Section): Curves {
-  const { rolledI, weldedI, hotHollow, coldHollow, other, otherWelded } = annex.lateralTorsional;
-  const of = ({ byRatio, plateau, beta, isGeneral }: LateralTorsionalCurves, ratio: number): Curves => ({
-    curve: byRatio.find(([upTo]) => ratio <= upTo)![1],
-    plateau,
-    beta,
-    isGeneral,
-  });
-  // of unequal flanges the narrower one tells
-  if (shape.outline === 'unequalI') return of(weldedI, shape.h / Math.min(shape.b, shape.bBottom));
-  if (shape.outline !== 'I' && shape.outline !== 'box') return of(product === 'welded' ? otherWelded : other, 0);
-  const ratio = shape.h / shape.b;
-  if (product === 'welded') return of(weldedI, ratio);
-  if (product === 'hollow') return of(region === 'own' ? coldHollow : hotHollow, ratio);
-  return of(rolledI, ratio);
+/** Curves, plateau and beta of lateral-torsional buckling, as the annex says. Catalogued hollow shapes are hot-finished, own ones taken as cold-formed. */
+function curvesOf({ lateralTorsional }: SteelAnnex, { shape, product, region }: Section): LateralTorsionalCurves {
+  const { rolledI, weldedI, hotHollow, coldHollow, other, otherWelded } = lateralTorsional;
+  if (shape.outline === 'unequalI') return weldedI;
+  if (shape.outline !== 'I' && shape.outline !== 'box') return product === 'welded' ? otherWelded : other;
+  if (product === 'welded') return weldedI;
+  if (product === 'hollow') return region === 'own' ? coldHollow : hotHollow;
+  return rolledI;
+}
+
+/** The curve of a section among those that its annex has for its like, by h/b; of unequal flanges the narrower one tells. */
+export function lateralTorsionalCurve(annex: SteelAnnex, section: Section): Curve {
+  const { byRatio } = curvesOf(annex, section);
+  const { shape } = section;
+  const ratio =
+    shape.outline === 'unequalI'
+      ? shape.h / Math.min(shape.b, shape.bBottom)
+      : shape.outline === 'I' || shape.outline === 'box'
+        ? shape.h / shape.b
+        : 0;
+  // sizing comes through here millions of times: nothing is made
+  let i = 0;
+  while (ratio > byRatio[i]![0]) i += 1;
+  return byRatio[i]![1];
 }
 
 /**
@@ -166,7 +166,8 @@ export function lateralTorsionalResistance(
   sheet?: Sheet,
   diagram?: Segment,
 ): number {
-  const { curve, plateau, beta, isGeneral } = lateralTorsionalCurves(annex, section);
+  const { plateau, beta, isGeneral } = curvesOf(annex, section);
+  const curve = lateralTorsionalCurve(annex, section);
   const lateral = annex.lateralTorsional;
   const alpha = IMPERFECTION[curve];
   const lambda = Math.sqrt((W * fy) / Mcr);

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { formatQuantity, planLength, storeyOf, wallElevation, type Wall, type WallOpening } from '@plinth/core';
+import { newWallOpening, formatQuantity, planLength, storeyOf, wallElevation, type Wall, type WallOpening } from '@plinth/core';
 import { DrawingView } from '../../../parts/DrawingView';
 import { CheckField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../../parts/fields';
 import { PanelHead } from '../../../parts/SidePanel';
@@ -155,14 +155,7 @@ export function WallForm({ item }: { item: Of<'wall'> }) {
         <button
           type="button"
           className="btn-line mt-1"
-          onClick={() =>
-            quietly(
-              set(
-                { openings: [...body.openings, { from: length / 2 - 450, to: length / 2 + 450, sill: 0, head: 2100, bearing: 150 }] },
-                'opening made',
-              ),
-            )
-          }
+          onClick={() => quietly(set({ openings: [...body.openings, newWallOpening(length / 2 - 450, length / 2 + 450)] }, 'opening made'))}
         >
           Add an opening
         </button>
