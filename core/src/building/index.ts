@@ -6,7 +6,7 @@ export { BEARERS, MEMBERS } from './schema/common';
 export { become, mayBecome } from './become';
 export { newStrip, newSupport } from './schema/beam';
 export { newWallOpening } from './schema/wall';
-export { KIND_WORD } from './words';
+export { KIND_WORD, wordOf } from './words';
 export { isPlaced, PLACED, placedItem, storeyAt, type PlacedKind } from './placed';
 export { assemble, Assembler } from './assembler';
 export { differenceOf, noteDifference } from './difference';

@@ -1,3 +1,4 @@
+import type { Building } from './building';
 import type { ItemKind } from './item';
 
 /** Items as they are called in sentences, tables and lists. */
@@ -21,3 +22,8 @@ export const KIND_WORD: Record<ItemKind, string> = {
   note: 'note',
   answer: 'answer',
 };
+
+/** What a member is, in a list: what is calculated as a beam may be a truss. */
+export function wordOf({ trusses }: Pick<Building, 'trusses'>, { id, kind }: { readonly id: string; readonly kind: ItemKind }): string {
+  return KIND_WORD[trusses.has(id) ? 'truss' : kind];
+}

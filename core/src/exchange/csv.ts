@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { levelNameOf, markOf } from '../building';
+import { wordOf, levelNameOf, markOf } from '../building';
 import { reactionsOf, type ProjectResult } from '../design';
 import { DISPLAY, type Kind, type UnitSystem } from '../quantity';
 import { findSection, isSection } from '../section';
@@ -53,7 +53,7 @@ export function reactionCsv(result: ProjectResult, level: string | null): string
     return [
       row.number,
       row.mark,
-      row.kind,
+      wordOf(building, { id: row.member, kind: row.kind }),
       number(row.at.x, 'position', system),
       number(row.at.y, 'position', system),
       number(row.length, 'length', system),
@@ -81,7 +81,7 @@ export function orderCsv({ building, takedown }: ProjectResult): string {
     return [
       numbers.get(id)!,
       ledger.mark,
-      ledger.transfer ? 'transfer beam' : ledger.kind,
+      `${ledger.transfer ? 'transfer ' : ''}${wordOf(building, ledger)}`,
       levelNameOf(building, id),
       [...new Set(ledger.leaves.map(({ to }) => (to === null ? 'nothing' : to === 'ground' ? 'ground' : markOf(building, to))))].join(' '),
       ...takedown.cases.map((c) => number(ledger.sum[c.id] ?? 0, 'force', system)),

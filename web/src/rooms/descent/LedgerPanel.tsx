@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import {
+  wordOf,
   arrivalTotal,
   caseIn,
   formatQuantity,
@@ -118,7 +119,10 @@ export function LedgerPanel() {
   const open = asked?.id === ledger.id ? asked.leave : null;
   return (
     <SidePanel label={`Ledger of ${ledger.mark}`}>
-      <PanelHead mark={ledger.mark} what={`${ledger.transfer ? 'transfer ' : ''}${ledger.kind}${number ? `, no. ${number}` : ''}`}>
+      <PanelHead
+        mark={ledger.mark}
+        what={`${ledger.transfer ? 'transfer ' : ''}${wordOf(building, ledger)}${number ? `, no. ${number}` : ''}`}
+      >
         {member?.section ? `${member.section} · ${member.grade}` : (member?.reason ?? footing?.reason ?? '')}
       </PanelHead>
       <table className="grid-table mt-3 text-[13px]" aria-label="What arrives">

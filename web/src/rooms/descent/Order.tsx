@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { KIND_WORD, formatQuantity, levelNameOf, markOf, numbersOf, unitLabel } from '@plinth/core';
+import { wordOf, formatQuantity, levelNameOf, markOf, numbersOf, unitLabel } from '@plinth/core';
 import { LongTable } from '../../parts/LongTable';
 import { useProject, useStore, useView } from '../../project/context';
 
@@ -60,7 +60,7 @@ export function Order({ views }: { views: ReactNode }) {
                 </button>
               </td>
               <td className={ledger.transfer ? 'font-semibold text-oxide' : 'text-soft'}>
-                {ledger.transfer ? 'transfer beam' : KIND_WORD[ledger.kind]}
+                {`${ledger.transfer ? 'transfer ' : ''}${wordOf(building, ledger)}`}
               </td>
               <td>{levelNameOf(building, ledger.id)}</td>
               {cases.map((loadCase) => (

@@ -1,5 +1,5 @@
 import { useEffect, useState, type ReactNode } from 'react';
-import { KIND_WORD, formatQuantity, unitLabel, type MostAndLeast, type ReactionSchedule } from '@plinth/core';
+import { wordOf, formatQuantity, unitLabel, type MostAndLeast, type ReactionSchedule } from '@plinth/core';
 import { LongTable } from '../../parts/LongTable';
 import { useProject, useStore, useView } from '../../project/context';
 
@@ -113,7 +113,7 @@ export function Reactions({ views }: { views: ReactNode }) {
                     {row.mark}
                   </button>
                 </td>
-                <td className="text-soft">{KIND_WORD[row.kind]}</td>
+                <td className="text-soft">{wordOf(building, { id: row.member, kind: row.kind })}</td>
                 <td className="num">{formatQuantity(row.at.x, 'position', units, { bare: true })}</td>
                 <td className="num">{formatQuantity(row.at.y, 'position', units, { bare: true })}</td>
                 {cases.map((loadCase) => (
