@@ -3,9 +3,12 @@ import { ITEM_SCHEMAS, type Item, type ItemKind, type PlanPoint } from './item';
 /** How an item lies on plan: from one point to another, at a point, as an outline, as a chain of points; null: it has no place of its own. */
 export type Geometry = 'line' | 'point' | 'outline' | 'points' | null;
 
-type Shape = Readonly<Record<string, { readonly shape?: object } | undefined>>;
+type Schema = { readonly shape?: object; readonly def?: { readonly innerType?: Schema } } | undefined;
+type Shape = Readonly<Record<string, Schema>>;
 
-const isPoint = (schema: Shape[string]) => schema?.shape !== undefined && 'x' in schema.shape && 'y' in schema.shape;
+/** A point, or a field that may hold one. */
+const isPoint = (schema: Schema): boolean =>
+  schema?.def?.innerType ? isPoint(schema.def.innerType) : schema?.shape !== undefined && 'x' in schema.shape && 'y' in schema.shape;
 
 /** Read off its schema: a kind that is added with `from` and `to` is a line, and is moved, split and copied as one. */
 export function geometryOf(kind: ItemKind): Geometry {

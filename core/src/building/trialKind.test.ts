@@ -1,17 +1,32 @@
 import { expect, it, vi } from 'vitest';
 import { z } from 'zod';
-import { defaultBrief, item, itemSchema, readItem, requireConsistent, upgradeItem, type Item, type ItemKind } from '.';
+import {
+  defaultBrief,
+  geometryOf,
+  isLineItem,
+  item,
+  itemName,
+  itemSchema,
+  liesInside,
+  movedItem,
+  readItem,
+  requireConsistent,
+  upgradeItem,
+  type Item,
+  type ItemKind,
+} from '.';
 import { ITEM_KINDS, referencesOf, STANDING } from './item';
 
 // a kind is added by its schema alone: what it refers to, its defaults and its door follow from that
 vi.mock('./itemSchemas', async (original) => {
   const { ITEM_SCHEMAS } = await original<{ ITEM_SCHEMAS: object }>();
   const { refersTo } = await import('../schema');
-  const { mark, onLevel, status } = await import('./schema/common');
+  const { mark, onLevel, pointSchema, status } = await import('./schema/common');
   const bolt = z.strictObject({ by: refersTo(['beam', 'column'], 'what it is bolted to').nullable().default(null) });
   const bracket = z.strictObject({
     mark,
     level: onLevel('level of the bracket'),
+    at: pointSchema.default({ x: 0, y: 0 }),
     bolts: z.array(bolt).default([]),
     status,
     finish: z.string().default('painted'),
@@ -35,7 +50,7 @@ const project = (...more: Item[]) =>
 it('is read, completed and listed like any other', () => {
   expect(ITEM_KINDS).toContain(BRACKET);
   expect(STANDING.has(BRACKET)).toBe(true);
-  const whole = { mark: 'BR1', level: 'L1', bolts: [{ by: 'C1' }], status: 'new', finish: 'painted' };
+  const whole = { mark: 'BR1', level: 'L1', at: { x: 0, y: 0 }, bolts: [{ by: 'C1' }], status: 'new', finish: 'painted' };
   expect(itemSchema.parse({ id: 'BR1', kind: BRACKET, body: { mark: 'BR1', level: 'L1', bolts: [{ by: 'C1' }] } })).toMatchObject({
     body: whole,
   });
@@ -55,4 +70,11 @@ it('has its references checked: that they are there, and of a kind that may stan
   expect(check({ level: 'L9' })).toThrow('BR1 refers to "L9", which is not in the project');
   expect(check({ level: 'C1' })).toThrow('C1 is a column, but a level is wanted here');
   expect(check({ bolts: [{}, { by: 'L0' }] })).toThrow('Ground is a level, but a beam or column is wanted here');
+});
+
+it('lies on plan as its schema says: it is moved, caught by a box and named like any other', () => {
+  const one = bracket({ mark: 'BR1', level: 'L1', at: { x: 2000, y: 500 } });
+  expect([geometryOf(BRACKET), isLineItem(one), itemName(one)]).toEqual(['point', false, 'BR1']);
+  expect(movedItem(one, 100, -50).body).toEqual({ ...one.body, at: { x: 2100, y: 450 } });
+  expect([liesInside(BRACKET, one.body, ({ x }) => x > 1000), liesInside(BRACKET, one.body, ({ x }) => x > 3000)]).toEqual([true, false]);
 });

@@ -3,7 +3,7 @@ import { readShape, STANDARDS, STEEL_GRADES, type Beam, type Item } from '@plint
 import { useItems, useProject } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 
-type Member = Extract<Item, { kind: 'beam' | 'column' }>;
+type Member = Extract<Item, { kind: 'beam' | 'truss' | 'column' }>;
 
 const KEEP = '';
 const BRIEF = 'brief';
@@ -12,7 +12,7 @@ const BRIEF = 'brief';
 export function BulkEdit({ chosen, clear }: { chosen: ReadonlySet<string>; clear: () => void }) {
   const { brief } = useProject();
   const { put } = useEdit();
-  const items: readonly Member[] = [...useItems('beam'), ...useItems('column')].filter(({ id }) => chosen.has(id));
+  const items: readonly Member[] = [...useItems('beam'), ...useItems('truss'), ...useItems('column')].filter(({ id }) => chosen.has(id));
   const [section, setSection] = useState('');
   const [grade, setGrade] = useState(KEEP);
   const [restraint, setRestraint] = useState(KEEP);
@@ -28,11 +28,11 @@ export function BulkEdit({ chosen, clear }: { chosen: ReadonlySet<string>; clear
       const designation = section.trim() ? readShape(brief, section) : '';
       const changed = items.flatMap((item): Item[] => {
         const body = { ...item.body } as Record<string, unknown>;
-        const isSteel = item.body.material === 'steel';
+        const isSteel = item.kind !== 'truss' && item.body.material === 'steel';
         if (designation && isSteel) body['section'] = designation;
         if (grade !== KEEP && isSteel) body['grade'] = grade === BRIEF ? null : grade;
         if (status !== KEEP) body['status'] = status;
-        if (locked !== KEEP) body['locked'] = locked === 'locked';
+        if (locked !== KEEP && item.kind !== 'truss') body['locked'] = locked === 'locked';
         if (restraint !== KEEP && item.kind === 'beam') body['restraint'] = restraint as Beam['restraint'];
         const before = item.body as unknown as Record<string, unknown>;
         return Object.keys(body).some((key) => body[key] !== before[key]) ? [{ ...item, body } as unknown as Item] : [];

@@ -38,7 +38,7 @@ export function MemberPanel() {
   const [combination, setCombination] = useState('');
   const member = selected ? computed.designs.member(selected) : undefined;
   const diagrams = useAsked(`diagrams ${selected} ${combination}`, (engine) =>
-    member?.kind === 'beam'
+    member && member.kind !== 'column'
       ? engine.diagrams(member.id, ['moment', 'shear', 'deflection'], 330, 104, combination || undefined)
       : Promise.resolve(undefined),
   );

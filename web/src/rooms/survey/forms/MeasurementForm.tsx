@@ -12,44 +12,48 @@ const STEP = { SI: 100, US: 152.4 } as const;
 export function MeasurementForm({ item }: { item: Of<'measurement'> }) {
   const { building, units } = useProject();
   const { patch } = useEdit();
-  const beams = useItems('beam');
+  const [beams, trusses] = [useItems('beam'), useItems('truss')];
+  const spans = [...beams, ...trusses];
   const walls = useItems('wall');
   const { put } = useEdit();
   const { body } = item;
   const set = (change: Partial<Measurement>, what: string) => patch(item, change, `${body.name}: ${what}`);
   const { parts, length, slope, area } = measure(body);
   const say = (mm: number) => formatQuantity(mm, 'length', units);
-  const here = beams.filter((beam) => beam.body.level === body.level);
+  const here = spans.filter((span) => span.body.level === body.level);
   const uses = [
-    ...here.map((beam) => ({ value: `${beam.id} length`, label: `length of ${beam.body.mark}` })),
+    ...here.map((span) => ({ value: `${span.id} length`, label: `length of ${span.body.mark}` })),
     ...walls.map((wall) => ({ value: `${wall.id} length`, label: `length of ${wall.body.mark}` })),
-    ...here.flatMap((beam) =>
-      beam.body.strips.map((strip, i) => ({
-        value: `${beam.id} strips.${i}.width`,
-        label: `width of ${strip.label || `strip ${i + 1}`} on ${beam.body.mark}, rounded up`,
+    ...here.flatMap((span) =>
+      span.body.strips.map((strip, i) => ({
+        value: `${span.id} strips.${i}.width`,
+        label: `width of ${strip.label || `strip ${i + 1}`} on ${span.body.mark}, rounded up`,
       })),
     ),
   ];
   const use = (choice: string): Promise<void> => {
     const [id, field] = choice.split(' ') as [string, string];
-    const member = beams.find((beam) => beam.id === id) ?? walls.find((wall) => wall.id === id);
+    const member = spans.find((span) => span.id === id) ?? walls.find((wall) => wall.id === id);
     if (!member) return Promise.resolve();
     const noted = [...member.body.measured.filter((entry) => entry.field !== field), { field, by: item.id, exact: length }];
     const strip = /^strips\.(\d+)\.width$/.exec(field);
-    if (strip && member.kind === 'beam') {
+    if (strip && 'strips' in member.body) {
       const width = roundedUp(length, STEP[units]);
       const exact = Math.abs(width - length) < 0.1 ? null : length;
       const strips = member.body.strips.map((old, i) =>
         i === Number(strip[1]) ? { ...old, widthStart: width, widthEnd: width, exactStart: exact, exactEnd: exact } : old,
       );
-      return put([{ ...member, body: { ...member.body, strips, measured: noted } }], `${member.body.mark}: width from ${body.name}`);
+      return put(
+        [{ ...member, body: { ...member.body, strips, measured: noted } } as Of<'beam'>],
+        `${member.body.mark}: width from ${body.name}`,
+      );
     }
     const { from } = member.body;
     if (planLength(member.body) === 0) throw new Error(`${member.body.mark} has no direction: draw it first`);
     const change: Partial<Beam & Wall> = { to: pointAlong({ from, to: far(member.body) }, length), measured: noted };
     return put([{ ...member, body: { ...member.body, ...change } } as Of<'beam'>], `${member.body.mark}: length from ${body.name}`);
   };
-  const users = [...beams, ...walls].flatMap((member) =>
+  const users = [...spans, ...walls].flatMap((member) =>
     member.body.measured
       .filter((entry) => entry.by === item.id)
       .map((entry) => `${entry.field === 'length' ? 'length' : 'strip'} of ${member.body.mark}`),
