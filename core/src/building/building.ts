@@ -71,8 +71,8 @@ export function wallHeight(building: Pick<Building, 'elevation'>, wall: Pick<Wal
   return wall.height ?? storeyOf(building, wall);
 }
 
-/** Height through which load spreads in a wall, mm: what stands above its storey has nothing on it. */
-export function spreadHeight(building: Pick<Building, 'elevation'>, wall: Pick<Wall, 'base' | 'top' | 'height'>): number {
+/** Height at which load lands on a wall, mm from its foot: what stands above its storey has nothing on it. */
+export function landingHeight(building: Pick<Building, 'elevation'>, wall: Pick<Wall, 'base' | 'top' | 'height'>): number {
   return Math.min(wallHeight(building, wall), storeyOf(building, wall));
 }
 

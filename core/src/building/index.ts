@@ -17,7 +17,7 @@ export {
   stretchesOf,
   pointAlong,
   project,
-  spreadHeight,
+  landingHeight,
   storeyOf,
   wallHeight,
   type Building,

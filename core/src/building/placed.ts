@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { profileOf, type Family } from '../family';
 import type { Building } from './building';
 import { ITEM_SCHEMAS, type Item, type ItemKind, type PlanPoint } from './item';
 import { shortWay } from './measure';
@@ -6,6 +7,7 @@ import { shortWay } from './measure';
 /** Where a new item is placed: its points on a level, and the storey that it stands in. */
 export interface Place {
   readonly mark: string;
+  readonly family: Family;
   readonly level: string;
   readonly base: string;
   readonly top: string;
@@ -56,17 +58,11 @@ export const PLACED = {
   wall: {
     prefix: 'W',
     copiedTo: 'storey',
-    body: ({ mark, base, top, from, to }) => ({
-      mark,
-      base,
-      top,
-      from,
-      to,
-      by: null,
-      supportsFound: true,
-      weight: '4.2 kN/m2',
-      weightGiven: false,
-    }),
+    body: ({ mark, family, base, top, from, to }) => {
+      const { angle, depth } = profileOf(family).wallSpread;
+      const spread = { spreadAngle: angle, spreadDepth: depth };
+      return { mark, base, top, from, to, by: null, supportsFound: true, weight: '4.2 kN/m2', weightGiven: false, ...spread };
+    },
   },
   footing: { prefix: 'F', copiedTo: null, body: ({ mark, level, from }) => ({ mark, level, at: from }) },
   stripFooting: { prefix: 'SF', copiedTo: null, body: ({ mark, level, from, to }) => ({ mark, level, from, to }) },
@@ -103,7 +99,7 @@ export function storeyAt({ levels }: Pick<Building, 'levels'>, level: string): {
  * @param points one for posts and pads, two for lines, three or more for a panel
  */
 export function placedItem(
-  building: Pick<Building, 'levels' | 'buildUps'>,
+  building: Pick<Building, 'brief' | 'levels' | 'buildUps'>,
   kind: PlacedKind,
   id: string,
   mark: string,
@@ -112,7 +108,7 @@ export function placedItem(
 ): Item {
   const [from, to] = [points[0]!, points[1] ?? points[0]!];
   const buildUp = building.buildUps.keys().next().value ?? '';
-  const place: Place = { mark, level, ...storeyAt(building, level), points, from, to, buildUp };
+  const place: Place = { mark, family: building.brief.family, level, ...storeyAt(building, level), points, from, to, buildUp };
   const body = (PLACED[kind].body as (place: Place) => unknown)(place);
   return { id, kind, body: ITEM_SCHEMAS[kind].parse(body) } as Item;
 }

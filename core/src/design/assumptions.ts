@@ -1,4 +1,5 @@
 import type { Panel, Wall } from '../building';
+import { profileOf, type Family } from '../family';
 
 interface Taken {
   readonly key: string;
@@ -6,8 +7,28 @@ interface Taken {
   readonly reason: string;
 }
 
+const degreesOf = (angle: number) => +((angle * 180) / Math.PI).toFixed(1);
+const downTo = (depth: Wall['spreadDepth']) => (depth === 'half' ? ', down to half the height of the wall and no wider below' : '');
+
+/** At which angle point loads spread: as the codes of the project say, or otherwise, with what they say. */
+function spreadAssumption({ spreadAngle, spreadDepth }: Wall, family: Family): Taken {
+  const { title, wallSpread } = profileOf(family);
+  const text = `Point loads spread through the wall at ${degreesOf(spreadAngle)} degrees from the vertical${downTo(spreadDepth)}; where the wall ends they keep their line of action.`;
+  const sound = 'It wants coursed masonry with sound mortar and no joint that slips.';
+  if (Math.abs(spreadAngle - wallSpread.angle) < 1e-3 && spreadDepth === wallSpread.depth)
+    return { key: 'spread-angle', text, reason: `As ${wallSpread.source} has it. ${sound}` };
+  const isWider = spreadAngle > wallSpread.angle + 1e-3 || (spreadAngle > wallSpread.angle - 1e-3 && spreadDepth === 'whole');
+  return {
+    key: `spread-angle-${degreesOf(spreadAngle)}-${spreadDepth}`,
+    text,
+    reason: `${title}: ${degreesOf(wallSpread.angle)} degrees${downTo(wallSpread.depth)} (${wallSpread.source}). ${
+      isWider ? 'This is wider: less load per length on what is below. ' : ''
+    }${sound}`,
+  };
+}
+
 /** What the takedown of a wall takes for true. */
-export function wallAssumptions(wall: Wall): Taken[] {
+export function wallAssumptions(wall: Wall, family: Family): Taken[] {
   const list: Taken[] = [
     {
       key: 'not-designed',
@@ -22,13 +43,7 @@ export function wallAssumptions(wall: Wall): Taken[] {
       reason:
         'Masonry above a beam is often the largest load that it carries. Look up its thickness, leaves and finishes, and type its weight.',
     });
-  const degrees = Math.round((wall.spreadAngle * 180) / Math.PI);
-  if (wall.spread === 'angle')
-    list.push({
-      key: 'spread-angle',
-      text: `Point loads spread through the wall at ${degrees} degrees; where the wall ends they keep their line of action.`,
-      reason: 'The usual reading for coursed masonry; it wants sound mortar and no joint that slips.',
-    });
+  if (wall.spread === 'angle') list.push(spreadAssumption(wall, family));
   else if (wall.spread === 'whole')
     list.push({
       key: 'spread-whole',

@@ -1,6 +1,7 @@
-import { planLength, spreadHeight, storeyOf, wallHeight, type Building } from '../building';
+import { planLength, landingHeight, storeyOf, wallHeight, type Building } from '../building';
 import { formatQuantity } from '../quantity';
 import {
+  widening,
   arrivalTotal,
   footShapes,
   shapeMoment,
@@ -37,7 +38,7 @@ export function wallElevation({ building, takedown, wall: id, width, height }: W
   const storey = storeyOf(building, wall);
   const high = wallHeight(building, wall);
   /** What lands on the wall lands here: on its head, or at the level that it rises past. */
-  const landing = spreadHeight(building, wall);
+  const landing = landingHeight(building, wall);
   const pencil = new Pencil();
   const scale = Math.min((width - 2 * MARGIN) / Math.max(length, 1), (height - TOP - FOOT) / Math.max(storey, high, 1));
   const x0 = (width - length * scale) / 2;
@@ -94,13 +95,17 @@ export function wallElevation({ building, takedown, wall: id, width, height }: W
   /** The cone of a point load, down to where it stands on the foot. */
   function spread({ shape }: Arrival): void {
     if (shape.type !== 'point') return;
-    for (const part of footShapes(wall, shape, length, landing))
+    // from here down it is no wider
+    const straight = head + widening(wall, landing, high) * scale;
+    for (const part of footShapes(wall, shape, length, landing, high))
       if (part.type === 'distributed' && wall.spread === 'angle')
         pencil.area(
           [
             [X(shape.at), head],
+            [X(part.to), straight],
             [X(part.to), foot],
             [X(part.from), foot],
+            [X(part.from), straight],
           ],
           'accentWash',
           { opacity: 0.5 },
@@ -135,7 +140,7 @@ export function wallElevation({ building, takedown, wall: id, width, height }: W
   /** Pressure along the foot of everything, unfactored, as an area hanging below it. */
   function pressureLine({ arrivals }: MemberLedger): void {
     const parts: { shape: ArrivalShape; value: number }[] = arrivals.flatMap((arrival) =>
-      footShapes(wall, arrival.shape, length, landing).map((shape) => ({ shape, value: totalOf(arrival.byCase) })),
+      footShapes(wall, arrival.shape, length, landing, high).map((shape) => ({ shape, value: totalOf(arrival.byCase) })),
     );
     const cuts = [...new Set([0, length, ...parts.flatMap(({ shape }) => (shape.type === 'point' ? [] : [shape.from, shape.to]))])].sort(
       (a, b) => a - b,

@@ -28,6 +28,8 @@ export interface FamilyProfile {
   /** Values of variable actions in which serviceability is looked at, the usual one first. */
   readonly serviceLevels: readonly [ServiceLevel, ...ServiceLevel[]];
   readonly brief: BriefStart;
+  /** How a point load spreads down masonry: rad from the vertical; all the way down, or down to half the height of the wall and no wider below. */
+  readonly wallSpread: { readonly angle: number; readonly depth: 'whole' | 'half'; readonly source: string };
   /** Families of sections from which members are usually chosen. */
   readonly usualShapes: { readonly beam: readonly [string, ...string[]]; readonly column: readonly string[] };
   /** What its calculations and the Bench begin with. */

@@ -9,6 +9,7 @@ export const TRIAL_PROFILE: FamilyProfile = {
   rules: ['6.10', '6.10ab'],
   serviceLevels: ['characteristic', 'frequent', 'quasiPermanent'],
   brief: { ...METRIC.brief, grade: 'S235', hollowGrade: 'S275H', roundGrade: 'S275H', concrete: 'C25/30', bar: '20' },
+  wallSpread: { angle: 0.4, depth: 'whole', source: 'trial rule 6' },
   samples: {
     ...METRIC.samples,
     floorBeam: 'IPE 400',

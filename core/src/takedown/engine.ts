@@ -1,5 +1,5 @@
 import TinyQueue from 'tinyqueue';
-import { spreadHeight, type Beam, type Brief, type Building } from '../building';
+import { landingHeight, wallHeight, type Beam, type Brief, type Building } from '../building';
 import type { Combination, LoadCase } from '../load';
 import { Calculated } from './calculated';
 import { horizontalOf } from './horizontal';
@@ -162,7 +162,8 @@ export class TakedownEngine {
       target: this.target,
       inLoop,
       reach,
-      height: node.kind === 'wall' ? spreadHeight(building, node.body) : 0,
+      height: node.kind === 'wall' ? landingHeight(building, node.body) : 0,
+      high: node.kind === 'wall' ? wallHeight(building, node.body) : 0,
       stiffness: (body) => this.stiffness(building, body),
       elevation: building.elevation,
     });

@@ -7,7 +7,7 @@ export { contains, regionOf } from './panel/polygon';
 export { sharePanel } from './panel/sharePanel';
 export { type Bearing, type Orphan, type PanelSharing } from './panel/share';
 export { isClosedMoment } from './balance';
-export { footShapes, pressure } from './wall/foot';
+export { footShapes, pressure, widening } from './wall/foot';
 export {
   addInto,
   arrivalTotal,

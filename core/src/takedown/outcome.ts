@@ -42,6 +42,8 @@ export interface Surroundings {
   readonly reach: number;
   /** Of a wall, through which load spreads, mm. */
   readonly height: number;
+  /** Of a wall its own height, mm. */
+  readonly high: number;
   /** E times I of a beam, Nmm2; null: no section is chosen. Asked where its supports yield or sink. */
   readonly stiffness: (body: Beam) => number | null;
   /** Of a level, mm. */
@@ -400,7 +402,7 @@ class Calculation {
     this.arrivals.forEach((arrival, i) => {
       const [fx, fy] = [{ x: 0 }, { x: 0 }];
       let landedForce = 0;
-      let parts: (ArrivalShape | null)[] = footShapes(node.body, arrival.shape, node.length, this.around.height);
+      let parts: (ArrivalShape | null)[] = footShapes(node.body, arrival.shape, node.length, this.around.height, this.around.high);
       stretches.forEach(({ target, from, to }, j) => {
         const rest: (ArrivalShape | null)[] = [];
         let piece = 0;

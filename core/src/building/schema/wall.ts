@@ -41,6 +41,10 @@ export const wallSchema = z.strictObject({
     .default('angle')
     .describe('how a point load spreads: at an angle down the wall; over the whole wall with its line of action kept; evenly over it'),
   spreadAngle: quantity('angle', 'angle of spread from the vertical', { min: 0, max: 1.2 }).default(Math.PI / 4),
+  spreadDepth: z
+    .enum(['whole', 'half'])
+    .default('whole')
+    .describe('how far down it widens at its angle: whole, to the foot; half, to half the height of the wall and no wider below'),
   bears: z.enum(['open', 'yes', 'no']).default('open').describe('does this wall carry load? open until somebody answers'),
   bearsReason: text(500).default('').describe('how one knows'),
   braces: z.boolean().default(false).describe('true: it braces the outside walls, whatever it carries'),

@@ -153,7 +153,7 @@ describe('openings on a plan', () => {
       dxf,
       suggestedKinds(dxf.layers.map(({ name }) => name)),
       1,
-      { building: { levels: [], buildUps: new Map([['B', null as never]]) }, level: 'L' },
+      { building: { brief: assemble(ebbwickSailLoft()).brief, levels: [], buildUps: new Map([['B', null as never]]) }, level: 'L' },
       { id: (kind) => `${kind}-${(n += 1)}`, mark: () => `P${n}` },
     );
     return { left, found: items.map((entry) => (entry.kind === 'panel' ? entry.body.openings.map(({ outline }) => outline) : [])) };

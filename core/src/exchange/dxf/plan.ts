@@ -113,7 +113,7 @@ export function membersOfDxf(
   dxf: DxfDrawing,
   kinds: LayerKinds,
   scale: number,
-  { building, level }: { readonly building: Pick<Building, 'levels' | 'buildUps'>; readonly level: string },
+  { building, level }: { readonly building: Pick<Building, 'brief' | 'levels' | 'buildUps'>; readonly level: string },
   fresh: { readonly id: (kind: PlanKind) => string; readonly mark: (kind: PlanKind, wanted: string | null) => string },
 ): MembersOfDxf {
   const items: Item[] = [];

@@ -359,6 +359,7 @@ export const COLUMNS = {
     choice('over openings', 'openingsRule', { ignored: 'ignored', around: 'around' }),
     choice('spread', 'spread', { angle: 'angle', whole: 'whole', even: 'even' }),
     quantity('angle of spread', 'angle', 'spreadAngle'),
+    choice('widens to', 'spreadDepth', { foot: 'whole', 'half height': 'half' }),
     text('how one knows', 'bearsReason'),
     choice('braces', 'braces', { no: false, yes: true }),
   ],

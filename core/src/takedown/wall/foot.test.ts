@@ -6,6 +6,7 @@ import { footShapes, pressure, type WallSpread } from './foot';
 const wall = (more: Partial<WallSpread> = {}): WallSpread => ({
   spread: 'angle',
   spreadAngle: Math.PI / 4,
+  spreadDepth: 'whole',
   openings: [],
   openingsRule: 'ignored',
   ...more,
@@ -30,6 +31,36 @@ describe('a point load on a wall 6 m long and 2.5 m high, by hand', () => {
     // 30 degrees from the vertical: 2.5 x 0.577 = 1.443 m each way
     const [shape] = footShapes(wall({ spreadAngle: Math.PI / 6 }), point(3000), 6000, 2500);
     expect(shape).toMatchObject({ from: expect.closeTo(1556.62, 1), to: expect.closeTo(4443.38, 1) });
+  });
+  it('two down to one across, down to half its height and no wider below: 0.625 m each way', () => {
+    const half = wall({ spreadAngle: Math.atan(0.5), spreadDepth: 'half' });
+    expect(footShapes(half, point(3000), 6000, 2500)[0]).toMatchObject({ from: expect.closeTo(2375, 6), to: expect.closeTo(3625, 6) });
+    // a wall that rises 1 m past the level on which the load lands: half its height is 1.75 m, the load comes 0.75 m above that
+    const [low] = footShapes(half, point(3000), 6000, 2500, 3500);
+    expect(low).toMatchObject({ from: expect.closeTo(2625, 6), to: expect.closeTo(3375, 6) });
+    // load that comes below half its height is not spread any more
+    const [least] = footShapes(half, point(3000), 6000, 1000, 3500);
+    expect(least).toMatchObject({ from: 2999.5, to: 3000.5 });
+  });
+  it('round a door whose lintel lies below half the height it spreads over the bearing alone', () => {
+    const door = { from: 2000, to: 3000, sill: 0, head: 2100, bearing: 150 };
+    const round = (high: number) =>
+      footShapes(
+        wall({ spreadAngle: Math.atan(0.5), spreadDepth: 'half', openings: [door], openingsRule: 'around' }),
+        point(2500),
+        6000,
+        2500,
+        high,
+      );
+    // 4.2 m high: the head of the door is at half of it
+    for (const shape of round(4200)) {
+      expect(shapeForce(shape)).toBeCloseTo(0.5, 9);
+      if (shape.type === 'distributed') expect(shape.to - shape.from).toBeLessThanOrEqual(150 + 1e-6);
+    }
+    // 3 m high: 0.6 m above half, 0.3 m more
+    for (const shape of round(3000)) if (shape.type === 'distributed') expect(shape.to - shape.from).toBeLessThanOrEqual(450 + 1e-6);
+    expect(total(round(3000))).toBeCloseTo(1, 9);
+    expect(moment(round(3000))).toBeCloseTo(2500, 6);
   });
   it('cut off at the end it keeps its line of action, on a shortened contact', () => {
     // spread 0 to 3 m about 0.5 m: outside the middle third, contact 1.5 m, twice the mean at the end

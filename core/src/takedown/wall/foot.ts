@@ -1,7 +1,11 @@
 import type { Wall, WallOpening } from '../../building';
 import { shapeForce, shapeMoment, type ArrivalShape } from '../shape';
 
-export type WallSpread = Pick<Wall, 'spread' | 'spreadAngle' | 'openings' | 'openingsRule'>;
+export type WallSpread = Pick<Wall, 'spread' | 'spreadAngle' | 'spreadDepth' | 'openings' | 'openingsRule'>;
+
+/** Height through which load that comes to a wall at some height widens, mm: down to its foot, or to half the height of the wall. */
+export const widening = ({ spreadDepth }: Pick<Wall, 'spreadDepth'>, from: number, high: number): number =>
+  spreadDepth === 'whole' ? from : Math.max(0, from - high / 2);
 
 /**
  * Pressure of a unit force on a stretch of foot: linear, so that force and line of action are kept; outside the middle third the
@@ -37,13 +41,14 @@ export function pressure(a: number, b: number, at: number, force = 1): ArrivalSh
  * What a wall passes to its foot of something that lands on its top, as shapes along the wall. The total is kept always; the line
  * of action too, unless the wall is said to spread evenly.
  * @param shape what lands, mm along the wall
- * @param height of the wall, mm
+ * @param height at which it lands, mm above the foot
+ * @param high height of the wall itself, mm; left out: it lands on its head
  */
-export function footShapes(wall: WallSpread, shape: ArrivalShape, length: number, height: number): ArrivalShape[] {
-  const spread = spreadDown(wall, shape, length, height);
+export function footShapes(wall: WallSpread, shape: ArrivalShape, length: number, height: number, high = height): ArrivalShape[] {
+  const spread = spreadDown(wall, shape, length, widening(wall, height, high));
   if (wall.openingsRule === 'ignored') return [spread];
   return joined(wall.openings).reduce<ArrivalShape[]>(
-    (shapes, opening) => shapes.flatMap((part) => aroundOpening(wall, opening, part, length)),
+    (shapes, opening) => shapes.flatMap((part) => aroundOpening(wall, opening, part, length, high)),
     [spread],
   );
 }
@@ -79,7 +84,7 @@ function spreadDown(wall: WallSpread, shape: ArrivalShape, length: number, heigh
 }
 
 /** Load over an opening goes to the bearings of its lintel, by the lever, and spreads from there away from the opening. */
-function aroundOpening(wall: WallSpread, opening: WallOpening, shape: ArrivalShape, length: number): ArrivalShape[] {
+function aroundOpening(wall: WallSpread, opening: WallOpening, shape: ArrivalShape, length: number, high: number): ArrivalShape[] {
   const [from, to] = [Math.max(0, opening.from), Math.min(length, opening.to)];
   // a lintel with no wall beside it on one side has no bearing there: the load stays where it is
   if (!(to > from) || from < 1 || to > length - 1) return [shape];
@@ -91,7 +96,7 @@ function aroundOpening(wall: WallSpread, opening: WallOpening, shape: ArrivalSha
   const left = Math.max(from / 2, from - opening.bearing / 2);
   const right = Math.min((to + length) / 2, to + opening.bearing / 2);
   const toRight = (force * (at - left)) / (right - left);
-  const reach = opening.head * Math.tan(wall.spreadAngle) + opening.bearing;
+  const reach = widening(wall, opening.head, high) * Math.tan(wall.spreadAngle) + opening.bearing;
   const sides: ArrivalShape[] = [
     pressure(Math.max(0, from - reach), from, left, force - toRight),
     pressure(to, Math.min(length, to + reach), right, toRight),

@@ -1,7 +1,17 @@
 import { useMemo } from 'react';
-import { newWallOpening, formatQuantity, planLength, storeyOf, wallElevation, type Wall, type WallOpening } from '@plinth/core';
+import {
+  profileOf,
+  type FamilyProfile,
+  newWallOpening,
+  formatQuantity,
+  planLength,
+  storeyOf,
+  wallElevation,
+  type Wall,
+  type WallOpening,
+} from '@plinth/core';
 import { DrawingView } from '../../../parts/DrawingView';
-import { CheckField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../../parts/fields';
+import { CheckField, OptionalQuantityField, QuantityField, SelectField, type Option, TextField } from '../../../parts/fields';
 import { PanelHead } from '../../../parts/SidePanel';
 import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
@@ -9,10 +19,50 @@ import { StandsOn } from '../TakenBy';
 import { STATUS, type Of } from './common';
 
 /** A wall: does it carry, how load goes down through it, what stands in its way, and what takes it. */
+type Rule = FamilyProfile['wallSpread'];
+
+const degrees = (angle: number) => +((angle * 180) / Math.PI).toFixed(1);
+const isNear = (a: number, b: number) => Math.abs(a - b) < 1e-3;
+
+/** Which of the choices a wall has. */
+function spreadOf({ spread, spreadAngle, spreadDepth }: Wall, rule: Rule): string {
+  if (spread !== 'angle') return spread;
+  if (isNear(spreadAngle, rule.angle) && spreadDepth === rule.depth) return 'family';
+  return isNear(spreadAngle, Math.PI / 4) && spreadDepth === 'whole' ? 'usual' : 'typed';
+}
+
+/** The choices; one of these is what the wall has. */
+function spreadOptions(wall: Wall, rule: Rule): Option[] {
+  const chosen = spreadOf(wall, rule);
+  const half = rule.depth === 'half' ? ', to half its height' : '';
+  return [
+    { value: 'family', label: `${degrees(rule.angle)}° from the vertical${half} (${rule.source})` },
+    ...(spreadOf({ ...wall, ...spreadBy('usual', rule) } as Wall, rule) === 'usual'
+      ? [{ value: 'usual', label: '45° from the vertical, usual in practice' }]
+      : []),
+    ...(chosen === 'typed' ? [{ value: 'typed', label: 'at an angle that was typed' }] : []),
+    { value: 'whole', label: 'over the whole wall, in their line' },
+    { value: 'even', label: 'evenly over the whole wall' },
+  ];
+}
+
+/** What a choice makes of a wall. */
+function spreadBy(choice: string, rule: Rule): Partial<Wall> {
+  switch (choice) {
+    case 'family':
+      return { spread: 'angle', spreadAngle: rule.angle, spreadDepth: rule.depth };
+    case 'usual':
+      return { spread: 'angle', spreadAngle: Math.PI / 4, spreadDepth: 'whole' };
+    default:
+      return { spread: choice as Wall['spread'] };
+  }
+}
+
 export function WallForm({ item }: { item: Of<'wall'> }) {
   const { building, computed, units } = useProject();
   const { patch, quietly } = useEdit();
   const { body } = item;
+  const rule = profileOf(building.brief.family).wallSpread;
   const set = (change: Partial<Wall>, what: string) => patch(item, change, `${body.mark}: ${what}`);
   const length = planLength(body);
   const ledger = computed.takedown.members.get(item.id);
@@ -97,26 +147,31 @@ export function WallForm({ item }: { item: Of<'wall'> }) {
       <TextField label="Construction" value={body.construction} commit={(construction) => set({ construction }, 'construction')} />
       <section aria-label="Spread">
         <h3 className="label">Point loads spread</h3>
-        <div className="grid grid-cols-[1fr_6rem] gap-3">
-          <SelectField
-            label="How"
-            value={body.spread}
-            commit={(spread) => set({ spread: spread as Wall['spread'] }, 'spread')}
-            options={[
-              { value: 'angle', label: 'at an angle down the wall' },
-              { value: 'whole', label: 'over the whole wall, in their line' },
-              { value: 'even', label: 'evenly over the whole wall' },
-            ]}
-          />
-          {body.spread === 'angle' ? (
+        <SelectField
+          label="How"
+          value={spreadOf(body, rule)}
+          commit={(chosen) => set(spreadBy(chosen, rule), 'spread')}
+          options={spreadOptions(body, rule)}
+        />
+        {body.spread === 'angle' ? (
+          <div className="mt-1 grid grid-cols-2 gap-3">
             <QuantityField
-              label="Angle"
+              label="Angle from the vertical"
               kind="angle"
               value={body.spreadAngle}
               commit={(spreadAngle) => set({ spreadAngle }, 'angle of spread')}
             />
-          ) : null}
-        </div>
+            <SelectField
+              label="It widens down to"
+              value={body.spreadDepth}
+              commit={(spreadDepth) => set({ spreadDepth: spreadDepth as Wall['spreadDepth'] }, 'how far down it spreads')}
+              options={[
+                { value: 'whole', label: 'its foot' },
+                { value: 'half', label: 'half its height' },
+              ]}
+            />
+          </div>
+        ) : null}
       </section>
       <section aria-label="Openings">
         <h3 className="label">Openings</h3>
