@@ -53,6 +53,8 @@ export function steelSizing(): Figure {
     .filter(({ shape, family }) => shape.outline !== 'angle' && shape.outline !== 'tee' && family !== 'M')
     .sort((a, b) => a.mass - b.mass)
     .slice(0, 300);
+  // the properties of a shape are computed when they are first asked for: that is part of starting, `takedown.cold`, and not of sizing
+  for (const { properties } of sections) if (!(properties.A > 0)) throw new Error('a shape without area');
   const tasks = Array.from({ length: 1000 }, (_, i): SizingTask => {
     const L = 3000 + 9000 * next();
     const base = 20e6 + 900e6 * next() ** 2;

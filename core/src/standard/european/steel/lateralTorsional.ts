@@ -329,8 +329,8 @@ export function segmentBuckling(
   sheet?: Sheet,
 ): BendingBuckling {
   if (sheet) return findBuckling(annex, section, grade, segment, W, fy, untwisted, sheet);
-  // several checks of one member ask for the same segment
-  const last = asked.get(segment);
+  // several checks of one member ask for the same segments; sizing asks for one segment with one section after the other
+  const last = latest?.segment === segment ? latest : asked.get(segment);
   if (
     last &&
     last.annex === annex &&
@@ -342,11 +342,13 @@ export function segmentBuckling(
   )
     return last.found;
   const found = findBuckling(annex, section, grade, segment, W, fy, untwisted);
-  asked.set(segment, { annex, section, grade, W, fy, untwisted, found });
+  if (latest !== null && latest.segment !== segment) asked.set(latest.segment, latest);
+  latest = { segment, annex, section, grade, W, fy, untwisted, found };
   return found;
 }
 
 interface Asked {
+  readonly segment: Segment;
   readonly annex: SteelAnnex;
   readonly section: Section;
   readonly grade: SteelGrade;
@@ -355,6 +357,8 @@ interface Asked {
   readonly untwisted: boolean;
   readonly found: BendingBuckling;
 }
+/** What was asked last of the segment asked last, and of the others. */
+let latest: Asked | null = null;
 const asked = new WeakMap<Segment, Asked>();
 
 /**

@@ -36,9 +36,9 @@ function spreadOptions(wall: Wall, rule: Rule): Option[] {
   const chosen = spreadOf(wall, rule);
   const half = rule.depth === 'half' ? ', to half its height' : '';
   return [
-    { value: 'family', label: `${degrees(rule.angle)}° from the vertical${half} (${rule.source})` },
+    { value: 'family', label: `at ${degrees(rule.angle)}°${half}: ${rule.source}` },
     ...(spreadOf({ ...wall, ...spreadBy('usual', rule) } as Wall, rule) === 'usual'
-      ? [{ value: 'usual', label: '45° from the vertical, usual in practice' }]
+      ? [{ value: 'usual', label: 'at 45°: usual in practice' }]
       : []),
     ...(chosen === 'typed' ? [{ value: 'typed', label: 'at an angle that was typed' }] : []),
     { value: 'whole', label: 'over the whole wall, in their line' },
