@@ -6,7 +6,7 @@ import { saveText } from '../../parts/saveText';
 import { useProject, useView } from '../../project/context';
 import { BulkEdit } from './BulkEdit';
 import { MemberPanel } from './MemberPanel';
-import { NotDesignedList } from './NotDesignedList';
+import { NotDesignedList } from '../../parts/NotDesignedList';
 import { Rationalise } from './Rationalise';
 import { GROUPINGS, levelIdOf, scheduleEntries, type GroupHead, type Grouping, type MemberRow } from './schedule';
 import { SizeAll } from './SizeAll';

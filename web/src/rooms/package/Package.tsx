@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { useLocation } from 'react-router';
 import { allAssumptions, clauseText, formatQuantity, numbersOf, shapeName, STANDARDS, type RecordedAssumption } from '@plinth/core';
 import { StateWord } from '../../parts/Ladder';
+import { NotDesignedList } from '../../parts/NotDesignedList';
 import { LongTable } from '../../parts/LongTable';
 import { LooseEndList } from './LooseEndList';
 import { BalanceTable } from './BalanceTable';
@@ -122,6 +123,7 @@ export function PackageRoom() {
           }}
         />
         {building.beams.size + building.columns.size + building.footings.size === 0 ? <p className="text-soft">No member yet.</p> : null}
+        <NotDesignedList />
       </section>
       <Journal id={id} version={version} />
     </div>

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { notDesignedByWhat } from '@plinth/core';
-import { useProject, useView } from '../../project/context';
+import { useProject, useView } from '../project/context';
 
 /** Marks that are named of each kind; the others are counted. */
 const NAMED = 12;
