@@ -2,7 +2,7 @@ import type { Building, Footing, PlanPoint } from '../building';
 import { PlinthError } from '../error';
 import { askedOf, PAD_INPUTS } from '../input';
 import { combinePressing, type Combination } from '../load';
-import { formatQuantity } from '../quantity';
+import { formatQuantity, type UnitSystem } from '../quantity';
 import { BARS, concrete as concreteById, REINFORCEMENT } from '../material';
 import { findSection, isSection } from '../section';
 import { byRule, compare, governing, Sheet, unproven, worstVerdict, type Assumption, type Check } from '../sheet';
@@ -31,6 +31,8 @@ export interface FootingDesign extends DesignOf<'footing'> {
   readonly padWeight: number;
   readonly backfillWeight: number;
   readonly pressure: number;
+  /** Underside below ground, mm. */
+  readonly foundingDepth: number;
   readonly allowable: number;
   readonly bars: PadStrength['bars'];
   readonly barId: string;
@@ -59,7 +61,7 @@ function groundOf(building: Building, footing: Footing): Ground {
     basis: brief.bearingBasis,
     soil: brief.soilUnitWeight,
     concrete: brief.concreteUnitWeight,
-    depth: brief.foundingDepth,
+    depth: footing.foundingDepth ?? brief.foundingDepth,
   };
 }
 
@@ -205,6 +207,24 @@ interface Trial {
   readonly bars: PadStrength['bars'];
 }
 
+/** Whether frost may reach beneath a pad, to be confirmed by somebody. depth: of its underside below ground, mm. */
+function frostAssumption({ heated }: Footing, depth: number, units: UnitSystem): Assumption {
+  const said = formatQuantity(depth, 'length', units);
+  return heated
+    ? {
+        type: 'assumption',
+        key: 'heated',
+        text: `It lies inside a heated building: frost does not reach it at ${said} below ground.`,
+        reason: 'The building has to be heated every winter, the one in which it is built too; otherwise its depth is that of frost.',
+      }
+    : {
+        type: 'assumption',
+        key: 'frost',
+        text: `${said} below ground is deeper than frost reaches, and below topsoil and made ground.`,
+        reason: 'Depth of frost and of poor ground are matters of the place: the authority and the ground investigation say them.',
+      };
+}
+
 /** Sizes (where not typed) and checks one pad: bearing on service load, strength on factored load, from the same reactions. */
 export function designFooting(context: Context, id: string, record = false): { design: FootingDesign; sheet: Sheet } {
   const { building, takedown, standard, philosophy } = context;
@@ -229,6 +249,7 @@ export function designFooting(context: Context, id: string, record = false): { d
         : 'Nothing with a section stands on the pad: an outline of 200 mm square is taken.',
       reason: 'Smaller than a base plate would be, so conservative for bending and punching.',
     },
+    frostAssumption(footing, ground.depth, brief.units),
   ];
   const reduction = reductionOf(context, id);
   if (reduction) assumptions.push(reductionAssumption(reduction));
@@ -239,6 +260,7 @@ export function designFooting(context: Context, id: string, record = false): { d
     mark: footing.mark,
     column: outline,
     allowable: ground.allowable,
+    foundingDepth: ground.depth,
     barId,
     assumptions,
     reduction,

@@ -284,7 +284,7 @@ export function packageDocument(result: ProjectResult, { paper, version }: Packa
     if (member && building.beams.get(id)?.section && member.results.length)
       for (const drawing of memberDiagrams(building, takedown, id, ['moment', 'shear', 'deflection'], { width: 520, height: 110 }).drawings)
         content.push({ svg: toSvg(drawing), width: drawn });
-    if (footing) content.push({ svg: toSvg(footingDrawing(footing, brief.foundingDepth, units, 520, 230)), width: drawn });
+    if (footing) content.push({ svg: toSvg(footingDrawing(footing, footing.foundingDepth, units, 520, 230)), width: drawn });
     for (const philosophy of member?.results ?? []) content.push(heading(philosophy.title, 3), ladder(philosophy.checks, units));
     const methods = member && compareMethods(standard, member.results, takedown.members.get(id)!.sum, building.cases);
     if (methods) content.push({ text: methodsInWords(methods), color: '#63666b', margin: [0, 2, 0, 4] });

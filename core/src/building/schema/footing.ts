@@ -15,6 +15,11 @@ export const footingSchema = z.strictObject({
     .nullable()
     .default(null)
     .describe('null: as in the brief'),
+  foundingDepth: quantity('length', 'underside below ground of this footing', { min: 0, max: 50_000 })
+    .nullable()
+    .default(null)
+    .describe('underside of this footing below ground; null: as in the brief'),
+  heated: z.boolean().default(false).describe('true: it lies inside a heated building, where frost does not reach it'),
   ...fieldsOf(PAD_INPUTS),
   reduction,
   status,

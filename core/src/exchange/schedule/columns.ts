@@ -386,6 +386,8 @@ export const COLUMNS = {
     quantity('thickness', 'sectionLength', 'thickness', 'null'),
     status,
     note,
+    quantity('founding depth', 'length', 'foundingDepth', 'null'),
+    choice('in a heated building', 'heated', { no: false, yes: true }),
     ...askedColumns(PAD_INPUTS),
   ],
   stripFooting: [mark, ...ends, level('level', 'level'), quantity('width', 'length', 'width', 'null'), status, note],

@@ -108,7 +108,7 @@ export function GroundRoom() {
         </div>
         {chosen ? (
           <DrawingView
-            drawing={footingDrawing(chosen, brief.foundingDepth, units, 720, 300)}
+            drawing={footingDrawing(chosen, chosen.foundingDepth, units, 720, 300)}
             className="w-full max-h-[330px] shrink-0 border-t border-rule"
           />
         ) : null}

@@ -1,7 +1,7 @@
 import { columnElevation, END_CONDITIONS, END_WORDS, formatQuantity, STANDARDS } from '@plinth/core';
 import { AskedFields } from '../../../parts/AskedFields';
 import { DrawingView } from '../../../parts/DrawingView';
-import { NumberField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../../parts/fields';
+import { CheckField, NumberField, OptionalQuantityField, QuantityField, SelectField, TextField } from '../../../parts/fields';
 import { PlacesField } from '../../../parts/PlacesField';
 import { PanelHead } from '../../../parts/SidePanel';
 import { useProject } from '../../../project/context';
@@ -158,6 +158,20 @@ export function FootingForm({ item }: { item: Of<'footing'> }) {
           empty="as in Brief"
           commit={(bearing) => set({ bearing }, 'bearing')}
         />
+        <OptionalQuantityField
+          label="Founding depth"
+          kind="length"
+          value={body.foundingDepth}
+          empty="as in Brief"
+          commit={(foundingDepth) => set({ foundingDepth }, 'founding depth')}
+        />
+        <div className="self-end">
+          <CheckField
+            label="inside a heated building"
+            value={body.heated}
+            commit={(heated) => set({ heated }, heated ? 'inside a heated building' : 'frost may reach it')}
+          />
+        </div>
       </div>
       <AskedFields kind="footing" standard={STANDARDS[brief.family]} outline={null} values={body} commit={set} />
       <SelectField
