@@ -220,4 +220,28 @@ export const SYSTEMS: readonly Mutant[] = [
     wrong: 'return truss ? (last!.spans.get(id) ?? beamOf(truss)) : (beams.get(id) ?? null);',
     test: 'core/src/building/material.test.ts',
   },
+  {
+    point: '16',
+    fault: 'load widens all the way down a wall, whatever its family says',
+    file: core('takedown/wall/foot.ts'),
+    now: "spreadDepth === 'whole' ? from : Math.max(0, from - high / 2);",
+    wrong: "spreadDepth === 'whole' ? from : Math.max(0, from - 0 * high);",
+    test: 'core/src/takedown/wall/foot.test.ts',
+  },
+  {
+    point: '16',
+    fault: 'an angle of spread that was confirmed under other codes stays confirmed',
+    file: core('design/assumptions.ts'),
+    now: 'key: `spread-angle-${degreesOf(spreadAngle)}-${spreadDepth}`,',
+    wrong: "key: 'spread-angle',",
+    test: 'core/src/design/wallSpread.test.ts',
+  },
+  {
+    point: '16',
+    fault: 'the founding depth of a pad is not read',
+    file: core('design/footing.ts'),
+    now: 'depth: footing.foundingDepth ?? brief.foundingDepth,',
+    wrong: 'depth: brief.foundingDepth,',
+    test: 'core/src/design/foundingDepth.test.ts',
+  },
 ];
