@@ -1,5 +1,6 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import {
+  tributaryArea,
   wordOf,
   arrivalTotal,
   caseIn,
@@ -60,6 +61,22 @@ function columnsOf(list: readonly ByCase[], cases: LoadCases): [string, Column][
 function where(arrival: Arrival, units: 'SI' | 'US'): string {
   const at = (value: number) => formatQuantity(value, 'length', units, { figures: 3, bare: true });
   return arrival.shape.type === 'point' ? at(arrival.shape.at) : `${at(arrival.shape.from)}–${at(arrival.shape.to)}`;
+}
+
+/** The area of floors and roofs whose load a post, a wall or a footing takes. */
+function Tributary({ id }: { id: string }) {
+  const { building, computed, units } = useProject();
+  const areas = useMemo(() => tributaryArea(building, computed.takedown, id), [building, computed.takedown, id]);
+  if (areas.length === 0) return null;
+  const say = (area: number) => formatQuantity(area, 'floorArea', units, { figures: 3 });
+  const names = areas.map(({ level, area }) => `${building.levels.find((entry) => entry.id === level)?.body.name} ${say(area)}`);
+  return (
+    <p className="mt-1 text-[13px] text-soft">
+      Takes the load of {say(areas.reduce((sum, { area }) => sum + area, 0))} of floor and roof
+      {names.length > 1 ? `: ${names.slice(0, 6).join(', ')}${names.length > 6 ? ` and ${names.length - 6} levels more` : ''}` : ''}, by its
+      share of reactions.
+    </p>
+  );
 }
 
 /** What arrives at the selected member, from whom, case by case; what leaves, to whom; and why. */
@@ -125,6 +142,7 @@ export function LedgerPanel() {
       >
         {member?.section ? `${member.section} · ${member.grade}` : (member?.reason ?? footing?.reason ?? '')}
       </PanelHead>
+      {ledger.kind === 'beam' ? null : <Tributary id={ledger.id} />}
       <table className="grid-table mt-3 text-[13px]" aria-label="What arrives">
         {head('Arrives')}
         <tbody>
