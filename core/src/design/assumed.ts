@@ -60,7 +60,7 @@ export class AssumptionBook {
       this.open = 0;
       this.write(building, null, [STABILITY]);
       for (const id of building.hangers.keys()) this.write(building, id, [HANGER]);
-      building.walls.forEach((wall, id) => this.write(building, id, wallAssumptions(wall, building.brief.family)));
+      building.walls.forEach((wall, id) => this.write(building, id, wallAssumptions(wall, building.brief)));
       for (const id of building.stripFootings.keys()) this.write(building, id, [STRIP]);
       building.panels.forEach((panel, id) => this.write(building, id, panelAssumptions(panel)));
       for (const members of [building.beams, building.columns])
@@ -80,7 +80,7 @@ export class AssumptionBook {
       }
     };
     again(last.hangers, building.hangers, () => [HANGER]);
-    again(last.walls, building.walls, (wall) => wallAssumptions(wall, building.brief.family));
+    again(last.walls, building.walls, (wall) => wallAssumptions(wall, building.brief));
     again(last.stripFootings, building.stripFootings, () => [STRIP]);
     again(last.panels, building.panels, panelAssumptions);
     for (const part of ['beams', 'columns'] as const) {

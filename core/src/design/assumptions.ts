@@ -1,5 +1,6 @@
-import type { Panel, Wall } from '../building';
+import type { Brief, Panel, Wall } from '../building';
 import { profileOf, type Family } from '../family';
+import { formatQuantity } from '../quantity';
 
 interface Taken {
   readonly key: string;
@@ -28,7 +29,7 @@ function spreadAssumption({ spreadAngle, spreadDepth }: Wall, family: Family): T
 }
 
 /** What the takedown of a wall takes for true. */
-export function wallAssumptions(wall: Wall, family: Family): Taken[] {
+export function wallAssumptions(wall: Wall, { family, units }: Pick<Brief, 'family' | 'units'>): Taken[] {
   const list: Taken[] = [
     {
       key: 'not-designed',
@@ -39,7 +40,7 @@ export function wallAssumptions(wall: Wall, family: Family): Taken[] {
   if (!wall.weightGiven)
     list.push({
       key: 'weight',
-      text: `The wall weighs ${+(wall.weight * 1000).toFixed(2)} kN/m² of its face: a usual weight that nobody has typed.`,
+      text: `The wall weighs ${formatQuantity(wall.weight, 'areaLoad', units)} of its face: a usual weight that nobody has typed.`,
       reason:
         'Masonry above a beam is often the largest load that it carries. Look up its thickness, leaves and finishes, and type its weight.',
     });

@@ -42,7 +42,7 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
   if (ledger.arrivals.some(({ source }) => source.type === 'member' && source.member !== ledger.id) && beam.stiffBearing > 0)
     assume(
       'stiff-bearing',
-      `What stands on the beam bears over a stiff length of ${Math.round(beam.stiffBearing)} mm.`,
+      `What stands on the beam bears over a stiff length of ${quantitySaid(beam.stiffBearing, 'sectionLength', units)}.`,
       'A base plate or cap that spreads so far has to be there.',
     );
   for (const { key, text, reason } of askedAssumptions(standard, 'beam', beam, outlineOf(beam.section))) assume(key, text, reason);

@@ -7,7 +7,7 @@ import { BARS, concrete as concreteById, REINFORCEMENT } from '../material';
 import { findSection, isSection } from '../section';
 import { byRule, compare, governing, Sheet, unproven, worstVerdict, type Assumption, type Check } from '../sheet';
 import type { PadStrength } from '../standard';
-import type { MemberLedger } from '../takedown';
+import { quantitySaid, type MemberLedger } from '../takedown';
 import { recordAxial } from './axialSheet';
 import type { Context } from './context';
 import { FIXING, fixedEndChecks } from './fixedEnds';
@@ -246,7 +246,7 @@ export function designFooting(context: Context, id: string, record = false): { d
       key: 'outline',
       text: outline.known
         ? 'Load enters the pad through the outline of the column; a base plate is not counted.'
-        : 'Nothing with a section stands on the pad: an outline of 200 mm square is taken.',
+        : `Nothing with a section stands on the pad: an outline ${quantitySaid(UNKNOWN_OUTLINE.width, 'sectionLength', brief.units)} square is taken.`,
       reason: 'Smaller than a base plate would be, so conservative for bending and punching.',
     },
     frostAssumption(footing, ground.depth, brief.units),
@@ -354,6 +354,7 @@ export function designFooting(context: Context, id: string, record = false): { d
           ...ruleOfThumbPad(
             { load: service.force, width: Math.max(size.width, size.length), column: Math.min(outline.width, outline.depth), thickness },
             inner?.scope('Thickness'),
+            brief.units,
           ),
         );
         return { ...size, thickness, checks, bars: null };
@@ -410,7 +411,10 @@ export function designFooting(context: Context, id: string, record = false): { d
         }
       }
     }
-    if (!trial) return nothing(`The soil cannot carry it: even a pad of ${LARGEST / 1000} m presses harder than allowed.`);
+    if (!trial)
+      return nothing(
+        `The soil cannot carry it: even a pad of ${quantitySaid(LARGEST, 'length', brief.units)} presses harder than allowed.`,
+      );
     if (record) {
       sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}.`);
       for (const assumption of assumptions) sheet.assume(assumption.key, assumption.text, assumption.reason);

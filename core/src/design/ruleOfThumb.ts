@@ -1,3 +1,4 @@
+import { formatQuantity, type UnitSystem } from '../quantity';
 import { byRule, compare, unproven, type Check, type Sheet } from '../sheet';
 
 /** Limits within which the rule of thumb may be used. N, mm. */
@@ -7,18 +8,24 @@ export const RULE_OF_THUMB = { greatestLoad: 120_000, greatestWidth: 1300, least
  * Plain concrete pad of a small house: as thick as it projects (load spreads at 45 degrees), and never under 150 mm. No bars.
  * A rule of thumb, not a code check: for a concentric service load up to 120 kN and pads up to 1.3 m wide.
  * @param load service load, N
+ * @param units in which its limits are said
  */
 export function ruleOfThumbPad(
   { load, width, column, thickness }: { load: number; width: number; column: number; thickness: number },
   sheet?: Sheet,
+  units: UnitSystem = 'SI',
 ): Check[] {
   const clause = byRule('rule of thumb, small houses');
   const { greatestLoad, greatestWidth, leastThickness } = RULE_OF_THUMB;
+  const [mostLoad, mostWidth] = [
+    formatQuantity(greatestLoad, 'force', units, { figures: 3 }),
+    formatQuantity(greatestWidth, 'length', units, { figures: 2 }),
+  ];
   const outside =
     load > greatestLoad
-      ? `the load is above ${greatestLoad / 1000} kN`
+      ? `the load is above ${mostLoad}`
       : width > greatestWidth
-        ? `the pad is wider than ${greatestWidth / 1000} m`
+        ? `the pad is wider than ${mostWidth}`
         : load <= 0
           ? 'no compression reaches the pad'
           : null;
@@ -34,7 +41,9 @@ export function ruleOfThumbPad(
     ];
   const needed = Math.max((width - column) / 2, leastThickness);
   if (sheet) {
-    sheet.note('Rule of thumb for small houses: plain concrete, load spread at 45 degrees; up to 120 kN and 1.3 m. Not a code check.');
+    sheet.note(
+      `Rule of thumb for small houses: plain concrete, load spread at 45 degrees; up to ${mostLoad} and ${mostWidth}. Not a code check.`,
+    );
     sheet.given('B', width, 'length', 'larger side of the pad');
     sheet.given('c', column, 'sectionLength', 'outline of the column, smaller side');
     sheet.given('h', thickness, 'sectionLength', 'thickness');

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { defaultBrief, item, type Item } from '../building';
+import { defaultBrief, item, type Beam, type Item } from '../building';
 import { ebbwickSailLoft, quillfernToolLibrary } from '../exchange';
 import type { Entry } from '../sheet';
+import { why, type Cause } from '../takedown';
 import { runTool, TOOLS } from '../tool';
 import { contextOf } from './context';
 import { computeProject, ProjectEngine, sheetFor } from '.';
@@ -54,12 +55,75 @@ const toolSheets = [...TOOLS.values()].map((tool) => ({ where: tool.id, entries:
 const quillfern = sheetsOf(quillfernToolLibrary());
 const all = [...quillfern, ...sheetsOf(ebbwickSailLoft()), ...toolSheets];
 
-const METRIC = /\d ?(mm|cm|m|kN|kNm|MPa|kPa|kg)\b/;
+const METRIC = /\d ?(mm|cm|m|kN|kNm|MPa|kPa|kg)\b|\d ?(m²|kN\/m²)/;
 
 describe('sheets', () => {
   it('of a US project name no metric value', () => {
     const said = quillfern.flatMap(({ where, entries }) => textsOf(entries, where));
     expect(said.length).toBeGreaterThan(5000);
+    expect(said.filter(({ text }) => METRIC.test(text))).toEqual([]);
+  });
+  it('of a US project name none where more is said than in Quillfern: assumptions, refusals, loose ends and reasons', () => {
+    // posts on beams with a stiff bearing, walls that nobody weighed, pads by the rule of thumb and beyond it, and beneath what has no section; a
+    // panel that reaches past what carries it
+    const items = quillfernToolLibrary().map((one, i): Item => {
+      if (one.kind === 'beam') return { ...one, body: { ...one.body, stiffBearing: 200, restraint: 'supports' } };
+      if (one.kind === 'column') return i % 3 === 0 ? ({ ...one, body: { ...one.body, section: null } } as Item) : one;
+      if (one.kind === 'footing') return { ...one, body: { ...one.body, method: 'ruleOfThumb', heated: i % 2 === 0, foundingDepth: 900 } };
+      return one;
+    });
+    const level = items.find(({ kind }) => kind === 'level')!.id;
+    const beam = items.find(({ kind }) => kind === 'beam')!;
+    const ground = items.filter(({ kind }) => kind === 'level').at(-1)!.id;
+    const corner = { x: 90_000, y: 90_000 };
+    const more: Item[] = [
+      item('wall', 'alone', {
+        mark: 'AW',
+        from: corner,
+        to: { x: 95_000, y: 90_000 },
+        base: ground,
+        top: level,
+        by: null,
+        weight: 0.004,
+        weightGiven: false,
+      }),
+      item('hanger', 'rod', {
+        mark: 'RD',
+        at: (beam.body as Beam).from,
+        top: (beam.body as Beam).level,
+        base: ground,
+        by: beam.id,
+        ownWeight: 0.1,
+      }),
+      item('footing', 'weak', { mark: 'WK', at: corner, level: ground, bearing: 0.005 }),
+      item('footing', 'small', { mark: 'SM', at: { x: 80_000, y: 0 }, level: ground, method: 'ruleOfThumb' }),
+      item('load', 'light', { label: 'light', on: 'small', type: 'point', nature: 'permanent', force: 20e3 }),
+      item('load', 'heavy', { label: 'heavy', on: 'weak', type: 'point', nature: 'permanent', force: 90e6 }),
+    ];
+    const project = computeProject([...items, ...more]);
+    const assumed = [...project.assumptions.values()].flat().flatMap(({ key, text, reason }) => [
+      { where: key, text },
+      { where: key, text: reason },
+    ]);
+    const ends = project.looseEnds.flatMap(({ key, title, why: reason, remedy }) =>
+      [title, reason, remedy].map((text) => ({ where: key, text })),
+    );
+    const causes = (list: readonly Cause[], where: string): Said[] =>
+      list.flatMap(({ label, detail, causes: inner }) => [{ where, text: label }, { where, text: detail }, ...causes(inner, where)]);
+    const tree = [...project.takedown.members.keys()].flatMap((id) => causes(why(project.building, project.takedown, id, null), id));
+    const sheets = sheetsOf([...items, ...more]).flatMap(({ where, entries }) => textsOf(entries, where));
+    const said = [...assumed, ...ends, ...tree, ...sheets];
+    for (const part of [
+      'bears over a stiff length of 7',
+      'square is taken',
+      'that nobody has typed',
+      'Rule of thumb for small houses',
+      'even a pad of',
+    ])
+      expect(
+        said.some(({ text }) => text.includes(part)),
+        part,
+      ).toBe(true);
     expect(said.filter(({ text }) => METRIC.test(text))).toEqual([]);
   });
   it('use the words of the field: no name of the program stands on one', () => {

@@ -2,22 +2,23 @@ import { formatQuantity, type UnitSystem } from '../quantity';
 import type { LooseEnd } from './ledger';
 
 /** Kinds of quantities that loose ends speak of. */
-type Written = 'length' | 'sectionLength' | 'force' | 'lineLoad';
+type Written = 'length' | 'sectionLength' | 'floorArea' | 'force' | 'lineLoad';
 
 /**
  * A quantity in the text of a loose end, until it is known in which units the project is written: what is found on a level is kept when they change.
- * @param value mm, N, or N/mm
+ * @param value mm, mm2, N, or N/mm
  */
 export const quantityIn = (value: number, kind: Written): string => `{{${kind} ${value}}}`;
 
 export const lengthIn = (mm: number): string => quantityIn(mm, 'length');
 
-const QUANTITY = /\{\{(length|sectionLength|force|lineLoad) (-?[\d.]+(?:e[+-]?\d+)?)\}\}/g;
+const QUANTITY = /\{\{(length|sectionLength|floorArea|force|lineLoad) (-?[\d.]+(?:e[+-]?\d+)?)\}\}/g;
 
 /** Decimals of SI units: places are named to the centimetre, gaps to the millimetre. */
 const METRIC: Readonly<Record<Written, (value: number) => string>> = {
   length: (mm) => `${(mm / 1000).toFixed(2)} m`,
   sectionLength: (mm) => `${Math.round(mm)} mm`,
+  floorArea: (mm2) => `${(mm2 / 1e6).toFixed(2)} m²`,
   force: (newtons) => `${(newtons / 1000).toFixed(2)} kN`,
   lineLoad: (load) => `${load.toFixed(1)} kN/m`,
 };

@@ -6,7 +6,7 @@ import { withOneMore } from './few';
 import { Brought, type Landed } from './landed';
 import { scaled, type LooseEnd, type Source } from './ledger';
 import { shapeForce, shapeMoment, type ArrivalShape } from './shape';
-import { lengthIn } from './inUnits';
+import { lengthIn, quantityIn } from './inUnits';
 import { LooseEnds } from './looseEnd';
 import type { Bearing, PanelSharing } from './panel/share';
 import { sharePanel, sharePatch } from './panel/sharePanel';
@@ -152,7 +152,7 @@ class Weighing {
       this.ends.add(
         'panel-edge',
         place ? `${place}:${reason}` : reason,
-        `${title}: ${(region.area / 1e6).toFixed(2)} m² ${REASONS[reason].title}`,
+        `${title}: ${quantityIn(region.area, 'floorArea')} ${REASONS[reason].title}`,
         `${REASONS[reason].why}${where}. Its load lands nowhere.`,
         REASONS[reason].remedy,
         scaled(carried.byCase, region.area),
@@ -166,7 +166,7 @@ class Weighing {
       this.ends.add(
         'unshared',
         place,
-        `${title}: ${(force / 1e6).toFixed(2)} m² could not be shared`,
+        `${title}: ${quantityIn(force, 'floorArea')} could not be shared`,
         'The shares of what carries it do not add up to its area: its outline or its openings are not what they seem.',
         'Draw its corners in order, and openings inside it that do not touch.',
         scaled(carried.byCase, force),

@@ -1,5 +1,6 @@
 import { areaLoads, type BuildUp } from '../load';
 import type { Building } from '../building';
+import { formatQuantity } from '../quantity';
 import { scaled, type ByCase, type Takedown } from './ledger';
 import { shapeForce } from './shape';
 
@@ -45,7 +46,7 @@ export function why(building: Building, takedown: Takedown, member: string, leav
       const panel = building.panels.get(source.panel)!;
       return {
         ...base,
-        detail: `${(share / 1e6).toFixed(2)} m² of ${panel.mark}`,
+        detail: `${formatQuantity(share, 'floorArea', building.brief.units, { figures: 3 })} of ${panel.mark}`,
         causes: layersOf(building.buildUps.get(panel.buildUp)!, panel.pitch, share),
       };
     }
