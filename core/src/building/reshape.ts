@@ -1,6 +1,7 @@
 import polygonClipping, { type Polygon } from 'polygon-clipping';
 import { BadInput } from '../error';
 import { planLength, pointAlong, project } from './building';
+import { broughtConnections, splitConnections, togetherConnections } from './connection';
 import type { ExtraLoad, Item, PlanPoint, Truss } from './item';
 import type { LineItem } from './geometry';
 import { areaOf, pointsOf, ringOf } from './region';
@@ -122,15 +123,17 @@ function memberPieces(item: Exclude<LineItem, { kind: 'gridline' }>, at: number,
 }
 
 /** What a beam has as well as a truss. */
-type Span = Pick<Truss, 'from' | 'to' | 'supports' | 'hinges' | 'stretches' | 'strips' | 'measured'>;
+type Span = Pick<Truss, 'from' | 'to' | 'supports' | 'connections' | 'hinges' | 'stretches' | 'strips' | 'measured'>;
 
 /** What the two pieces of a beam or truss have of the whole. */
-function spanPieces({ from, to, supports, hinges, strips, ...whole }: Span, at: number, middle: PlanPoint): [Span, Span] {
+function spanPieces({ from, to, supports, connections, hinges, strips, ...whole }: Span, at: number, middle: PlanPoint): [Span, Span] {
+  const [first, second] = splitConnections(connections);
   return [
     {
       from,
       to: middle,
       supports: supports.filter((support) => support.at <= at),
+      connections: first,
       hinges: hinges.filter((place) => place <= at),
       stretches: stretches(whole.stretches, 0, at),
       strips: stripsBetween(strips, 0, at),
@@ -140,6 +143,7 @@ function spanPieces({ from, to, supports, hinges, strips, ...whole }: Span, at: 
       from: middle,
       to,
       supports: supports.filter((support) => support.at > at).map((support) => ({ ...support, at: support.at - at })),
+      connections: second,
       hinges: hinges.filter((place) => place > at).map((place) => place - at),
       stretches: stretches(whole.stretches, at, Infinity),
       strips: stripsBetween(strips, at, Infinity),
@@ -229,6 +233,14 @@ export function joinLines(a: LineItem, b: LineItem, reach: number, loads: readon
       body: {
         ...body,
         supports: kept.sort((x, y) => x.at - y.at),
+        connections: togetherConnections(
+          broughtConnections(a.body.connections, { atStart: low >= 0, atEnd: high <= length, turned: false }),
+          broughtConnections(b.body.connections, {
+            atStart: turned ? high > length : low < 0,
+            atEnd: turned ? low < 0 : high > length,
+            turned,
+          }),
+        ),
         hinges: bothPlaces(a.body.hinges, b.body.hinges),
         ...(a.kind === 'beam' &&
           b.kind === 'beam' && {

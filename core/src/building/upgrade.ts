@@ -1,14 +1,17 @@
 import type { z } from 'zod';
-import { ITEM_SCHEMAS, type Item, type ItemKind } from './item';
+import { contactsOf } from './connection';
+import { ITEM_SCHEMAS, type Item, type ItemKind, type PlanPoint } from './item';
+import { newBeamConnection, saysHeld } from './schema/connection';
 
 /**
  * Version of the model in which items are written today. Items, entries of the journal and project files carry the version in which they
  * were written, and are brought up to this one when they are read: here, and nowhere else.
  *
  * 1: bodies as they came, unknown fields dropped without a word. 2: unknown fields are refused by name when they are typed or sent. 3: loads may belong to
- * an action of the project. 4: members say what they are made of; a truss is a kind of its own, no role of a beam.
+ * an action of the project. 4: members say what they are made of; a truss is a kind of its own, no role of a beam. 5: what is said of a connection that was
+ * found stands under what it joins, no longer under the place where it was.
  */
-export const MODEL_VERSION = 4;
+export const MODEL_VERSION = 5;
 
 /** An item as it is stored: its kind is one of its version. */
 interface Stored {
@@ -54,9 +57,26 @@ function byItsKind({ kind, body: { role, ...body } }: Stored): Stored {
   return { kind: 'truss', body: Object.fromEntries(OF_TRUSS.flatMap((field) => (field in body ? [[field, body[field]]] : []))) };
 }
 
+type Supports = readonly { readonly at: number; readonly by: string | null }[];
+
+/** What was said of the supports of a beam that are found is said of its connections. */
+function saidOfConnections({ kind, body }: Stored): Stored {
+  const { supportsFound, supports, from, to } = body as { supportsFound?: boolean; supports?: Supports; from: PlanPoint; to: PlanPoint };
+  if (!supportsFound || !supports || supports.length === 0) return { kind, body };
+  const places = [...supports].sort((a, b) => a.at - b.at);
+  const contacts = contactsOf(places, Math.hypot(to.x - from.x, to.y - from.y));
+  const connections = places.flatMap(({ at: _, by, ...said }, i) => {
+    if (by === null) return [];
+    const one = newBeamConnection({ ...said, to: by, ...contacts[i]! });
+    return saysHeld(one) ? [one] : [];
+  });
+  return { kind, body: { ...body, supports: [], connections } };
+}
+
 const UPGRADES: readonly Upgrade[] = [
   { to: 3, item: ({ kind, body }) => ({ kind, body: kind === 'buildUp' ? { ...body, variable: inUsualCases(body['variable']) } : body }) },
   { to: 4, item: (stored) => (stored.kind === 'beam' ? byItsKind(stored) : stored) },
+  { to: 5, item: (stored) => (stored.kind === 'beam' || stored.kind === 'truss' ? saidOfConnections(stored) : stored) },
 ];
 
 /** Completes a value with the fields that have a value when nothing is typed; the same value when none is missing. */

@@ -1,5 +1,5 @@
 import type { OffAxisBearing } from '../analysis';
-import type { Building, Column } from '../building';
+import { contactsOf, planLength, saidOf, type Beam, type BeamConnection, type Building, type Column } from '../building';
 import type { Section } from '../section';
 import type { Standard } from '../standard';
 import type { MemberLedger, Takedown } from '../takedown';
@@ -46,7 +46,8 @@ export function sideBeams(building: Building, takedown: Takedown, standard: Stan
     const acrossDepth = ux * cos + uy * sin;
     const intoFlange = Math.abs(alongDepth) >= Math.abs(acrossDepth);
     const side = Math.sign(intoFlange ? alongDepth : acrossDepth);
-    const eccentricity = faceDistance(section, intoFlange) + standard.steel.nominalEccentricity.beyondFace;
+    const said = connectionSaid(beam, source.leave);
+    const eccentricity = said?.eccentricity ?? faceDistance(section, intoFlange) + standard.steel.nominalEccentricity.beyondFace;
     const share = shareBelow(building, column, id, beam.level);
     found.push({
       arrival: index,
@@ -60,6 +61,13 @@ export function sideBeams(building: Building, takedown: Takedown, standard: Stan
     });
   });
   return found;
+}
+
+/** What is said of the connection of a beam at one of its supports. */
+function connectionSaid(beam: Beam, support: number): BeamConnection | undefined {
+  if (beam.connections.length === 0) return undefined;
+  const { by } = beam.supports[support]!;
+  return saidOf(beam.connections, by, contactsOf(beam.supports, planLength(beam))[support]!);
 }
 
 /** From the axis to the face that a beam meets, mm: the flange's outer face, the web of an open shape, the wall of a hollow one. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { item } from '../building';
+import { newBeamConnection, item } from '../building';
 import type { Family } from '../family';
 import { isCheck, audit } from '../sheet';
 import { evaluate } from '../sheet/evaluate.test.data';
@@ -58,9 +58,12 @@ describe('a beam that is fixed to a column', () => {
     const rows = (fixed: boolean) => engine.run(balcony(fixed)).designs.member('C1')!.results[0]!.checks.filter(isCheck(FIXING.id)).length;
     expect([rows(true), rows(false), rows(true)]).toEqual([1, 0, 1]);
   });
-  it('supports that are found take how they are held from those that were said to be', () => {
+  it('supports that are found take how they are held from what is said of their connections', () => {
+    const connections = [newBeamConnection({ to: 'C1', end: 'start', fixed: true })];
     const items = balcony(true).map((entry) =>
-      entry.id === 'K1' && entry.kind === 'beam' ? { ...entry, body: { ...entry.body, supportsFound: true } } : entry,
+      entry.id === 'K1' && entry.kind === 'beam'
+        ? { ...entry, body: { ...entry.body, supportsFound: true, supports: [], connections } }
+        : entry,
     );
     const project = computeProject(items);
     expect(project.building.beams.get('K1')!.supports).toMatchObject([{ by: 'C1', fixed: true }]);

@@ -1,5 +1,15 @@
 import { BeamModel, ColumnModel, type EndForces, type EndSet } from '../analysis';
-import { markOf } from '../building';
+import {
+  connectionKey,
+  contactsOf,
+  markOf,
+  planLength,
+  saidOf,
+  type BeamConnection,
+  type Building,
+  type Contact,
+  type PostConnection,
+} from '../building';
 import { actingName, type Combination } from '../load';
 import { formatQuantity } from '../quantity';
 import type { Sheet } from '../sheet';
@@ -12,8 +22,12 @@ import { stiffnessBy } from './stiffness';
 
 /** What a beam hands to one of its supports, or a column to what it stands on, for the connection there: sets of forces that act at once, each the largest of something. */
 export interface SupportForces {
+  /** Name of the connection; null: nothing takes it there. */
+  readonly key: string | null;
   /** Mark of what takes it; null: nothing does. */
   readonly by: string | null;
+  /** Mark of the joint that is chosen for it; empty: none. */
+  readonly joint: string;
   /** mm from the start of the beam; 0 of a column. */
   readonly at: number;
   readonly sets: readonly { readonly combination: string; readonly forces: EndForces }[];
@@ -27,6 +41,24 @@ function modelOf({ building, takedown, standard }: Context, id: string): BeamMod
 const columnModelOf = ({ building, takedown }: Context, id: string): ColumnModel =>
   new ColumnModel(takedown.members.get(id)!, [], building.cases, null);
 
+const FOOT: Contact = { end: 'foot', contact: 1 };
+
+/** A connection by its name, what takes it, and the joint that is chosen for it. */
+function named(
+  building: Building,
+  id: string,
+  by: string | null,
+  contact: Contact,
+  said: readonly (BeamConnection | PostConnection)[],
+): Pick<SupportForces, 'key' | 'by' | 'joint'> {
+  if (by === null) return { key: null, by: null, joint: '' };
+  return {
+    key: connectionKey(id, by, contact),
+    by: markOf(building, by),
+    joint: saidOf<BeamConnection | PostConnection>(said, by, contact)?.joint ?? '',
+  };
+}
+
 /** Forces of a beam at each of its supports, or of a column at its foot, by the combinations for strength; imposed load is not reduced. None where it cannot be solved. */
 export function supportForces(context: Context, id: string, philosophy: Philosophy = context.philosophy): SupportForces[] {
   const { building } = context;
@@ -37,13 +69,15 @@ export function supportForces(context: Context, id: string, philosophy: Philosop
   const told = ({ loading, forces }: EndSet) => ({ combination: loading.combination.name, forces });
   if (ledger.kind === 'column') {
     const { to } = ledger.leaves[0]!;
-    return [{ by: to === null ? null : markOf(building, to), at: 0, sets: columnModelOf(context, id).footSets(strength).map(told) }];
+    const joined = { ...named(building, id, to, FOOT, building.columns.get(id)!.connections), at: 0 };
+    return [{ ...joined, sets: columnModelOf(context, id).footSets(strength).map(told) }];
   }
   if (!beam) return [];
   try {
     const model = modelOf(context, id);
+    const contacts = contactsOf(beam.supports, planLength(beam));
     return beam.supports.map(({ by, at }, i) => ({
-      by: by === null ? null : markOf(building, by),
+      ...named(building, id, by, contacts[i]!, beam.connections),
       at,
       sets: model.endSets(i, strength).map(told),
     }));

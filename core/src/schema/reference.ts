@@ -12,6 +12,18 @@ export function refersTo(kinds: readonly string[], what: string) {
   return schema;
 }
 
+const LOOSE = new WeakSet<z.ZodType>();
+
+/** The id of another item that may be gone: what is said under it is then a loose end, and keeps nobody from taking the other away. */
+export function mayBeGone(what: string) {
+  const schema = id.describe(what);
+  LOOSE.add(schema);
+  return schema;
+}
+
+/** Whether a field holds an id of an item that may be gone. */
+export const isLoose = (schema: z.ZodType): boolean => LOOSE.has(schema);
+
 /** A field of a schema that refers to items: its path, `*` for each entry of a list. */
 export interface ReferenceField {
   readonly path: readonly string[];

@@ -33,7 +33,9 @@ export class LevelState {
     this.#panels = panels;
     this.landings = old?.landings ?? new Map();
     this.panelEnds = old?.panelEnds ?? NONE;
-    this.doubts = supports.doubts === old?.supports.doubts ? old.doubts : supports.doubts.map(doubtEnd);
+    const { doubts, postDoubts } = supports;
+    const same = doubts === old?.supports.doubts && postDoubts === old.supports.postDoubts;
+    this.doubts = same ? old.doubts : [...doubts, ...postDoubts].map(doubtEnd);
     this.kept = new Set(old && [old.supports.beams, old.supports.posts, old.supports.walls]);
   }
 

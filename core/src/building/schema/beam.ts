@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { BEAM_INPUTS, fieldsOf } from '../../input';
 import { quantity } from '../../quantity';
+import { beamConnectionSchema, held } from './connection';
 import { BEARERS, locked, mark, measured, note, onLevel, pointSchema, reduction, status, supportsFound } from './common';
 import { madeOf } from './material';
 import { refersTo, text } from '../../schema';
@@ -20,18 +21,7 @@ const stripSchema = z.strictObject({
 const beamSupportSchema = z.strictObject({
   at: quantity('length', 'from the start of the beam', { min: 0 }),
   by: refersTo([...BEARERS, 'hanger'], 'the member that it rests on, or hangs from').nullable(),
-  holdsDown: z.boolean().default(false).describe('true when the connection can hold the beam down'),
-  fixed: z
-    .boolean()
-    .default(false)
-    .describe('true when the connection holds the beam against turning: the moment goes into what it rests on'),
-  spring: quantity('lineLoad', 'force per length under which it goes down', { above: 0 })
-    .nullable()
-    .default(null)
-    .describe('force per length under which it goes down; null: it does not'),
-  settlement: quantity('sectionLength', 'how far it sinks below the others, downward')
-    .default(0)
-    .describe('how far it may sink below the other supports, downward; of one on a spring its foot. Read with the sign'),
+  ...held,
 });
 
 const stretchSchema = z.strictObject({
@@ -56,7 +46,12 @@ const spanning = {
   supports: z
     .array(beamSupportSchema)
     .max(60)
-    .describe('where it rests, and on what; when supports are found, only how each is held, yields or sinks is read here'),
+    .describe('where it rests, on what, and how that holds it; only of a beam whose supports are named'),
+  connections: z
+    .array(beamConnectionSchema)
+    .max(60)
+    .default([])
+    .describe('what is said of its connections, each under what it joins; how it is held is said here only where its supports are found'),
   hinges: z
     .array(quantity('length', 'from the start of the beam', { min: 0 }))
     .max(40)

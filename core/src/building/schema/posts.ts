@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { quantity } from '../../quantity';
+import { postConnectionSchema } from './connection';
 import { BEARERS, locked, mark, note, onLevel, pointSchema, reduction, status, supportsFound } from './common';
 import { refersTo } from '../../schema';
 import { madeOf } from './material';
@@ -20,6 +21,7 @@ export const columnSchema = madeOf({
   top: onLevel('level that it reaches'),
   supportsFound,
   by: refersTo(BEARERS, 'what it stands on').nullable(),
+  connections: z.array(postConnectionSchema).max(20).default([]).describe('what is said of the connection at its foot'),
   ownWeight: quantity('lineLoad', 'own weight; of steel an allowance while no section is chosen', { min: 0 }),
   factorY: z.number().min(0.5).max(10).default(1).describe('effective length over storey height, buckling about the major axis'),
   factorZ: z.number().min(0.5).max(10).default(1).describe('effective length over storey height, buckling about the minor axis'),
@@ -45,6 +47,7 @@ export const hangerSchema = z.strictObject({
   base: onLevel('level of what it carries'),
   supportsFound,
   by: refersTo(BEARERS, 'the beam above that it hangs from').nullable(),
+  connections: z.array(postConnectionSchema).max(20).default([]).describe('what is said of the connection at its head'),
   ownWeight: quantity('lineLoad', 'own weight', { min: 0 }),
   status,
   note,

@@ -83,7 +83,7 @@ function panel(
 }
 
 /** What stands on the plan is found to rest on what lies beneath it. */
-const found = { supportsFound: true, supports: [] as { at: number; by: string; holdsDown: boolean }[] };
+const found = { supportsFound: true, supports: [] };
 const stands = { supportsFound: true, by: null } as const;
 
 const gridlines = [
@@ -104,9 +104,10 @@ const trusses = (['A', 'B', 'C', 'D'] as const).map((line, i) =>
     to: at(line, 3),
     ownWeight: '0.95 kN/m',
     supportsFound: true,
-    supports: [
-      { at: 0, by: `P${2 * i + 1}`, holdsDown: true },
-      { at: 9000, by: `P${2 * i + 2}`, holdsDown: true },
+    supports: [],
+    connections: [
+      { to: `P${2 * i + 1}`, end: 'start', holdsDown: true },
+      { to: `P${2 * i + 2}`, end: 'end', holdsDown: true },
     ],
     note: i >= 2 ? 'Carries the gallery on rods.' : '',
   }),
@@ -253,9 +254,10 @@ const loft: Item[] = [
     section: 'UB 305x165x46',
     ownWeight: '0.5 kN/m',
     supportsFound: true,
-    supports: [
-      { at: 0, by: 'C-C1', holdsDown: true },
-      { at: '9 m', by: 'C-C3', holdsDown: true },
+    supports: [],
+    connections: [
+      { to: 'C-C1', end: 'start', holdsDown: true },
+      { to: 'C-C3', end: 'end', holdsDown: true },
     ],
     restraint: 'floor',
   }),
@@ -267,9 +269,10 @@ const loft: Item[] = [
     section: 'UB 305x165x46',
     ownWeight: '0.5 kN/m',
     supportsFound: true,
-    supports: [
-      { at: 0, by: 'C-D1', holdsDown: true },
-      { at: '9 m', by: 'C-D3', holdsDown: true },
+    supports: [],
+    connections: [
+      { to: 'C-D1', end: 'start', holdsDown: true },
+      { to: 'C-D3', end: 'end', holdsDown: true },
     ],
     restraint: 'floor',
   }),

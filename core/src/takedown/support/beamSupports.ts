@@ -1,6 +1,7 @@
 import type { Beam, PlanPoint } from '../../building';
 import { lengthIn } from '../inUnits';
-import { FIRM, type Bearer, type SupportDoubt } from './found';
+import type { Bearer, SupportDoubt } from './found';
+import { heldAs } from './saidConnections';
 import { crossing, endToEnd, nearest, overlap } from './line';
 import type { OnLine } from './levelPlan';
 import type { LevelFinders } from './finders';
@@ -62,58 +63,18 @@ export function findBeamSupports(
   }
   bearOnTips(beams, found, tips, reach);
   const doubts = decideCrossings(beams, found, crossings, reach);
-  doubts.push(...lostFixings(beams, found, reach));
   const supports = new Map<string, Bearer[]>();
   for (let i = 0; i < beams.length; i += 1) {
     const candidates = found[i];
     if (!candidates) continue;
-    const { id, body } = beams[i]!;
+    const { id, body, line } = beams[i]!;
+    const held = heldAs(body, candidates, line.length);
     supports.set(
       id,
-      candidates.map(({ at, by, rule }) => {
-        return { by, at, rule, ...heldAs(body, by, at, reach) };
-      }),
+      candidates.map(({ at, by, rule }, n) => ({ by, at, rule, ...held[n]! })),
     );
   }
   return { supports, doubts };
-}
-
-const LOOSE = { holdsDown: false, ...FIRM } as const;
-
-const isSaid = (support: Beam['supports'][number], by: string, at: number, reach: number) =>
-  support.by === by && Math.abs(support.at - at) <= 2 * reach;
-
-/** What was said of a support beside that it holds down; empty: nothing. */
-const saidOf = ({ fixed, spring, settlement }: Beam['supports'][number]): string =>
-  [...(fixed ? ['to be fixed'] : []), ...(spring !== null ? ['to yield'] : []), ...(settlement !== 0 ? ['to sink'] : [])].join(' and ');
-
-/** Supports that somebody said are fixed, yield or sink, and that are not found where they were: the beam would do otherwise there without a word. */
-function lostFixings(beams: readonly OnLine<Beam>[], found: readonly (readonly Candidate[] | null)[], reach: number): SupportDoubt[] {
-  return beams.flatMap(({ id, body }, i) => {
-    const candidates = found[i];
-    if (!candidates || body.supports.length === 0) return [];
-    return body.supports
-      .filter((support) => saidOf(support) !== '' && !candidates.some(({ by, at }) => isSaid(support, by, at, reach)))
-      .map((support): SupportDoubt => ({
-        kind: 'unfixed',
-        item: id,
-        title: `${body.mark} was said ${saidOf(support)} at ${lengthIn(support.at)}, and what it rested on is not found there`,
-        why: 'It was moved, or what carries it was: it is calculated as if nobody had said so.',
-        remedy: 'Say again in its form how its supports hold it.',
-      }));
-  });
-}
-
-/** A found support is held down, fixed, yields or sinks as the person said of this support. */
-function heldAs(beam: Beam, by: string, at: number, reach: number): Omit<Bearer, 'by' | 'at' | 'rule'> {
-  if (beam.supports.length === 0) return LOOSE;
-  const said = beam.supports.filter((support) => isSaid(support, by, at, reach));
-  return {
-    holdsDown: said.some(({ holdsDown }) => holdsDown),
-    fixed: said.some(({ fixed }) => fixed),
-    spring: said.find(({ spring }) => spring !== null)?.spring ?? null,
-    settlement: said.find(({ settlement }) => settlement !== 0)?.settlement ?? 0,
-  };
 }
 
 interface Post {

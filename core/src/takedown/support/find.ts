@@ -1,8 +1,11 @@
 import { beamDoubts, findBeamSupports, neighboursOf } from './beamSupports';
 import { findPosts, findWallFeet } from './feet';
 import { levelFinders, type LevelFinders } from './finders';
-import { NAMED, type Bearer, type FoundSupports } from './found';
+import { NAMED, type Bearer, type FoundSupports, type SupportDoubt } from './found';
 import type { LevelPlan } from './levelPlan';
+import { beamConnectionDoubts, lostConnections } from './saidConnections';
+
+const NO_DOUBTS: readonly SupportDoubt[] = [];
 
 /** What each part of the supports is found from: as long as these lists are the very same, so is the part. */
 const LOOKS_AT = {
@@ -26,12 +29,19 @@ export function findSupports(
   let made: LevelFinders | null = null;
   const finders = () => (made ??= levelFinders(level));
   const { beams, doubts } = keeps('beams') ? old!.supports : findBeams(level, finders(), reach);
-  return {
-    beams,
-    posts: keeps('posts') ? old!.supports.posts : findPosts(level, finders(), reach),
-    walls: keeps('walls') ? old!.supports.walls : findWallFeet(level, finders(), reach),
-    doubts,
-  };
+  const { posts, postDoubts } = keeps('posts') ? old!.supports : foundPosts(level, finders(), reach);
+  const walls = keeps('walls') ? old!.supports.walls : findWallFeet(level, finders(), reach);
+  return { beams, posts, walls, doubts, postDoubts };
+}
+
+function foundPosts(level: LevelPlan, finders: LevelFinders, reach: number): Pick<FoundSupports, 'posts' | 'postDoubts'> {
+  const posts = findPosts(level, finders, reach);
+  const postDoubts = [...level.columnsAbove, ...level.hangersAbove].flatMap((post) => {
+    if (post.body.connections.length === 0) return [];
+    const end = 'beamsBear' in post.body ? 'foot' : 'head';
+    return lostConnections(level, post, (said) => said.to === posts.get(post.id)?.by && said.end === end && said.contact === 1);
+  });
+  return { posts, postDoubts: postDoubts.length === 0 ? NO_DOUBTS : postDoubts };
 }
 
 function findBeams(level: LevelPlan, finders: LevelFinders, reach: number): Pick<FoundSupports, 'beams' | 'doubts'> {
@@ -44,5 +54,8 @@ function findBeams(level: LevelPlan, finders: LevelFinders, reach: number): Pick
         id,
         body.supports.map((support) => ({ ...support, rule: NAMED })),
       );
-  return { beams, doubts: [...doubts, ...beamDoubts(level.beams, neighbours, supports, finders, reach)] };
+  const said = level.beams.flatMap((beam) =>
+    beam.body.connections.length === 0 ? [] : beamConnectionDoubts(level, beam, beams.get(beam.id)!),
+  );
+  return { beams, doubts: [...doubts, ...said, ...beamDoubts(level.beams, neighbours, supports, finders, reach)] };
 }

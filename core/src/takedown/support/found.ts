@@ -25,7 +25,7 @@ export interface WallBearer {
 
 /** Something about the supports of a level that needs a person. */
 export interface SupportDoubt {
-  readonly kind: 'cross' | 'corner' | 'near' | 'twice' | 'along' | 'unfixed';
+  readonly kind: 'cross' | 'corner' | 'near' | 'twice' | 'along' | 'connection';
   readonly item: string;
   readonly title: string;
   readonly why: string;
@@ -37,6 +37,8 @@ export interface FoundSupports {
   readonly beams: ReadonlyMap<string, readonly Bearer[]>;
   readonly posts: ReadonlyMap<string, Bearer>;
   readonly walls: ReadonlyMap<string, readonly WallBearer[]>;
+  readonly postDoubts: readonly SupportDoubt[];
+  /** Of beams. */
   readonly doubts: readonly SupportDoubt[];
 }
 

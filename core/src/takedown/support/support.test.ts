@@ -20,8 +20,8 @@ const beam = (id: string, x1: number, y1: number, x2: number, y2: number, more: 
     supports: [],
     ...more,
   });
-const column = (id: string, x: number, y: number, base = 'L0', top = 'L1') =>
-  item('column', id, { mark: id, at: { x, y }, base, top, by: null, supportsFound: true, ownWeight: 0 });
+const column = (id: string, x: number, y: number, base = 'L0', top = 'L1', more: object = {}) =>
+  item('column', id, { mark: id, at: { x, y }, base, top, by: null, supportsFound: true, ownWeight: 0, ...more });
 const pad = (id: string, x: number, y: number, level = 'L0') => item('footing', id, { mark: id, at: { x, y }, level });
 const wall = (id: string, x1: number, y1: number, x2: number, y2: number, more: object = {}) =>
   item('wall', id, {
@@ -108,22 +108,60 @@ describe('what a beam rests on', () => {
       ['W3', 2000],
     ]);
   });
-  it('a fixed end that is not found where it was is a loose end, not a hinge without a word', () => {
-    const items = (at: number) => [
+  it('what is said of a connection goes with what it joins, and is a loose end where they do not meet any more', () => {
+    const items = (at: number, more: object = {}) => [
       pad('F1', 0, 0),
       column('C1', 0, 0),
       pad('F2', 6000, 0),
       column('C2', 6000, 0),
-      beam('B', at, 0, 6000, 0, { supports: [{ at: 0, by: 'C1', fixed: true }] }),
+      beam('B', at, 0, 6000, 0, { connections: [{ to: 'C1', end: 'start', fixed: true, ...more }] }),
     ];
-    const lost = (at: number) => run(...items(at)).looseEnds.filter(({ key }) => key.startsWith('unfixed'));
-    expect(lost(0)).toEqual([]);
-    expect(run(...items(0)).bearers.get('B')).toMatchObject([
-      { by: 'C1', fixed: true },
-      { by: 'C2', fixed: false },
-    ]);
-    // drawn a metre longer, or away from it
-    for (const at of [-1000, 1000]) expect(lost(at).map(({ item: on }) => on)).toEqual(['B']);
+    const lost = (at: number, more: object = {}) => run(...items(at, more)).looseEnds.filter(({ key }) => key.startsWith('connection'));
+    // with its end, or a little past it
+    for (const at of [0, -150]) {
+      expect(lost(at)).toEqual([]);
+      expect(run(...items(at)).bearers.get('B')).toMatchObject([
+        { by: 'C1', fixed: true },
+        { by: 'C2', fixed: false },
+      ]);
+    }
+    // drawn a metre longer, it runs over the column; or away from it
+    for (const at of [-1000, 1000])
+      expect(lost(at).map(({ title }) => title)).toEqual(['B: its connection at its start with C1 is not there any more']);
+    expect(lost(0, { to: 'gone' })[0]!.title).toBe('B: its connection at its start with what carried it is not there any more');
+    expect(lost(0, { end: 'along' })[0]!.why).toContain('It was said to be fixed.');
+    expect(lost(0, { to: 'C2', end: 'end', joint: 'J3', eccentricity: 150 })).toEqual([]);
+    const astray = run(
+      ...items(0),
+      wall('W', 3000, -500, 3000, 500),
+      beam('B2', 0, 0, 6000, 0, { mark: 'B2', connections: [{ to: 'W', end: 'along', eccentricity: 80 }] }),
+    );
+    expect(titles(astray)).toContain('B2: the eccentricity of its connection along it with W is not read');
+    const post = (said: string) =>
+      run(pad('F1', 0, 0), column('C1', 0, 0, 'L0', 'L1', { connections: [{ to: said, end: 'foot', joint: 'J1' }] }));
+    expect(titles(post('F1')).filter((title) => title.includes('connection'))).toEqual([]);
+    expect(titles(post('F9'))).toContain('C1: its connection at its foot with what carried it is not there any more');
+  });
+  it('of a named support says what it joins only what the support does not', () => {
+    const named = {
+      supportsFound: false,
+      supports: [
+        { at: 0, by: 'C1', fixed: true },
+        { at: 6000, by: 'C2' },
+      ],
+    };
+    const t = (said: object) =>
+      titles(
+        run(
+          pad('F1', 0, 0),
+          column('C1', 0, 0),
+          pad('F2', 6000, 0),
+          column('C2', 6000, 0),
+          beam('B', 0, 0, 6000, 0, { ...named, connections: [said] }),
+        ),
+      );
+    expect(t({ to: 'C1', end: 'start', joint: 'J1' }).filter((title) => title.includes('connection'))).toEqual([]);
+    expect(t({ to: 'C1', end: 'start', fixed: true })).toContain('B: how it is held of its connection at its start with C1 is not read');
   });
   it('a skew wall is met where the lines cross', () => {
     const t = run(wall('W', 0, -1000, 2000, 1000), column('C', 5000, 0), beam('B', 1000, 0, 5000, 0));
@@ -186,7 +224,7 @@ describe('what a beam rests on', () => {
     const t = run(
       column('C1', 0, 0),
       column('C2', 6000, 0),
-      beam('B', 0, 0, 6000, 0, { supports: [{ at: 30, by: 'C1', holdsDown: true }] }),
+      beam('B', 0, 0, 6000, 0, { connections: [{ to: 'C1', end: 'start', holdsDown: true }] }),
     );
     expect(t.members.get('B')!.leaves.map((leave) => leave.holdsDown)).toEqual([true, false]);
   });

@@ -32,11 +32,12 @@ export function SupportForcesTable({ id, of, units }: { id: string; of: 'beam' |
           </tr>
         </thead>
         <tbody>
-          {supports.flatMap(({ by, at, sets }) =>
+          {supports.flatMap(({ by, at, joint, sets }) =>
             sets.map(({ combination, forces }) => (
               <tr key={`${by} ${at} ${combination}`} className="border-t border-rule align-top">
                 <th scope="row" className="text-left font-semibold">
                   {by ?? 'nothing'}
+                  {joint === '' ? null : <span className="font-normal text-soft"> by {joint}</span>}
                 </th>
                 <td className="text-right whitespace-nowrap">{say(force(forces), 'force')}</td>
                 {hasMoments ? <td className="text-right whitespace-nowrap">{say(forces.My, 'moment')}</td> : null}

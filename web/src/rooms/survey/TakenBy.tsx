@@ -2,6 +2,7 @@ import { BEARERS, formatQuantity, markOf, ruleInWords, type Item } from '@plinth
 import { SelectField } from '../../parts/fields';
 import { useProject } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
+import { ConnectionFields, LostConnections } from './forms/ConnectionFields';
 import { supportOptions } from './place';
 
 /** What takes a member, as found or named. */
@@ -83,6 +84,43 @@ export function StandsOn({ item, title }: Supported & { title: string }) {
         </p>
       ) : null}
       <SupportChoice item={item} />
+      {item.kind === 'wall' ? null : <PostConnection item={item} by={found[0]?.by ?? null} />}
     </section>
+  );
+}
+
+/** The joint at the foot of a post, or at the head of a hanger. */
+function PostConnection({ item, by }: { item: Extract<Item, { kind: 'column' | 'hanger' }>; by: string | null }) {
+  const { patch, quietly } = useEdit();
+  const { mark, connections } = item.body;
+  const end = item.kind === 'column' ? 'foot' : 'head';
+  const said = connections.find(({ to }) => to === by);
+  const say = (list: typeof connections, what: string) =>
+    patch(item as Extract<Item, { kind: 'column' }>, { connections: list }, `${mark}: ${what}`);
+  return (
+    <>
+      {by === null ? null : (
+        <ConnectionFields
+          said={said}
+          eccentric={false}
+          commit={({ joint = '' }, what) => {
+            const others = connections.filter((one) => one !== said);
+            return say(joint === '' ? others : [...others, { to: by, end, contact: 1, joint }], what);
+          }}
+        />
+      )}
+      <LostConnections
+        said={connections}
+        is={({ to }) => to === by}
+        clear={(one) =>
+          quietly(
+            say(
+              connections.filter((other) => other !== one),
+              'what was said of a connection is cleared',
+            ),
+          )
+        }
+      />
+    </>
   );
 }

@@ -87,7 +87,11 @@ export function copiedItems(items: readonly Item[], loads: Building['loads'], ma
   const copyOf = new Map([...items, ...along].map((item) => [item.id, copiedItem(item, marks, dx, dy)]));
   return [...copyOf.values()].map((copy) => {
     const on = copy.kind === 'load' || copy.kind === 'note' ? copy.body.on : null;
-    return on !== null && copyOf.has(on) ? ({ ...copy, body: { ...copy.body, on: copyOf.get(on)!.id } } as Item) : copy;
+    if (on !== null && copyOf.has(on)) return { ...copy, body: { ...copy.body, on: copyOf.get(on)!.id } } as Item;
+    if (!('connections' in copy.body) || copy.body.connections.length === 0) return copy;
+    // what is said of its connections is said of those with the copies
+    const connections = copy.body.connections.map((said) => ({ ...said, to: copyOf.get(said.to)?.id ?? said.to }));
+    return { ...copy, body: { ...copy.body, connections } } as Item;
   });
 }
 

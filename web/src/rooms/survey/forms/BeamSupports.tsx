@@ -1,12 +1,29 @@
-import { BEARERS, formatQuantity, markOf, newSupport, planLength, ruleInWords, type Beam } from '@plinth/core';
+import {
+  BEARERS,
+  contactsOf,
+  formatQuantity,
+  markOf,
+  newBeamConnection,
+  newSupport,
+  planLength,
+  ruleInWords,
+  saidOf,
+  saysAnything,
+  saysHeld,
+  withSaid,
+  type Beam,
+  type BeamConnection,
+} from '@plinth/core';
 import { CheckField, OptionalQuantityField, QuantityField, SelectField } from '../../../parts/fields';
 import { useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
 import { supportOptions } from '../place';
 import type { Of } from './common';
+import { ConnectionFields, LostConnections, type SaidFields } from './ConnectionFields';
 
 type Support = Beam['supports'][number];
 type Held = Omit<Support, 'at' | 'by'>;
+type Contact = Pick<BeamConnection, 'end' | 'contact'>;
 
 /** What a change of how a beam is held is called in the history. */
 function heldWords({ holdsDown, fixed, spring, settlement }: Partial<Held>): string {
@@ -16,6 +33,8 @@ function heldWords({ holdsDown, fixed, spring, settlement }: Partial<Held>): str
   return holdsDown ? 'held down' : 'not held down';
 }
 
+const FIRM: Held = { holdsDown: false, fixed: false, spring: null, settlement: 0 };
+
 /** What a beam rests on, as found or as named, and how its connections hold it. */
 export function BeamSupports({ item }: { item: Of<'beam'> | Of<'truss'> }) {
   const { building, computed, units } = useProject();
@@ -23,13 +42,36 @@ export function BeamSupports({ item }: { item: Of<'beam'> | Of<'truss'> }) {
   const { body } = item;
   const length = planLength(body);
   const options = supportOptions(building, item.id, [...BEARERS, 'hanger']);
-  const set = (change: Partial<Pick<Beam, 'supports' | 'supportsFound'>>, what: string) => patch(item, change, `${body.mark}: ${what}`);
+  const set = (change: Partial<Pick<Beam, 'supports' | 'supportsFound' | 'connections'>>, what: string) =>
+    patch(item, change, `${body.mark}: ${what}`);
   const found = (computed.takedown.bearers.get(item.id) ?? []).flatMap((bearer) => ('at' in bearer ? [bearer] : []));
-  const asNamed = found.map(({ rule: _, ...support }): Support => support);
-  const hold = (at: number, by: string | null, change: Partial<Held>) =>
-    set({ supports: asNamed.map((one) => (one.at === at && one.by === by ? { ...one, ...change } : one)) }, heldWords(change));
+  const contacts = contactsOf(found, length);
+  const say = (by: string | null, contact: Contact, change: Partial<BeamConnection>, what: string) =>
+    by === null ? Promise.resolve() : set({ connections: withSaid(body.connections, by, contact, change) }, what);
   const change = (i: number, change: Partial<Support>, what = 'support changed') =>
     set({ supports: body.supports.map((old, j) => (j === i ? { ...old, ...change } : old)) }, what);
+  const nameThem = () => {
+    const supports = found.map(({ rule: _, ...support }): Support => support);
+    const connections = body.connections.map((one) => ({ ...one, ...FIRM })).filter(saysAnything);
+    return set({ supportsFound: false, supports, connections }, 'supports named as they were found');
+  };
+  const findThem = () => {
+    const places = [...body.supports].sort((a, b) => a.at - b.at);
+    const at = contactsOf(places, length);
+    const connections = places.reduce((list, { at: _, by, ...held }, i) => {
+      const said = newBeamConnection({ to: by ?? 'x', ...at[i]!, ...held });
+      return by === null || !saysHeld(said) ? list : withSaid(list, by, at[i]!, held);
+    }, body.connections as BeamConnection[]);
+    return set({ supportsFound: true, supports: [], connections }, 'supports are found');
+  };
+  const more = (by: string | null, contact: Contact) =>
+    by === null ? null : (
+      <ConnectionFields
+        said={saidOf(body.connections, by, contact)}
+        eccentric={contact.end !== 'along' && building.columns.has(by)}
+        commit={(said: SaidFields, what: string) => say(by, contact, said, what)}
+      />
+    );
   const tooFew = found.length < 2 && !found.some(({ fixed }) => fixed);
   // two supports on which it turns freely take the same whatever they do
   const mayYield = found.length > 2 || found.some(({ fixed, spring, settlement }) => fixed || spring !== null || settlement !== 0);
@@ -38,12 +80,13 @@ export function BeamSupports({ item }: { item: Of<'beam'> | Of<'truss'> }) {
       <h3 className="label">Rests on</h3>
       {body.supportsFound ? (
         <>
-          {found.map(({ at, by, rule, ...held }) => (
+          {found.map(({ at, by, rule, ...held }, i) => (
             <div key={`${at}-${by}`} className="mt-1 border-l-2 border-rule pl-2">
               <span className="font-semibold">{by === null ? 'nothing' : markOf(building, by)}</span> at{' '}
               {formatQuantity(at, 'length', units)}
               <span className="block text-[12px] text-soft">found: {ruleInWords({ rule }, by === null ? '' : markOf(building, by))}</span>
-              <HoldFields held={held} yields={mayYield} commit={(held) => hold(at, by, held)} />
+              <HoldFields held={held} yields={mayYield} commit={(held) => say(by, contacts[i]!, held, heldWords(held))} />
+              {more(by, contacts[i]!)}
             </div>
           ))}
           {tooFew ? (
@@ -53,11 +96,7 @@ export function BeamSupports({ item }: { item: Of<'beam'> | Of<'truss'> }) {
               {found.length === 1 ? '; a cantilever is fixed to its one support' : ''}.
             </p>
           ) : null}
-          <button
-            type="button"
-            className="btn-line mt-1"
-            onClick={() => quietly(set({ supportsFound: false, supports: asNamed }, 'supports named as they were found'))}
-          >
+          <button type="button" className="btn-line mt-1" onClick={() => quietly(nameThem())}>
             Name them myself
           </button>
         </>
@@ -76,6 +115,7 @@ export function BeamSupports({ item }: { item: Of<'beam'> | Of<'truss'> }) {
               </button>
               <div className="col-span-3">
                 <HoldFields held={entry} yields={mayYield} commit={(held) => change(i, held, heldWords(held))} />
+                {contacts[i] ? more(entry.by, contacts[i]) : null}
               </div>
             </div>
           ))}
@@ -87,12 +127,19 @@ export function BeamSupports({ item }: { item: Of<'beam'> | Of<'truss'> }) {
             >
               Add a support
             </button>
-            <button type="button" className="btn-line" onClick={() => quietly(set({ supportsFound: true }, 'supports are found'))}>
+            <button type="button" className="btn-line" onClick={() => quietly(findThem())}>
               Find them from the plan
             </button>
           </div>
         </>
       )}
+      <LostConnections
+        said={body.connections}
+        is={(one) => found.some(({ by }, i) => by === one.to && contacts[i]!.end === one.end && contacts[i]!.contact === one.contact)}
+        clear={(one) =>
+          quietly(set({ connections: body.connections.filter((other) => other !== one) }, 'what was said of a connection is cleared'))
+        }
+      />
     </section>
   );
 }

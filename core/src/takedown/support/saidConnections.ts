@@ -1,0 +1,103 @@
+import { contactsOf, saidOf, saysHeld, type Beam, type BeamConnection, type PostConnection } from '../../building';
+import { FIRM, type Bearer, type SupportDoubt } from './found';
+import type { LevelPlan } from './levelPlan';
+
+/** How a connection holds a beam. */
+type Held = Pick<Bearer, 'holdsDown' | 'fixed' | 'spring' | 'settlement'>;
+type Place = Pick<Bearer, 'by' | 'at'>;
+
+const LOOSE: Held = { holdsDown: false, ...FIRM };
+
+/** How each connection of a beam whose supports are found holds it. @param places in order along the beam. length: mm */
+export function heldAs({ connections }: Pick<Beam, 'connections'>, places: readonly Place[], length: number): readonly Held[] {
+  if (connections.length === 0) return places.map(() => LOOSE);
+  const contacts = contactsOf(places, length);
+  return places.map(({ by }, i) => {
+    const said = saidOf(connections, by, contacts[i]!);
+    if (!said) return LOOSE;
+    const { holdsDown, fixed, spring, settlement } = said;
+    return { holdsDown, fixed, spring, settlement };
+  });
+}
+
+const END_WORDS = { start: 'at its start', end: 'at its end', along: 'along it', foot: 'at its foot', head: 'at its head' } as const;
+
+/** What was said of a connection, in words. */
+function saidInWords(one: BeamConnection | PostConnection): string {
+  const words: string[] = [];
+  if ('fixed' in one) {
+    if (one.fixed) words.push('to be fixed');
+    if (one.holdsDown) words.push('to be held down');
+    if (one.spring !== null) words.push('to yield');
+    if (one.settlement !== 0) words.push('to sink');
+    if (one.eccentricity !== null) words.push('to bear off the axis');
+  }
+  if (one.joint !== '') words.push(`to have joint ${one.joint}`);
+  return words.length === 0 ? 'to be one' : words.join(' and ');
+}
+
+/** The mark of whatever lies, stands or ends at a level. */
+function markAt(level: LevelPlan, id: string): string | null {
+  const lists = [level.beams, level.columnsBelow, level.wallsBelow, level.footings, level.stripFootings, level.hangersBelow];
+  for (const list of lists) for (const entry of list) if (entry.id === id) return entry.body.mark;
+  return null;
+}
+
+interface Supported {
+  readonly id: string;
+  readonly body: { readonly mark: string; readonly connections: readonly (BeamConnection | PostConnection)[] };
+}
+
+/**
+ * What was said of connections that are not there any more: the member would do otherwise without a word.
+ * @param is whether it has such a connection
+ */
+export function lostConnections(
+  level: LevelPlan,
+  { id, body }: Supported,
+  is: (said: BeamConnection | PostConnection) => boolean,
+): SupportDoubt[] {
+  return body.connections
+    .filter((said) => !is(said))
+    .map((said): SupportDoubt => ({
+      kind: 'connection',
+      item: id,
+      title: `${body.mark}: its connection ${END_WORDS[said.end]} with ${markAt(level, said.to) ?? 'what carried it'} is not there any more`,
+      why: `It was said ${saidInWords(said)}. It was moved, or what carries it was moved or taken away: it is calculated as if nobody had said so.`,
+      remedy: 'Say it of the connection that it has now, and clear what was said of this one.',
+    }));
+}
+
+/** Those of a beam, with what is said of connections that cannot have it. @param places on which it rests, in order. length: mm */
+export function beamConnectionDoubts(
+  level: LevelPlan,
+  { id, body, line: { length } }: { readonly id: string; readonly body: Beam; readonly line: { readonly length: number } },
+  places: readonly Place[],
+): SupportDoubt[] {
+  const { connections } = body;
+  if (connections.length === 0) return [];
+  const contacts = contactsOf(places, length);
+  const doubts = lostConnections(level, { id, body }, (said) =>
+    places.some(({ by }, i) => by === said.to && contacts[i]!.end === said.end && contacts[i]!.contact === said.contact),
+  );
+  const unread = (said: BeamConnection, what: string, why: string, remedy: string) =>
+    doubts.push({
+      kind: 'connection',
+      item: id,
+      title: `${body.mark}: ${what} of its connection ${END_WORDS[said.end]} with ${markAt(level, said.to) ?? said.to} is not read`,
+      why,
+      remedy,
+    });
+  for (const said of connections) {
+    if (said.eccentricity !== null && (said.end === 'along' || !level.columnsBelow.some(({ id }) => id === said.to)))
+      unread(said, 'the eccentricity', 'It is that of a beam that ends at the side of a column.', 'Clear it.');
+    if (saysHeld(said) && !body.supportsFound)
+      unread(
+        said,
+        'how it is held',
+        'Its supports are named, and say themselves how each holds it.',
+        'Say it of the support, and clear it here.',
+      );
+  }
+  return doubts;
+}
