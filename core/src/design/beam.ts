@@ -80,10 +80,7 @@ export function designBeam(context: Context, id: string): MemberDesign {
   const beam = building.beams.get(id)!;
   const ledger = takedown.members.get(id)!;
   const reduction = reductionOf(context, id);
-  const assumptions = [
-    ...beamAssumptions(beam, ledger, standard, building.brief.units),
-    ...(reduction ? [reductionAssumption(reduction)] : []),
-  ];
+  const assumptions = [...beamAssumptions(building, beam, ledger, standard), ...(reduction ? [reductionAssumption(reduction)] : [])];
   const base = { id, kind: 'beam' as const, mark: beam.mark, section: beam.section, assumptions, reduction };
   const nothing = (reason: string): MemberDesign => ({
     ...base,
@@ -140,7 +137,7 @@ export function beamSheet(context: Context, id: string, philosophy: Philosophy =
   const ledger = takedown.members.get(id)!;
   const sheet = new Sheet();
   sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}. By ${philosophy.title}.`);
-  for (const assumption of beamAssumptions(beam, ledger, standard, building.brief.units))
+  for (const assumption of beamAssumptions(building, beam, ledger, standard))
     sheet.assume(assumption.key, assumption.text, assumption.reason);
   const unheld = withoutFloor(context, id, philosophy);
   if (unheld)

@@ -1,9 +1,9 @@
-import type { Beam } from '../building';
-import type { UnitSystem } from '../quantity';
+import type { Beam, Building } from '../building';
 import { findSection, isSection } from '../section';
 import type { Assumption } from '../sheet';
 import type { Standard } from '../standard';
 import { quantitySaid, type MemberLedger } from '../takedown';
+import { leftOutAssumptions } from './offAxis';
 import { assumptions, ownWeightAllowance, spanAssumptions } from './spanAssumptions';
 import { askedAssumptions } from './unreadFields';
 
@@ -12,7 +12,8 @@ const outlineOf = (designation: string | null) =>
   designation !== null && isSection(designation) ? findSection(designation).shape.outline : null;
 
 /** What the checks of a steel beam take for true, to be confirmed by somebody. */
-export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Standard, units: UnitSystem): Assumption[] {
+export function beamAssumptions(building: Building, beam: Beam, ledger: MemberLedger, standard: Standard): Assumption[] {
+  const { units } = building.brief;
   const { list, assume } = assumptions();
   if (beam.section === null) assume('own-weight', ...ownWeightAllowance(beam, units));
   if (beam.restraint === 'floor')
@@ -52,5 +53,5 @@ export function beamAssumptions(beam: Beam, ledger: MemberLedger, standard: Stan
       'Load acts at the shear centre or is held in place by what brings it.',
       'Load that sits on a free top flange and can move with it would lower the resistance to lateral-torsional buckling.',
     );
-  return [...list, ...spanAssumptions(beam, ledger, units)];
+  return [...list, ...leftOutAssumptions(building, ledger), ...spanAssumptions(beam, ledger, units)];
 }

@@ -14,6 +14,7 @@ import { loadPathChecks } from './loadPath';
 import { noteRefusal } from './refusal';
 import { effectiveLength, effectiveLengthWords, sways, type BucklingAxis } from './effectiveLength';
 import { sideBeams } from './eccentricity';
+import { leftOutAssumptions } from './offAxis';
 import { reductionAssumption, reductionOf, type MemberReduction } from './reduction';
 import { mergeWorst, withoutSection, type MemberDesign } from './result';
 import { recordColumnForces } from './columnForces';
@@ -99,7 +100,7 @@ export function checkColumn(
       check(model.forces(loading), combination, scope);
     }
   }
-  return [...worst.values(), ...loadPathChecks(context, ledger, philosophy, 'the moment of what stands on it', sheet)];
+  return [...worst.values(), ...loadPathChecks(context, ledger, philosophy, 'the moment of what hangs or stands beside its axis', sheet)];
 }
 
 /** A force and a moment small beside any section's, N and Nmm: checks in which nothing else acts are linear in them. */
@@ -150,10 +151,13 @@ export function designColumn(context: Context, id: string): MemberDesign {
   const reduction = reductionOf(context, id);
   const { section } = column;
   const hasSideBeams =
-    section !== null && isSection(section) && sideBeams(building, takedown, standard, id, findSection(section)).length > 0;
+    section !== null &&
+    isSection(section) &&
+    sideBeams(building, takedown, standard, id, findSection(section)).some(({ kind }) => kind === 'beam');
   const [text, reason] = ownWeightAllowance(column, building.brief.units);
   const assumptions = [
     ...columnAssumptions(column, standard, hasSideBeams, building.brief.units),
+    ...leftOutAssumptions(building, ledger),
     ...(column.section !== null && isSection(column.section) && findSection(column.section).shape.outline === 'angle'
       ? [CONCENTRIC_ANGLE]
       : []),
@@ -199,8 +203,13 @@ export function columnSheet(context: Context, id: string, philosophy: Philosophy
   sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}. By ${philosophy.title}.`);
   const { section } = column;
   const hasSideBeams =
-    section !== null && isSection(section) && sideBeams(building, takedown, standard, id, findSection(section)).length > 0;
-  for (const assumption of columnAssumptions(column, standard, hasSideBeams, building.brief.units))
+    section !== null &&
+    isSection(section) &&
+    sideBeams(building, takedown, standard, id, findSection(section)).some(({ kind }) => kind === 'beam');
+  for (const assumption of [
+    ...columnAssumptions(column, standard, hasSideBeams, building.brief.units),
+    ...leftOutAssumptions(building, ledger),
+  ])
     sheet.assume(assumption.key, assumption.text, assumption.reason);
   recordTakedown(building, id, ledger, sheet);
   const reduction = reductionOf(context, id, sheet);

@@ -4,9 +4,11 @@ import type { Section } from '../section';
 import type { Standard } from '../standard';
 import type { MemberLedger, Takedown } from '../takedown';
 
-/** A beam that ends at a column's side: where it bears, and which way it bends the column. */
+/** A beam that ends at a column's side, or a column that stands off its axis: where it bears, and which way it bends the column. */
 export interface SideBeam extends OffAxisBearing {
   readonly mark: string;
+  /** What stands or ends there. */
+  readonly kind: 'beam' | 'column';
   /** +1 or -1: towards which face. */
   readonly side: number;
   /** From the column's axis, mm. */
@@ -14,6 +16,9 @@ export interface SideBeam extends OffAxisBearing {
   /** Part of the moment that this length of the column takes; the rest goes into the length above or below. */
   readonly share: number;
 }
+
+/** Less is rounding, mm. */
+const LEAST_OFF = 0.5;
 
 /** A beam's support that lies nearer to its end than this ends there, mm. */
 const AT_END = 50;
@@ -24,12 +29,14 @@ const AT_END = 50;
  */
 export function sideBeams(building: Building, takedown: Takedown, standard: Standard, id: string, section: Section): readonly SideBeam[] {
   const column = building.columns.get(id)!;
-  if (column.beamsBear === 'central') return [];
   const ledger = takedown.members.get(id)!;
   const found: SideBeam[] = [];
   ledger.arrivals.forEach((arrival, index) => {
     const { source } = arrival;
     if (source.type !== 'member') return;
+    const above = building.columns.get(source.member);
+    if (above) found.push(...postBearings(building, column, above, index));
+    if (column.beamsBear === 'central') return;
     const beam = building.beams.get(source.member);
     const leave = takedown.members.get(source.member)?.leaves[source.leave];
     if (!beam || !leave) return;
@@ -52,6 +59,7 @@ export function sideBeams(building: Building, takedown: Takedown, standard: Stan
     found.push({
       arrival: index,
       mark: beam.mark,
+      kind: 'beam',
       level: beam.level,
       axis: intoFlange ? 'major' : 'minor',
       side,
@@ -61,6 +69,23 @@ export function sideBeams(building: Building, takedown: Takedown, standard: Stan
     });
   });
   return found;
+}
+
+/**
+ * A column that stands on this one, off its axis by more than the construction tolerance: its whole force acts there, and bends this length alone. A beam's
+ * sign: towards the face to which it stands.
+ */
+function postBearings({ brief }: Building, column: Column, above: Column, arrival: number): SideBeam[] {
+  const [dx, dy] = [above.at.x - column.at.x, above.at.y - column.at.y];
+  if (Math.hypot(dx, dy) <= brief.constructionTolerance) return [];
+  const [sin, cos] = [Math.sin(column.turn), Math.cos(column.turn)];
+  const along = { major: -dx * sin + dy * cos, minor: dx * cos + dy * sin } as const;
+  return (['major', 'minor'] as const).flatMap((axis): SideBeam[] => {
+    const off = along[axis];
+    if (Math.abs(off) < LEAST_OFF) return [];
+    const side = Math.sign(off);
+    return [{ arrival, mark: above.mark, kind: 'column', level: column.top, axis, side, eccentricity: Math.abs(off), share: 1, arm: off }];
+  });
 }
 
 /** What is said of the connection of a beam at one of its supports. */
@@ -105,9 +130,10 @@ function standsOn({ columns }: Building, column: Column, id: string, level: stri
   );
 }
 
-/** What a column's moments depend on beside its own body and its ledger: the beams that land on it, and whether a column stands on it. */
+/** What a column's moments depend on beside its own body and its ledger: the beams and columns that land on it, and whether a column stands on it. */
 export function columnSurroundings(building: Building, ledger: MemberLedger, column: Column): readonly unknown[] {
   const around: unknown[] = [standsOn(building, column, ledger.id, column.top)];
-  for (const { source } of ledger.arrivals) if (source.type === 'member') around.push(building.beams.get(source.member));
+  for (const { source } of ledger.arrivals)
+    if (source.type === 'member') around.push(building.beams.get(source.member) ?? building.columns.get(source.member)?.at);
   return around;
 }

@@ -1,19 +1,21 @@
-import type { Building, Footing, PlanPoint } from '../building';
+import type { Brief, Building, Footing, PlanPoint } from '../building';
 import { PlinthError } from '../error';
 import { askedOf, PAD_INPUTS } from '../input';
-import { combinePressing, type Combination } from '../load';
+import type { Combination } from '../load';
 import { formatQuantity, type UnitSystem } from '../quantity';
 import { BARS, concrete as concreteById, REINFORCEMENT } from '../material';
 import { findSection, isSection } from '../section';
-import { byRule, compare, governing, Sheet, unproven, worstVerdict, type Assumption, type Check } from '../sheet';
-import type { PadStrength } from '../standard';
+import { byRule, governing, Sheet, unproven, worstVerdict, type Assumption, type Check } from '../sheet';
+import type { PadStrength, Philosophy } from '../standard';
 import { quantitySaid, type MemberLedger } from '../takedown';
-import { recordAxial } from './axialSheet';
+import { concentricDemand } from './concentricPad';
 import type { Context } from './context';
+import { eccentricDemand } from './eccentricPad';
 import { FIXING, fixedEndChecks } from './fixedEnds';
-import { ECCENTRIC, eccentricChecks } from './offAxis';
+import { groundOf, LARGEST, weightOf } from './padBearing';
+import { distanceOff, placedLoads, type PlacedLoad } from './padLoads';
 import { COMBINATION, uncombinedChecks } from './uncombined';
-import { reducedSums, reductionAssumption, reductionOf, type MemberReduction } from './reduction';
+import { reductionAssumption, reductionOf, type MemberReduction } from './reduction';
 import { ruleOfThumbPad } from './ruleOfThumb';
 import { recordTakedown } from './takedownSheet';
 import type { DesignOf } from './designOf';
@@ -39,86 +41,6 @@ export interface FootingDesign extends DesignOf<'footing'> {
   readonly checks: readonly Check[];
   /** Reduction of imposed load in its design, and what it takes away. */
   readonly reduction: MemberReduction | null;
-}
-
-export interface Ground {
-  readonly allowable: number;
-  readonly basis: 'gross' | 'net';
-  readonly soil: number;
-  readonly concrete: number;
-  readonly depth: number;
-}
-
-/** Pads from this to that are tried, mm. */
-const SMALLEST = 400;
-const LARGEST = 8000;
-const THICKEST = 2000;
-
-function groundOf(building: Building, footing: Footing): Ground {
-  const { brief } = building;
-  return {
-    allowable: footing.bearing ?? brief.bearing,
-    basis: brief.bearingBasis,
-    soil: brief.soilUnitWeight,
-    concrete: brief.concreteUnitWeight,
-    depth: footing.foundingDepth ?? brief.foundingDepth,
-  };
-}
-
-/** Pressure on the soil, MPa: all that presses on it (gross), less the weight of the soil that was there (net). */
-export function bearingPressure(load: number, width: number, length: number, thickness: number, ground: Ground, sheet?: Sheet): number {
-  const cover = Math.max(0, ground.depth - thickness);
-  const padWeight = width * length * thickness * ground.concrete;
-  const backfill = width * length * cover * ground.soil;
-  const gross = (load + padWeight + backfill) / (width * length);
-  const net = gross - ground.depth * ground.soil;
-  if (sheet) {
-    sheet.given('N_s', load, 'force', 'service load of the column');
-    sheet.given('B_x', width, 'length', 'pad along x');
-    sheet.given('B_y', length, 'length', 'pad along y');
-    sheet.given('h', thickness, 'sectionLength', 'thickness');
-    sheet.given('D', ground.depth, 'length', 'founding depth');
-    sheet.given('gamma_c', ground.concrete, 'unitWeight', 'concrete');
-    sheet.given('gamma_s', ground.soil, 'unitWeight', 'soil and backfill');
-    sheet.step(
-      'W_p',
-      'B_x * B_y * h * gamma_c',
-      { B_x: width, B_y: length, h: thickness, gamma_c: ground.concrete },
-      padWeight,
-      'force',
-      'weight',
-      'pad',
-    );
-    sheet.step(
-      'W_b',
-      'B_x * B_y * max(0, D - h) * gamma_s',
-      { B_x: width, B_y: length, D: ground.depth, h: thickness, gamma_s: ground.soil },
-      backfill,
-      'force',
-      'weight',
-      'backfill on the pad',
-    );
-    sheet.step(
-      'q',
-      '(N_s + W_p + W_b) / (B_x * B_y)',
-      { N_s: load, W_p: padWeight, W_b: backfill, B_x: width, B_y: length },
-      gross,
-      'bearing',
-      'statics',
-      'gross pressure',
-    );
-    if (ground.basis === 'net')
-      sheet.step(
-        'q_n',
-        'q - D * gamma_s',
-        { q: gross, D: ground.depth, gamma_s: ground.soil },
-        net,
-        'bearing',
-        'statics',
-        'net pressure: soil taken out is deducted',
-      );
-  }
-  return ground.basis === 'gross' ? gross : net;
 }
 
 interface ColumnOutline {
@@ -151,53 +73,11 @@ function columnOutline(building: Building, ledger: MemberLedger, middle: PlanPoi
   return { width: least, depth: least, isRound, known: true, offset };
 }
 
-function largest(
-  ledger: MemberLedger,
-  combinations: readonly Combination[],
-  reduction: MemberReduction | null,
-): { force: number; combination: Combination } | null {
-  let best: { force: number; combination: Combination } | null = null;
-  for (const combination of combinations) {
-    // what counts permanent load as favourable presses less than what does not
-    if (combination.permanent === 'favourable') continue;
-    const { sum, adverse } = reducedSums(ledger, reduction, combination);
-    const force = combinePressing(sum, adverse, combination);
-    if (!best || force > best.force) best = { force, combination };
-  }
-  return best;
-}
-
-/**
- * Least pad on a grid of sizes whose pressure is allowed, square where neither side is given; a given side stays.
- * @returns sides in mm; null when the soil can never carry it
- */
-export function sizeByBearing(
-  load: number,
-  given: { readonly width: number | null; readonly length: number | null },
-  step: number,
-  thickness: number,
-  ground: Ground,
-): { width: number; length: number } | null {
-  // sides that are both given are checked, not changed
-  if (given.width && given.length) return { width: given.width, length: given.length };
-  const sidesOf = (count: number) => ({ width: given.width ?? count * step, length: given.length ?? count * step });
-  const isAllowed = (count: number) => {
-    const { width, length } = sidesOf(count);
-    return bearingPressure(load, width, length, thickness, ground) <= ground.allowable;
-  };
-  // a larger pad presses less: the least number of steps is found by halving, however small a step may be
-  let [least, most] = [Math.ceil(SMALLEST / step), Math.floor(LARGEST / step)];
-  if (least > most || !isAllowed(most)) return null;
-  for (let halvings = 0; halvings < 64 && least < most; halvings++) {
-    const middle = Math.floor((least + most) / 2);
-    if (isAllowed(middle)) most = middle;
-    else least = middle + 1;
-  }
-  return sidesOf(most);
-}
+/** Thicker pads are not tried, mm. */
+const THICKEST = 2000;
 
 /** Rows that are not verified whatever the thickness. */
-const PENDING: ReadonlySet<string> = new Set(['bearing', ...[ECCENTRIC, FIXING, COMBINATION].map(({ id }) => id)]);
+const PENDING: ReadonlySet<string> = new Set(['bearing', ...[FIXING, COMBINATION].map(({ id }) => id)]);
 
 interface Trial {
   readonly width: number;
@@ -205,6 +85,8 @@ interface Trial {
   readonly thickness: number;
   readonly checks: Check[];
   readonly bars: PadStrength['bars'];
+  /** Largest under service loads, MPa. */
+  readonly pressure: number;
 }
 
 /** Whether frost may reach beneath a pad, to be confirmed by somebody. depth: of its underside below ground, mm. */
@@ -223,6 +105,38 @@ function frostAssumption({ heated }: Footing, depth: number, units: UnitSystem):
         text: `${said} below ground is deeper than frost reaches, and below topsoil and made ground.`,
         reason: 'Depth of frost and of poor ground are matters of the place: the authority and the ground investigation say them.',
       };
+}
+
+const THUMB_OFF = { id: 'rule-of-thumb-eccentric', name: 'Rule of thumb' } as const;
+
+/** What stands off the middle by no more than the construction tolerance, and is taken to stand in it. */
+function leftOutAssumptions(placed: readonly PlacedLoad[], { constructionTolerance, units }: Brief): Assumption[] {
+  const seen = new Map(placed.filter((load) => distanceOff(load) > LEAST_OFF).map((load) => [load.id, load]));
+  if (seen.size === 0) return [];
+  const said = [...seen.values()].map(
+    (load) => `${load.mark} stands ${quantitySaid(distanceOff(load), 'sectionLength', units)} off the middle`,
+  );
+  return [
+    {
+      type: 'assumption',
+      key: 'off-middle',
+      text: `${said.join('; ')}: that is left out.`,
+      reason: `It is within the construction tolerance of the brief, ${quantitySaid(constructionTolerance, 'sectionLength', units)}.`,
+    },
+  ];
+}
+
+/** Less is rounding, mm. */
+const LEAST_OFF = 0.5;
+
+function bearingUnproven(sheet?: Sheet): Check {
+  return unproven(
+    { id: 'bearing', name: 'Bearing' },
+    byRule('allowable bearing'),
+    'service',
+    'the pressure under the moment of a fixed beam is not calculated yet',
+    sheet,
+  );
 }
 
 /** Sizes (where not typed) and checks one pad: bearing on service load, strength on factored load, from the same reactions. */
@@ -251,7 +165,11 @@ export function designFooting(context: Context, id: string, record = false): { d
     },
     frostAssumption(footing, ground.depth, brief.units),
   ];
-  const reduction = reductionOf(context, id);
+  const placed = placedLoads(building, footing, ledger);
+  const far = placed.filter((load) => distanceOff(load) > brief.constructionTolerance);
+  if (far.length === 0) assumptions.push(...leftOutAssumptions(placed, brief));
+  // what a reduction takes has no place of its own
+  const reduction = far.length > 0 ? null : reductionOf(context, id);
   if (reduction) assumptions.push(reductionAssumption(reduction));
   const barId = brief.bar;
   const base = {
@@ -288,79 +206,48 @@ export function designFooting(context: Context, id: string, record = false): { d
   };
   const concretePhilosophy = standard.concrete.philosophy(philosophy.id);
   const [inService, forStrength] = [context.combinations(philosophy).service, context.combinations(concretePhilosophy).strength];
-  const service = largest(ledger, inService, reduction);
-  const strength = largest(ledger, forStrength, reduction);
-  if (!service || !strength || service.force <= 0)
-    return nothing(ledger.arrivals.length === 0 ? 'Nothing stands on it.' : 'No compression reaches it.');
+  const demand =
+    far.length > 0
+      ? eccentricDemand(placed, inService, forStrength, brief)
+      : concentricDemand(ledger, inService, forStrength, reduction, brief);
+  if (!demand) return nothing(ledger.arrivals.length === 0 ? 'Nothing stands on it.' : 'No compression reaches it.');
   try {
     const bar = BARS.find((candidate) => candidate.id === barId);
     if (!bar) return nothing(`Bar "${barId}" of the brief is not known.`);
     const concrete = concreteById(brief.concrete);
     const fy = REINFORCEMENT[brief.reinforcement].fyk;
+    const { cases } = takedown;
+    const without = (combinations: readonly Combination[], of: Philosophy, purpose: 'service' | 'strength', what: string, inner?: Sheet) =>
+      uncombinedChecks(ledger, combinations, cases, { source: of.rules.source, purpose, what }, inner);
     const attempt = (thickness: number, inner?: Sheet): Trial | null => {
-      const size = sizeByBearing(service.force, footing, brief.footingStep, thickness, ground);
+      const size = demand.size(footing, brief.footingStep, thickness, ground);
       if (!size) return null;
-      const checks: Check[] = [];
-      const bearing = inner?.scope(`Bearing on the soil, ${service.combination.name} (${service.combination.clause})`);
-      recordAxial(reducedSums(ledger, reduction, service.combination), service.combination, brief.units, bearing);
-      const pressure = bearingPressure(service.force, size.width, size.length, thickness, ground, bearing);
-      bearing?.given('q_a', ground.allowable, 'bearing', `allowable bearing, ${ground.basis}`, brief.bearingSource || 'brief');
-      const { cases } = takedown;
-      checks.push(
-        ...uncombinedChecks(
-          ledger,
-          inService,
-          cases,
-          { source: philosophy.rules.source, purpose: 'service', what: 'bearing and the size of the pad' },
-          bearing,
-        ),
-      );
-      const eccentric = [
-        ...eccentricChecks(building, ledger, 'a pad with moment', bearing),
-        ...fixedEndChecks(context, ledger, philosophy, bearing),
+      const bearing = demand.bearing(size, thickness, ground, brief.bearingSource || 'brief', inner);
+      const fixed = fixedEndChecks(context, ledger, philosophy, bearing.sheet);
+      const checks: Check[] = [
+        ...without(inService, philosophy, 'service', 'bearing and the size of the pad', bearing.sheet),
+        ...fixed,
+        // the pressure says nothing of the edge where a moment is missing
+        ...(fixed.length > 0 ? [bearingUnproven(bearing.sheet)] : bearing.checks()),
       ];
-      // the mean pressure says nothing of the edge: it is no figure for an eccentric pad
-      if (eccentric.length > 0)
-        checks.push(
-          ...eccentric,
-          unproven(
-            { id: 'bearing', name: 'Bearing' },
-            byRule('allowable bearing'),
-            'service',
-            'the pressure under an eccentric load is not calculated yet',
-            bearing,
-          ),
-        );
-      else
-        checks.push(
-          compare(
-            {
-              id: 'bearing',
-              name: 'Bearing',
-              clause: byRule(`allowable bearing, ${ground.basis}`),
-              mode: 'service',
-              kind: 'bearing',
-              demand: pressure,
-              demandSymbol: ground.basis === 'gross' ? 'q' : 'q_n',
-              capacity: ground.allowable,
-              capacitySymbol: 'q_a',
-              combination: service.combination.name,
-            },
-            bearing,
-          ),
-        );
+      const { pressure } = bearing;
       if (footing.method === 'ruleOfThumb') {
         checks.push(
           ...ruleOfThumbPad(
-            { load: service.force, width: Math.max(size.width, size.length), column: Math.min(outline.width, outline.depth), thickness },
+            { load: demand.service, width: Math.max(size.width, size.length), column: Math.min(outline.width, outline.depth), thickness },
             inner?.scope('Thickness'),
             brief.units,
           ),
         );
-        return { ...size, thickness, checks, bars: null };
+        if (far.length > 0)
+          checks.push(unproven(THUMB_OFF, byRule('rule of thumb'), 'ductile', 'it is for a column in the middle of its pad', inner));
+        return { ...size, thickness, checks, bars: null, pressure };
       }
-      const strengthSheet = inner?.scope(`Strength, ${strength.combination.name} (${strength.combination.clause})`);
-      recordAxial(reducedSums(ledger, reduction, strength.combination), strength.combination, brief.units, strengthSheet);
+      const strength = demand.strength(size, thickness, ground, inner);
+      const missing = without(forStrength, concretePhilosophy, 'strength', 'the checks of its concrete', strength.sheet);
+      // what is missing in both is told once
+      if (!checks.some(({ id }) => id === COMBINATION.id)) checks.push(...missing);
+      if (!strength.factored) return { ...size, thickness, checks: [...checks, ...strength.checks], bars: null, pressure };
       const pad = standard.concrete.pad(
         {
           ...size,
@@ -373,24 +260,15 @@ export function designFooting(context: Context, id: string, record = false): { d
           fy,
           cover: brief.cover,
           asked: askedOf(PAD_INPUTS, footing),
-          factored: { force: strength.force, combination: strength.combination.name },
+          factored: strength.factored,
+          ...(strength.off && { off: strength.off }),
         },
-        strengthSheet,
+        strength.sheet,
       );
-      const { source } = concretePhilosophy.rules;
-      const without = uncombinedChecks(
-        ledger,
-        forStrength,
-        cases,
-        { source, purpose: 'strength', what: 'the checks of its concrete' },
-        strengthSheet,
-      );
-      // what is missing in both is told once
-      const missing = checks.some(({ id }) => id === COMBINATION.id) ? [] : without;
-      return { ...size, thickness, checks: [...checks, ...pad.checks, ...missing], bars: pad.bars };
+      return { ...size, thickness, checks: [...checks, ...strength.checks, ...pad.checks], bars: pad.bars, pressure };
     };
     const passes = (trial: Trial) =>
-      trial.checks.every((check) => check.verdict !== 'short' && (check.verdict !== 'unproven' || PENDING.has(check.id)));
+      trial.checks.every((check) => check.verdict !== 'short' && (check.verdict !== 'unproven' || far.length > 0 || PENDING.has(check.id)));
     // thicknesses that are built belong to the codes, not to the units shown
     const { step, least, leastOfThumb } = standard.concrete.padThickness;
     const startThickness = footing.method === 'ruleOfThumb' ? leastOfThumb : least;
@@ -419,14 +297,14 @@ export function designFooting(context: Context, id: string, record = false): { d
       sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}.`);
       for (const assumption of assumptions) sheet.assume(assumption.key, assumption.text, assumption.reason);
       recordTakedown(building, id, ledger, sheet);
-      reductionOf(context, id, sheet);
+      if (far.length === 0) reductionOf(context, id, sheet);
       attempt(trial.thickness, sheet);
       sheet.note(
-        'Not covered: settlement, sliding, eccentric load, uplift; bearing capacity is declared, not derived. Ground needs the judgement of a licensed engineer.',
+        'Not covered: settlement, sliding, uplift; bearing capacity is declared, not derived. Ground needs the judgement of a licensed engineer.',
       );
     }
-    const { width, length, thickness, checks, bars } = trial;
-    const area = width * length;
+    const { width, length, thickness, checks, bars, pressure } = trial;
+    const { padWeight, backfill } = weightOf(width, length, thickness, ground);
     return {
       design: {
         ...base,
@@ -434,9 +312,9 @@ export function designFooting(context: Context, id: string, record = false): { d
         length,
         thickness,
         sized: footing.width === null || footing.length === null || footing.thickness === null,
-        padWeight: area * thickness * ground.concrete,
-        backfillWeight: area * Math.max(0, ground.depth - thickness) * ground.soil,
-        pressure: bearingPressure(service.force, width, length, thickness, ground),
+        padWeight,
+        backfillWeight: backfill,
+        pressure,
         bars,
         checks,
         verdict: worstVerdict(checks),

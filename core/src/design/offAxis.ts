@@ -1,6 +1,7 @@
 import { planLength, pointAlong, project, type Building, type PlanPoint } from '../building';
-import type { UnitSystem } from '../quantity';
-import { byRule, unproven, type Check, type Sheet } from '../sheet';
+import { combinePressing, combineRelieving, type Combination } from '../load';
+import { formatQuantity, type UnitSystem } from '../quantity';
+import { byRule, unproven, type Assumption, type Check, type Sheet } from '../sheet';
 import { quantitySaid, type MemberLedger } from '../takedown';
 
 /** Something that stands, or hangs, beside the axis of what carries it. */
@@ -9,6 +10,8 @@ export interface OffAxis {
   readonly mark: string;
   /** Between the axes on plan, mm. */
   readonly distance: number;
+  /** Number of its first arrival in the ledger. */
+  readonly arrival: number;
 }
 
 const apart = (a: PlanPoint, b: PlanPoint) => Math.hypot(a.x - b.x, a.y - b.y);
@@ -20,37 +23,56 @@ function fromLine(line: { readonly from: PlanPoint; readonly to: PlanPoint }, po
 }
 
 /**
- * What stands beside the axis of a member by more than the construction tolerance of the brief: columns, hangers and walls on anything, and beams
- * on pads. Beams that end at a column's side are not among them: their nominal moments are designed for. Each carries its load to the axis in the
- * takedown, so that the moment, or the torsion, of the offset is missing.
+ * What stands beside the axis of a beam, wall, hanger or strip footing by more than the construction tolerance of the brief: columns, hangers and walls. Each
+ * carries its load to the axis in the takedown, so that the moment, or the torsion, of the offset is missing there. Columns on columns, and what stands on pads,
+ * are not among them: those are designed for what stands off their axis.
  */
-export function offAxis(building: Building, { id, arrivals }: Pick<MemberLedger, 'id' | 'arrivals'>): OffAxis[] {
-  const { beams, columns, hangers, walls, footings, stripFootings, brief } = building;
-  const post = footings.get(id) ?? columns.get(id) ?? hangers.get(id);
+export function offAxis(building: Building, ledger: Pick<MemberLedger, 'id' | 'arrivals'>): OffAxis[] {
+  const onColumn = building.columns.has(ledger.id);
+  return besideAxis(building, ledger).filter(
+    ({ id, distance }) => distance > building.brief.constructionTolerance && !(onColumn && building.columns.has(id)),
+  );
+}
+
+/** Less is rounding, mm. */
+const LEAST_OFF = 0.5;
+
+/** What stands beside the axis of a member by no more than the construction tolerance, and is taken to stand on it: one assumption. */
+export function leftOutAssumptions(building: Building, ledger: Pick<MemberLedger, 'id' | 'arrivals'>): Assumption[] {
+  const { constructionTolerance, units } = building.brief;
+  const found = besideAxis(building, ledger).filter(({ distance }) => distance > LEAST_OFF && distance <= constructionTolerance);
+  if (found.length === 0) return [];
+  const said = found.map(({ mark, distance }) => `${mark} stands ${quantitySaid(distance, 'sectionLength', units)} off its axis`);
+  return [
+    {
+      type: 'assumption',
+      key: 'off-axis',
+      text: `${said.join('; ')}: that is left out.`,
+      reason: `It is within the construction tolerance of the brief, ${quantitySaid(constructionTolerance, 'sectionLength', units)}.`,
+    },
+  ];
+}
+
+/** Everything that stands on a member, or hangs from it, with how far beside its axis. */
+function besideAxis(building: Building, { id, arrivals }: Pick<MemberLedger, 'id' | 'arrivals'>): OffAxis[] {
+  const { beams, columns, hangers, walls, stripFootings } = building;
+  const post = columns.get(id) ?? hangers.get(id);
   const line = beams.get(id) ?? walls.get(id) ?? stripFootings.get(id);
   const from = (point: PlanPoint) => (post ? apart(post.at, point) : line ? fromLine(line, point) : 0);
   const seen = new Set<string>();
   const found: OffAxis[] = [];
-  for (const { source } of arrivals) {
-    if (source.type !== 'member') continue;
+  arrivals.forEach(({ source }, arrival) => {
+    if (source.type !== 'member') return;
     const { member, leave } = source;
     const key = `${member}.${leave}`;
-    if (seen.has(key)) continue;
+    if (seen.has(key)) return;
     seen.add(key);
     const above = columns.get(member) ?? hangers.get(member);
     const wall = walls.get(member);
-    const beam = footings.has(id) ? beams.get(member) : undefined;
-    const place = beam?.supports[leave];
-    const distance = above
-      ? from(above.at)
-      : wall && line
-        ? Math.min(offLine(line, wall.from), offLine(line, wall.to))
-        : beam && place
-          ? from(pointAlong(beam, place.at))
-          : 0;
-    const mark = (above ?? wall ?? beam)?.mark;
-    if (mark !== undefined && distance > brief.constructionTolerance) found.push({ id: member, mark, distance });
-  }
+    const distance = above ? from(above.at) : wall && line ? Math.min(offLine(line, wall.from), offLine(line, wall.to)) : 0;
+    const mark = (above ?? wall)?.mark;
+    if (mark !== undefined) found.push({ id: member, mark, distance, arrival });
+  });
   return found;
 }
 
@@ -61,12 +83,32 @@ function offLine(line: { readonly from: PlanPoint; readonly to: PlanPoint }, poi
 
 export const ECCENTRIC = { id: 'eccentric-load', name: 'Eccentric load' } as const;
 
-/** A row that says what is missing for each thing that stands off the axis. */
-export function eccentricChecks(building: Building, ledger: Pick<MemberLedger, 'id' | 'arrivals'>, what: string, sheet?: Sheet): Check[] {
+/**
+ * A row that says what is missing for each thing that stands off the axis, with the largest moment that it brings: of a post on a beam the torsion.
+ * @param combinations for strength
+ */
+export function eccentricChecks(
+  building: Building,
+  ledger: Pick<MemberLedger, 'id' | 'arrivals'>,
+  combinations: readonly Combination[],
+  what: string,
+  sheet?: Sheet,
+): Check[] {
   const found = offAxis(building, ledger);
   if (found.length === 0) return [];
+  const { units } = building.brief;
   const named = found
-    .map(({ mark, distance }) => `${mark} stands ${quantitySaid(distance, 'sectionLength', building.brief.units)} off its axis`)
+    .map(({ mark, distance, arrival }) => {
+      const { shape, byCase, adverse } = ledger.arrivals[arrival]!;
+      const stands = `${mark} stands ${quantitySaid(distance, 'sectionLength', units)} off its axis`;
+      // a wall comes in pieces, of which this is one
+      if (shape.type !== 'point') return stands;
+      const most = Math.max(
+        ...combinations.flatMap((one) => [combinePressing(byCase, adverse, one), -combineRelieving(byCase, adverse, one)]),
+        0,
+      );
+      return `${stands} and brings ${formatQuantity(most * distance, 'moment', units)}`;
+    })
     .join('; ');
   return [unproven(ECCENTRIC, byRule('statics'), 'ductile', `${named}: ${what} is not designed for yet`, sheet)];
 }

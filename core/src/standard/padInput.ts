@@ -19,9 +19,17 @@ export interface PadInput {
   readonly cover: number;
   /** What limit states ask beside; left out: nothing is typed. */
   readonly asked?: AskedOfPad;
+  /**
+   * The column and its load off the middle of the pad, along x and y; left out: it stands in the middle. The whole base is in contact under it: who asks has
+   * seen to that.
+   */
+  readonly off?: { readonly x: number; readonly y: number };
   /** Column load on the pad that the strength of concrete is designed for. */
   readonly factored: { readonly force: number; readonly combination: string };
 }
+
+/** A column that stands in the middle. */
+export const CENTRAL = { x: 0, y: 0 } as const;
 
 export interface PadStrength {
   readonly checks: Check[];

@@ -3,12 +3,15 @@ import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { spreadBars } from '../../bars';
 import { checkAll } from '../../limitState';
 import type { BarLayer, PadInput, PadStrength } from '../../standard';
-import { PHI_FLEXURE, PSI, INCH, rootPsi, faceOf, type Direction } from './padCommon';
+import { CENTRAL } from '../../padInput';
+import { evenPressure, recordPressure, recordProjection, sidesOf, worstSide, type PadSide } from '../../padSides';
+import { PHI_FLEXURE, PSI, INCH, rootPsi, faceOf, SIDE, type Direction } from './padCommon';
 import { PAD_LIMIT_STATES } from './padLimitStates';
 
 /**
- * Strength of a pad under a concentric column load: flexure at the column's face, bars and their development, one-way shear
+ * Strength of a pad under a column load, in the middle or off it: flexure at the column's face, bars and their development, one-way shear
  * at d, two-way shear at d/2. ACI 318-19 13.2, 13.3, 22.5, 22.6, 25.4. Size effect neglected as 13.2.6.2 allows.
+ * Off the middle each side is bent by the linear pressure on it.
  */
 export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
   const { width, length, thickness, columnWidth, columnDepth, concrete, bar, cover, fy } = input;
@@ -28,7 +31,8 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
       ],
       bars: null,
     };
-  if (columnWidth >= width || columnDepth >= length)
+  const off = input.off ?? CENTRAL;
+  if (columnWidth / 2 + Math.abs(off.x) >= width / 2 || columnDepth / 2 + Math.abs(off.y) >= length / 2)
     return {
       checks: [
         unproven({ id: 'flexure', name: 'Flexure' }, ACI318('13.2.7'), 'ductile', 'the pad does not project beyond the column', sheet),
@@ -74,23 +78,27 @@ export function padStrength(input: PadInput, sheet?: Sheet): PadStrength {
     );
   }
   if (input.isRound) sheet?.note('The round column counts as the square of equal area for flexure and one-way shear, 13.2.7.3.');
+  const sided = (span: number, e: number) => ({ sides: sidesOf(span, e, qu) });
   const directions: Direction[] = [
-    { id: 'x', title: 'along x', span: width, across: length, column: faceOf(input, columnWidth), d: dOuter },
-    { id: 'y', title: 'along y', span: length, across: width, column: faceOf(input, columnDepth), d: dInner },
+    { id: 'x', title: 'along x', span: width, across: length, column: faceOf(input, columnWidth), d: dOuter, ...sided(width, off.x) },
+    { id: 'y', title: 'along y', span: length, across: width, column: faceOf(input, columnDepth), d: dInner, ...sided(length, off.y) },
   ];
-  const layers = directions.map((direction) => flexure(direction, input, qu, combination, checks, sheet?.scope(`Bars ${direction.title}`)));
+  const layers = directions.map((direction) => flexure(direction, input, combination, checks, sheet?.scope(`Bars ${direction.title}`)));
   const [alongX, alongY] = layers;
   if (!alongX || !alongY) return { checks, bars: null };
   const d = (dOuter + dInner) / 2;
-  checkAll(checks, PAD_LIMIT_STATES, { input, qu, d, directions, layers: [alongX, alongY] }, sheet);
+  checkAll(checks, PAD_LIMIT_STATES, { input, off, qu, d, directions, layers: [alongX, alongY] }, sheet);
   return { checks, bars: { alongX, alongY } };
 }
 
-function flexure(direction: Direction, input: PadInput, qu: number, combination: string, checks: Check[], sheet?: Sheet): BarLayer | null {
+function flexure(direction: Direction, input: PadInput, combination: string, checks: Check[], sheet?: Sheet): BarLayer | null {
   const { concrete, bar, cover, fy, thickness } = input;
-  const { span, across, column, d } = direction;
+  const { span, across, column, d, sides } = direction;
   const fc = concrete.strength;
-  const a = (span - column) / 2;
+  const projection = ({ reach }: PadSide) => reach - column / 2;
+  const side = worstSide(sides, (one) => evenPressure(one, projection(one), 'moment') * projection(one) ** 2);
+  const a = projection(side);
+  const qu = evenPressure(side, a, 'moment');
   const Mu = (qu * across * a ** 2) / 2;
   const name = { id: 'flexure', part: direction.id, name: `Flexure, bars ${direction.title}` };
   const clause = ACI318('13.2.7, 22.3');
@@ -102,7 +110,8 @@ function flexure(direction: Direction, input: PadInput, qu: number, combination:
     sheet.given('c', column, 'sectionLength', 'column outline along the bars');
     sheet.given('d', d, 'sectionLength', 'effective depth');
     sheet.given('phi', PHI_FLEXURE, 'ratio', 'strength reduction factor', 'ACI 318-19 table 21.2.1');
-    sheet.step('a_p', '(L_b - c) / 2', { L_b: span, c: column }, a, 'length', '13.2.7.1', 'projection beyond the face of the column');
+    recordProjection(side, column, SIDE, sheet);
+    recordPressure(side, { symbol: 'a_p', value: a }, 'moment', SIDE, sheet);
     sheet.step('M_u', 'q_u * L_t * a_p^2 / 2', { q_u: qu, L_t: across, a_p: a }, Mu, 'moment', '13.2.6.5');
     sheet.step(
       'R_u',
@@ -229,8 +238,12 @@ function development(
   const divisor = bar.diameter > 0.8 * INCH ? 20 : 25;
   const excess = area.required / area.provided;
   const ld = Math.max((((fy / PSI) * bar.diameter) / (divisor * rootPsi(concrete.strength))) * excess, 12 * INCH);
-  const available = (direction.span - direction.column) / 2 - cover;
+  // bars run to both edges: what is left beyond the nearer face counts
+  const side = worstSide(direction.sides, ({ reach }) => -reach);
+  const a = side.reach - direction.column / 2;
+  const available = a - cover;
   if (sheet) {
+    if (side.kind !== 'even') recordProjection(side, direction.column, SIDE, sheet);
     sheet.lookup(
       'k_d',
       divisor,
@@ -258,15 +271,7 @@ function development(
       '25.4.2.1, 25.4.2.3',
       'development length',
     );
-    sheet.step(
-      'l_av',
-      'a_p - c_c',
-      { a_p: (direction.span - direction.column) / 2, c_c: cover },
-      available,
-      'sectionLength',
-      '13.2.8.3',
-      'length beyond the face',
-    );
+    sheet.step('l_av', 'a_p - c_c', { a_p: a, c_c: cover }, available, 'sectionLength', '13.2.8.3', 'length beyond the face');
   }
   checks.push(
     compare(

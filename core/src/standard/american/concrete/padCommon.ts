@@ -1,3 +1,4 @@
+import type { PadSide } from '../../padSides';
 import type { PadInput } from '../../standard';
 
 /** Strength reduction factors, ACI 318-19 table 21.2.1. */
@@ -7,6 +8,8 @@ export const PHI_SHEAR = 0.75;
 export const PSI = 6.894757293168361e-3;
 export const INCH = 25.4;
 
+export const SIDE = { pressure: 'q_u', projection: 'a_p', clause: '13.2.7.1' } as const;
+
 export interface Direction {
   readonly id: 'x' | 'y';
   readonly title: string;
@@ -14,6 +17,8 @@ export interface Direction {
   readonly across: number;
   readonly column: number;
   readonly d: number;
+  /** The sides that the pressure bends. */
+  readonly sides: readonly PadSide[];
 }
 
 /** Square root of f'c for shear, psi, not above 100 psi, ACI 318-19 22.5.3.1. fc: MPa. */

@@ -8,7 +8,9 @@ import { twoWayShear } from './twoWayShear';
 /** A pad whose bars are known. */
 export interface ReinforcedPad {
   readonly input: PadInput;
-  /** Factored pressure from the column alone, MPa. */
+  /** The column off the middle, mm. */
+  readonly off: { readonly x: number; readonly y: number };
+  /** Mean factored pressure from the column alone, MPa. */
   readonly qu: number;
   /** Mean effective depth, mm. */
   readonly d: number;
@@ -21,20 +23,20 @@ export interface ReinforcedPad {
 export const PAD_LIMIT_STATES: readonly LimitState<ReinforcedPad>[] = [
   {
     id: 'one-way-shear',
-    check: ({ input, qu, directions, layers }, sheet) => {
+    check: ({ input, directions, layers }, sheet) => {
       const checks: Check[] = [];
       directions.forEach((direction, i) => {
         const ratio = layers[i]!.provided / (direction.across * direction.d);
-        oneWayShear(direction, input, qu, ratio, input.factored.combination, checks, sheet?.scope(`One-way shear, ${direction.title}`));
+        oneWayShear(direction, input, ratio, input.factored.combination, checks, sheet?.scope(`One-way shear, ${direction.title}`));
       });
       return checks;
     },
   },
   {
     id: 'two-way-shear',
-    check: ({ input, qu, d }, sheet) => {
+    check: ({ input, off, qu, d }, sheet) => {
       const checks: Check[] = [];
-      twoWayShear(input, qu, d, input.factored.combination, checks, sheet?.scope('Two-way shear'));
+      twoWayShear(input, off, qu, d, input.factored.combination, checks, sheet?.scope('Two-way shear'));
       return checks;
     },
   },

@@ -1,4 +1,8 @@
+import type { PadSide } from '../../padSides';
 import type { PadInput } from '../../standard';
+
+/** How the pressure and the projection of a side are printed. */
+export const SIDE = { pressure: 'p', projection: 'a', clause: '9.8.2.1' } as const;
 
 /** One way in which a pad bends, with the bars that hold it. */
 export interface Direction {
@@ -9,6 +13,8 @@ export interface Direction {
   readonly across: number;
   readonly column: number;
   readonly d: number;
+  /** The sides that the pressure bends. */
+  readonly sides: readonly PadSide[];
 }
 
 /** Width of a column to whose face the pad bends, mm: of a round one that of the square of equal area. */

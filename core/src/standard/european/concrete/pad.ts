@@ -3,8 +3,10 @@ import { EN1992_1_1 } from '../documents';
 import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { spreadBars } from '../../bars';
 import { checkAll } from '../../limitState';
+import { CENTRAL } from '../../padInput';
+import { evenPressure, recordPressure, recordProjection, sidesOf, worstSide, type PadSide } from '../../padSides';
 import type { BarLayer, PadInput, PadStrength } from '../../standard';
-import { faceOf, type Direction } from './direction';
+import { faceOf, SIDE, type Direction } from './direction';
 import { PAD_LIMIT_STATES } from './padLimitStates';
 
 /** Bars are set out in steps of 25 mm. */
@@ -12,9 +14,9 @@ const SPACING_STEP = 25;
 const CLOSEST = 75;
 
 /**
- * Strength of a pad under a concentric column load: bending at the column's face, bars and their anchorage, shear at d from
+ * Strength of a pad under a column load, in the middle or off it: bending at the column's face, bars and their anchorage, shear at d from
  * the face, punching on every perimeter up to 2d. EN 1992-1-1 6.1, 6.2.2, 6.4.4(2), 9.8.2. The pad's own weight and the
- * backfill press evenly and bend nothing.
+ * backfill press evenly and bend nothing. Off the middle each side is bent by the linear pressure on it.
  */
 export function padStrength(annex: ConcreteAnnex, input: PadInput, sheet?: Sheet): PadStrength {
   const { width, length, thickness, columnWidth, columnDepth, concrete, bar, cover, fy } = input;
@@ -35,7 +37,8 @@ export function padStrength(annex: ConcreteAnnex, input: PadInput, sheet?: Sheet
       ],
       bars: null,
     };
-  if (columnWidth >= width || columnDepth >= length)
+  const off = input.off ?? CENTRAL;
+  if (columnWidth / 2 + Math.abs(off.x) >= width / 2 || columnDepth / 2 + Math.abs(off.y) >= length / 2)
     return {
       checks: [
         unproven({ id: 'bending', name: 'Bending' }, EN1992_1_1('9.8.2'), 'ductile', 'the pad does not project beyond the column', sheet),
@@ -75,17 +78,18 @@ export function padStrength(annex: ConcreteAnnex, input: PadInput, sheet?: Sheet
   }
   if (input.isRound) sheet?.note('The round column bends the pad as the square of equal area does; it punches as a circle.');
   const layers: (BarLayer | null)[] = [];
+  const sided = (span: number, e: number) => ({ sides: sidesOf(span, e, p) });
   const directions: Direction[] = [
-    { id: 'x', title: 'along x', span: width, across: length, column: faceOf(input, columnWidth), d: dOuter },
-    { id: 'y', title: 'along y', span: length, across: width, column: faceOf(input, columnDepth), d: dInner },
+    { id: 'x', title: 'along x', span: width, across: length, column: faceOf(input, columnWidth), d: dOuter, ...sided(width, off.x) },
+    { id: 'y', title: 'along y', span: length, across: width, column: faceOf(input, columnDepth), d: dInner, ...sided(length, off.y) },
   ];
   for (const direction of directions)
-    layers.push(bend(annex, direction, input, p, combination, checks, sheet?.scope(`Bars ${direction.title}`)));
+    layers.push(bend(annex, direction, input, combination, checks, sheet?.scope(`Bars ${direction.title}`)));
   const [alongX, alongY] = layers;
   if (!alongX || !alongY) return { checks, bars: null };
   const d = (dOuter + dInner) / 2;
   const rho = Math.sqrt((alongX.provided / (length * dOuter)) * (alongY.provided / (width * dInner)));
-  checkAll(checks, PAD_LIMIT_STATES, { annex, input, p, d, rho, directions, layers: [alongX, alongY] }, sheet);
+  checkAll(checks, PAD_LIMIT_STATES, { annex, input, off, p, d, rho, directions, layers: [alongX, alongY] }, sheet);
   return { checks, bars: { alongX, alongY } };
 }
 
@@ -93,15 +97,17 @@ function bend(
   annex: ConcreteAnnex,
   direction: Direction,
   input: PadInput,
-  p: number,
   combination: string,
   checks: Check[],
   sheet?: Sheet,
 ): BarLayer | null {
   const { concrete, bar, cover, fy, thickness } = input;
-  const { span, across, column, d } = direction;
+  const { span, across, column, d, sides } = direction;
   const fck = concrete.strength;
-  const a = (span - column) / 2;
+  const projection = ({ reach }: PadSide) => reach - column / 2;
+  const side = worstSide(sides, (one) => evenPressure(one, projection(one), 'moment') * projection(one) ** 2);
+  const a = projection(side);
+  const p = evenPressure(side, a, 'moment');
   const M = (p * across * a ** 2) / 2;
   const fyd = fy / annex.gammaS;
   const fcd = (annex.alphaCC * fck) / annex.gammaC;
@@ -112,7 +118,8 @@ function bend(
     sheet.given('L_t', across, 'length', 'pad across the bars');
     sheet.given('c', column, 'sectionLength', 'column outline along the bars');
     sheet.given('d', d, 'sectionLength', 'effective depth');
-    sheet.step('a', '(L_b - c) / 2', { L_b: span, c: column }, a, 'length', '9.8.2.1', 'projection beyond the face of the column');
+    recordProjection(side, column, SIDE, sheet);
+    recordPressure(side, { symbol: 'a', value: a }, 'moment', SIDE, sheet);
     sheet.step('M_Ed', 'p * L_t * a^2 / 2', { p, L_t: across, a }, M, 'moment', '9.8.2.1');
     sheet.step('f_cd', `${annex.alphaCC} * f_ck / gamma_C`, { f_ck: fck, gamma_C: annex.gammaC }, fcd, 'stress', '3.1.6(1)');
     sheet.step('f_yd', 'f_yk / gamma_S', { f_yk: fy, gamma_S: annex.gammaS }, fyd, 'stress', '3.2.7(2)');
@@ -217,7 +224,7 @@ function bend(
       sheet,
     ),
   );
-  anchorage(annex, direction, input, p, layer, z, combination, checks, sheet?.scope('Anchorage of the bars'));
+  anchorage(annex, direction, input, layer, z, combination, checks, sheet?.scope('Anchorage of the bars'));
   return layer;
 }
 
@@ -226,7 +233,6 @@ function anchorage(
   annex: ConcreteAnnex,
   direction: Direction,
   input: PadInput,
-  p: number,
   layer: BarLayer,
   z: number,
   combination: string,
@@ -234,14 +240,17 @@ function anchorage(
   sheet?: Sheet,
 ): void {
   const { concrete, bar, cover, thickness } = input;
-  const { span, across, column, d } = direction;
+  const { across, column, d, sides } = direction;
   const name = { id: 'anchorage', part: direction.id, name: `Anchorage, bars ${direction.title}` };
   const x = thickness / 2;
-  const a = (span - column) / 2;
-  if (x >= a) {
+  const bent = sides.filter(({ reach }) => reach - column / 2 > x);
+  if (bent.length === 0) {
     sheet?.note('The pad projects less than half its thickness: the bars are not needed for bending at their ends.');
     return;
   }
+  const side = worstSide(bent, (one) => evenPressure(one, x, 'force') * (one.reach - column / 2 - x / 2 + 0.15 * column));
+  const p = evenPressure(side, x, 'force');
+  const a = side.reach - column / 2;
   const R = p * across * x;
   const ze = a - x / 2 + 0.15 * column;
   const zi = Math.min(z, 0.9 * d);
@@ -254,9 +263,11 @@ function anchorage(
   const available = x - cover;
   if (sheet) {
     sheet.given('A_s', layer.provided, 'area', 'bars chosen');
+    if (side.kind !== 'even') recordProjection(side, column, SIDE, sheet);
     sheet.given('z', z, 'sectionLength', 'lever arm, from above');
     sheet.given('f_ctm', concrete.fctm ?? 0, 'stress', 'mean tensile strength', concrete.id);
     sheet.step('x', 'h / 2', { h: thickness }, x, 'sectionLength', '9.8.2.2(5)', 'distance from the edge');
+    recordPressure(side, { symbol: 'x', value: x }, 'force', SIDE, sheet);
     sheet.step('R', 'p * L_t * x', { p, L_t: across, x }, R, 'force', '9.8.2.2(2)', 'pressure over x');
     sheet.step('z_e', 'a - x / 2 + 0.15 * c', { a, x, c: column }, ze, 'sectionLength', '9.8.2.2(2)', 'external lever arm');
     sheet.step('z_i', 'min(z, 0.9 * d)', { z, d }, zi, 'sectionLength', '9.8.2.2(3)');

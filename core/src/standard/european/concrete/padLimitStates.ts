@@ -10,7 +10,9 @@ import { punch } from './punching';
 export interface ReinforcedPad {
   readonly annex: ConcreteAnnex;
   readonly input: PadInput;
-  /** Design pressure from the column alone, MPa. */
+  /** The column off the middle, mm. */
+  readonly off: { readonly x: number; readonly y: number };
+  /** Mean design pressure from the column alone, MPa. */
   readonly p: number;
   /** Mean effective depth, mm, and ratio of the bars. */
   readonly d: number;
@@ -24,21 +26,21 @@ export interface ReinforcedPad {
 export const PAD_LIMIT_STATES: readonly LimitState<ReinforcedPad>[] = [
   {
     id: 'shear',
-    check: ({ annex, input, p, directions, layers }, sheet) => {
+    check: ({ annex, input, directions, layers }, sheet) => {
       const checks: Check[] = [];
       directions.forEach((direction, i) => {
         const ratio = layers[i]!.provided / (direction.across * direction.d);
         const inner = sheet?.scope(`Shear at d from the face, ${direction.title}`);
-        beamShear(annex, direction, input, p, ratio, input.factored.combination, checks, inner);
+        beamShear(annex, direction, input, ratio, input.factored.combination, checks, inner);
       });
       return checks;
     },
   },
   {
     id: 'punching',
-    check: ({ annex, input, p, d, rho }, sheet) => {
+    check: ({ annex, input, off, p, d, rho }, sheet) => {
       const checks: Check[] = [];
-      punch(annex, input, p, d, rho, input.factored.combination, checks, sheet?.scope('Punching'));
+      punch(annex, input, off, p, d, rho, input.factored.combination, checks, sheet?.scope('Punching'));
       return checks;
     },
   },

@@ -1,14 +1,61 @@
 import { EN1992_1_1 } from '../documents';
-import { compare, type Check, type Sheet } from '../../../sheet';
+import { compare, unproven, type Check, type Sheet } from '../../../sheet';
+import { pressureAtColumn } from '../../padSides';
 import type { PadInput } from '../../standard';
 import type { ConcreteAnnex } from '../annex';
 import { recordShearStrength, shearStrength } from './shearStrength';
 
-/** Perimeters between the face and 2d, round the corners, as far as they lie within the pad; the pressure inside helps. */
+/** A perimeter at a distance from the face of the column. */
+interface Perimeter {
+  readonly a: number;
+  readonly u: number;
+  readonly inside: number;
+  readonly V: number;
+  /** Factor on the mean shear stress for the moment that the uneven pressure inside hands to it. */
+  readonly beta: number;
+  readonly v: number;
+  readonly vRd: number;
+}
+
+/** Coefficient k of EN 1992-1-1 table 6.1, between its values in proportion. ratio: column along the eccentricity over across it. */
+function momentByShear(ratio: number): number {
+  const table: readonly (readonly [number, number])[] = [
+    [0.5, 0.45],
+    [1, 0.6],
+    [2, 0.7],
+    [3, 0.8],
+  ];
+  if (ratio <= table[0]![0]) return table[0]![1];
+  for (let i = 1; i < table.length; i += 1) {
+    const [[r0, k0], [r1, k1]] = [table[i - 1]!, table[i]!];
+    if (ratio <= r1) return k0 + ((k1 - k0) * (ratio - r0)) / (r1 - r0);
+  }
+  return table[table.length - 1]![1];
+}
+
+/** One way in which the pressure under the pad grows. c: column along it, and across. MPa/mm, mm */
+interface Growth {
+  readonly along: 'x' | 'y';
+  readonly gradient: number;
+  readonly c: number;
+  readonly across: number;
+}
+
+/** W of a perimeter, (6.41) at any distance, of a round column (6.42); and the second moment of the area inside, of its bounding rectangle. mm2, mm4 */
+function shearModuli({ c, across }: Growth, a: number, isRound: boolean | undefined): { W: number; I: number } {
+  if (isRound) {
+    const radius = c / 2 + a;
+    return { W: 4 * radius ** 2, I: (Math.PI * radius ** 4) / 4 };
+  }
+  return { W: c ** 2 / 2 + c * across + 2 * across * a + 4 * a ** 2 + Math.PI * a * c, I: ((across + 2 * a) * (c + 2 * a) ** 3) / 12 };
+}
+
+/** Perimeters between the face and 2d, round the corners, as far as they lie within the pad; the pressure inside helps. EN 1992-1-1 6.4.4(2), (6.51). */
 export function punch(
   annex: ConcreteAnnex,
   input: PadInput,
-  p: number,
+  off: { readonly x: number; readonly y: number },
+  mean: number,
   d: number,
   rho: number,
   combination: string,
@@ -18,15 +65,26 @@ export function punch(
   const { width, length, columnWidth: c1, columnDepth: c2, isRound, concrete } = input;
   const fck = concrete.strength;
   const N = input.factored.force;
-  const reach = Math.min(2 * d, (width - c1) / 2, (length - c2) / 2);
+  const { pressure: p, alongX, alongY } = pressureAtColumn(mean, width, length, off);
+  const growths: Growth[] = [
+    { along: 'x' as const, gradient: alongX, c: c1, across: c2 },
+    { along: 'y' as const, gradient: alongY, c: c2, across: c1 },
+  ].filter(({ gradient }) => gradient > 0);
+  const reach = Math.min(2 * d, (width - c1) / 2 - Math.abs(off.x), (length - c2) / 2 - Math.abs(off.y));
   const u0 = isRound ? Math.PI * c1 : 2 * (c1 + c2);
   const area = isRound ? (Math.PI * c1 ** 2) / 4 : c1 * c2;
-  const at = (a: number) => {
+  const at = (a: number): Perimeter => {
     const u = u0 + 2 * Math.PI * a;
     const inside = area + u0 * a + Math.PI * a ** 2;
     const V = Math.max(0, N - p * inside);
+    let beta = 1;
+    if (V > 0)
+      for (const growth of growths) {
+        const { W, I } = shearModuli(growth, a, isRound);
+        beta += (momentByShear(isRound ? 1 : growth.c / growth.across) * growth.gradient * I * u) / (V * W);
+      }
     const vRd = (shearStrength(annex, d, rho, fck) * 2 * d) / a;
-    return { a, u, inside, V, v: V / (u * d), vRd };
+    return { a, u, inside, V, beta, v: (beta * V) / (u * d), vRd };
   };
   let worst = at(reach);
   for (let i = 1; i <= 40; i += 1) {
@@ -35,7 +93,6 @@ export function punch(
   }
   const nu = 0.6 * (1 - fck / 250);
   const fcd = fck / annex.gammaC;
-  const vFace = (N - p * area) / (u0 * d);
   const vMax = annex.punchingAtColumn * nu * fcd;
   if (isRound) {
     sheet?.given('D_c', c1, 'sectionLength', 'diameter of the column');
@@ -49,8 +106,17 @@ export function punch(
   }
   sheet?.given('d', d, 'sectionLength', 'mean effective depth');
   sheet?.given('rho', rho, 'ratio', 'geometric mean of the bars both ways');
+  if (growths.length > 0) recordPressure(sheet, mean, p, off, input);
   const face = sheet?.scope('At the face of the column');
-  face?.step('v_Ed', '(N_Ed - p * A_0) / (u_0 * d)', { N_Ed: N, p, A_0: area, u_0: u0, d }, vFace, 'stress', '6.4.5(3)');
+  const there = at(0);
+  const vFace = ((N - p * area) * there.beta) / (u0 * d);
+  if (growths.length === 0)
+    face?.step('v_Ed', '(N_Ed - p * A_0) / (u_0 * d)', { N_Ed: N, p, A_0: area, u_0: u0, d }, vFace, 'stress', '6.4.5(3)');
+  else {
+    face?.step('V_red', 'N_Ed - p * A_0', { N_Ed: N, p, A_0: area }, there.V, 'force', '(6.48)', 'the pressure inside is deducted');
+    recordBeta(face, growths, { ...there, u: u0 }, input, 'u_0');
+    face?.step('v_Ed', 'beta * V_red / (u_0 * d)', { beta: there.beta, V_red: there.V, u_0: u0, d }, vFace, 'stress', '6.4.5(3)');
+  }
   face?.step('nu', '0.6 * (1 - f_ck / 250)', { f_ck: fck }, nu, 'ratio', '(6.6N)', 'f_ck in MPa');
   face?.step('f_cd', 'f_ck / gamma_C', { f_ck: fck, gamma_C: annex.gammaC }, fcd, 'stress', 'alpha_cc 1.0 in shear');
   face?.step('v_Rdmax', `${annex.punchingAtColumn} * nu * f_cd`, { nu, f_cd: fcd }, vMax, 'stress', annex.punchingSource);
@@ -92,7 +158,11 @@ export function punch(
     '(6.48)',
     'the pressure inside is deducted',
   );
-  ring?.step('v_Ed', 'V_red / (u * d)', { V_red: worst.V, u: worst.u, d }, worst.v, 'stress', '(6.49)');
+  if (growths.length === 0) ring?.step('v_Ed', 'V_red / (u * d)', { V_red: worst.V, u: worst.u, d }, worst.v, 'stress', '(6.49)');
+  else {
+    recordBeta(ring, growths, worst, input, 'u');
+    ring?.step('v_Ed', 'beta * V_red / (u * d)', { beta: worst.beta, V_red: worst.V, u: worst.u, d }, worst.v, 'stress', '(6.51)');
+  }
   recordShearStrength(annex, ring, d, rho, fck);
   ring?.step('v_Rd', 'v_Rdc * 2 * d / a', { v_Rdc: shearStrength(annex, d, rho, fck), d, a: worst.a }, worst.vRd, 'stress', '(6.50)');
   checks.push(
@@ -112,4 +182,94 @@ export function punch(
       ring,
     ),
   );
+  // with a column in the middle what lies beyond runs to two edges, and is shear at d; beside an edge it would run to one
+  if (growths.length > 0 && reach < 2 * d)
+    checks.push(
+      unproven(
+        { id: 'punching', part: 'edge', name: 'Punching beside the edge' },
+        EN1992_1_1('6.4.2(4)'),
+        'brittle',
+        'the column stands off the middle and nearer to an edge than 2d: perimeters that run to that edge are not checked; a larger or thinner pad has none',
+        sheet,
+      ),
+    );
+}
+
+/** The pressure at the axis of a column that stands off the middle, and how it grows. */
+function recordPressure(
+  sheet: Sheet | undefined,
+  mean: number,
+  atAxis: number,
+  { x, y }: { readonly x: number; readonly y: number },
+  { width, length }: PadInput,
+): void {
+  if (!sheet) return;
+  const { alongX, alongY } = pressureAtColumn(mean, width, length, { x, y });
+  sheet.given('p_m', mean, 'bearing', 'mean pressure from the column alone, from above');
+  sheet.given('e_x', Math.abs(x), 'sectionLength', 'the column off the middle, along x', 'takedown');
+  sheet.given('e_y', Math.abs(y), 'sectionLength', 'the column off the middle, along y', 'takedown');
+  const inputs = { p_m: mean, e_x: Math.abs(x), e_y: Math.abs(y), B_x: width, B_y: length };
+  sheet.step('p', 'p_m * (1 + 12 * e_x^2 / B_x^2 + 12 * e_y^2 / B_y^2)', inputs, atAxis, 'bearing', 'statics', 'at the axis of the column');
+  if (alongX > 0)
+    sheet.step(
+      'g_x',
+      '12 * p_m * e_x / B_x^2',
+      { p_m: mean, e_x: Math.abs(x), B_x: width },
+      alongX,
+      'unitWeight',
+      'statics',
+      'growth along x',
+    );
+  if (alongY > 0)
+    sheet.step(
+      'g_y',
+      '12 * p_m * e_y / B_y^2',
+      { p_m: mean, e_y: Math.abs(y), B_y: length },
+      alongY,
+      'unitWeight',
+      'statics',
+      'growth along y',
+    );
+}
+
+/** beta of a perimeter, (6.51), from the moment of the uneven pressure inside it. */
+function recordBeta(
+  sheet: Sheet | undefined,
+  growths: readonly Growth[],
+  { a, u, V, beta }: Pick<Perimeter, 'a' | 'u' | 'V' | 'beta'>,
+  { isRound }: PadInput,
+  symbol: 'u' | 'u_0',
+): void {
+  if (!sheet) return;
+  if (V === 0) {
+    sheet.step('beta', '1', {}, 1, 'ratio', '(6.51)', 'nothing is left to punch');
+    return;
+  }
+  const inputs: Record<string, number> = { V_red: V, [symbol]: u };
+  const terms = growths.map((growth) => {
+    const { along, gradient, c, across } = growth;
+    const { W, I } = shearModuli(growth, a, isRound);
+    const M = gradient * I;
+    const k = momentByShear(isRound ? 1 : c / across);
+    sheet.given(
+      `I_${along}`,
+      I,
+      'secondMoment',
+      `second moment of the area inside about its middle, along ${along}${isRound ? '' : ': of the rectangle round it'}`,
+    );
+    sheet.step(
+      `M_${along}`,
+      `g_${along} * I_${along}`,
+      { [`g_${along}`]: gradient, [`I_${along}`]: I },
+      M,
+      'moment',
+      '6.4.4(2)',
+      'of the uneven pressure inside',
+    );
+    sheet.given(`k_${along}`, k, 'ratio', 'part of the moment that shear takes', 'table 6.1');
+    sheet.given(`W_${along}`, W, 'area', `of the perimeter, ${isRound ? '4 r^2 of its radius' : '(6.41) at this distance'}`);
+    Object.assign(inputs, { [`k_${along}`]: k, [`M_${along}`]: M, [`W_${along}`]: W });
+    return `k_${along} * M_${along} * ${symbol} / (V_red * W_${along})`;
+  });
+  sheet.step('beta', `1 + ${terms.join(' + ')}`, inputs, beta, 'ratio', '(6.51)');
 }
