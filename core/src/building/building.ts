@@ -85,3 +85,9 @@ export function isOnLevel({ elevation }: Pick<Building, 'elevation'>, member: ob
   const at = elevation(level);
   return elevation(base) < at && at < elevation(top);
 }
+
+/** Weight of the face of a wall, of the layers of its build-up or as typed, N/mm2. */
+export function faceWeight({ buildUps }: Pick<Building, 'buildUps'>, { buildUp, weight }: Pick<Wall, 'buildUp' | 'weight'>): number {
+  const layers = buildUp === null ? undefined : buildUps.get(buildUp)?.layers;
+  return layers ? layers.reduce((sum, { load }) => sum + load, 0) : weight;
+}

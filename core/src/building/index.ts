@@ -22,6 +22,7 @@ export {
   landingHeight,
   storeyOf,
   wallHeight,
+  faceWeight,
   type Building,
   type Named,
 } from './building';

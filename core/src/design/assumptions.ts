@@ -37,7 +37,7 @@ export function wallAssumptions(wall: Wall, { family, units }: Pick<Brief, 'fami
       reason: 'Its weight and its load are taken down; masonry is not designed here.',
     },
   ];
-  if (!wall.weightGiven)
+  if (!wall.weightGiven && wall.buildUp === null)
     list.push({
       key: 'weight',
       text: `The wall weighs ${formatQuantity(wall.weight, 'areaLoad', units)} of its face: a usual weight that nobody has typed.`,

@@ -1,4 +1,4 @@
-import { overlap, planLength, storeyOf, wallHeight, type Building, type Panel, type PlanPoint } from '../building';
+import { faceWeight, overlap, planLength, storeyOf, wallHeight, type Building, type Panel, type PlanPoint } from '../building';
 import { areaLoads, variableTotal } from '../load';
 import { quantitySaid, contains, type LooseEnd, type Takedown } from '../takedown';
 import { offAxis } from './offAxis';
@@ -27,7 +27,8 @@ export class SurveyReader {
     return [
       ...ask('walls', [walls], () => unansweredWalls(building)),
       ...ask('imposed', [panels, buildUps], () => floorsWithoutImposed(building)),
-      ...ask('masonry', [walls, this.run], () => emptyMasonry(building, takedown)),
+      ...ask('masonry', [walls, buildUps, this.run], () => emptyMasonry(building, takedown)),
+      ...ask('faces', [walls, buildUps], () => loadedFaces(building)),
       ...ask('low', [walls, brief, this.run], () => lowWalls(building, takedown)),
       ...ask('bypassed', [walls, panels, this.run], () => bypassedWalls(building, takedown)),
       ...ask('rafters', [panels, buildUps, brief, this.run], () => thrustingRafters(building, takedown)),
@@ -179,10 +180,27 @@ function floorsWithoutImposed({ panels, buildUps }: Building): LooseEnd[] {
     );
 }
 
+/** Walls whose build-up names variable load: it is one of a floor or a roof, and nothing lies on the face of a wall. */
+function loadedFaces({ walls, buildUps }: Building): LooseEnd[] {
+  return [...walls].flatMap(([id, { mark, buildUp }]) => {
+    const layers = buildUp === null ? undefined : buildUps.get(buildUp);
+    if (!layers || layers.variable.length === 0) return [];
+    return [
+      end(
+        'wall-variable',
+        id,
+        `${mark} has the build-up ${layers.name}, with variable load, which is left out`,
+        'Nothing lies on the face of a wall: only the layers weigh.',
+        'Give it a build-up of its own, without variable load.',
+      ),
+    ];
+  });
+}
+
 /** Walls on a transfer beam that weigh nothing. */
-function emptyMasonry({ walls }: Building, { bearers }: Takedown): LooseEnd[] {
-  return [...walls]
-    .filter(([id, wall]) => wall.weight === 0 && (bearers.get(id) ?? []).length > 0)
+function emptyMasonry(building: Building, { bearers }: Takedown): LooseEnd[] {
+  return [...building.walls]
+    .filter(([id, wall]) => faceWeight(building, wall) === 0 && (bearers.get(id) ?? []).length > 0)
     .map(([id, wall]) =>
       end(
         'no-weight',

@@ -2,7 +2,7 @@ import type { ExtraLoad, Named } from '../building';
 import type { BalanceBook } from './balance';
 import { KeptLedger, type Landed } from './landed';
 import type { LooseEnd } from './ledger';
-import type { Node } from './node';
+import { hasBuildUp, type Node } from './node';
 import type { Outcome } from './outcome';
 import type { Primary } from './primary';
 import { sameLists, sameLoads } from './same';
@@ -39,8 +39,8 @@ export class Calculated extends KeptLedger {
   /** What acts on it first-hand, if that is still the same; null when it is to be found again. @param book what that added to the balance */
   firstHand(node: Node, loads: readonly Named<ExtraLoad>[], panels: readonly Landed[], book: BalanceBook): Primary | null {
     if (this.node !== node || !sameLists(this.panels, panels) || !sameLoads(this.loads, loads)) return null;
-    // strips follow from build-ups, which may be others
-    if (node.kind === 'beam' && node.body.strips.length > 0) return null;
+    // strips, and the weight of walls, follow from build-ups, which may be others
+    if (hasBuildUp(node)) return null;
     const { arrivals, ownCount, ownEnds } = this;
     return { arrivals: arrivals.length === ownCount ? arrivals : arrivals.slice(0, ownCount), book, looseEnds: ownEnds };
   }

@@ -32,6 +32,7 @@ export { packLedgers, unpackLedger, type PackedLedgers } from './packed';
 export { why, type Cause } from './why';
 export { quantitySaid, textInUnits } from './inUnits';
 export { piecesOn, spansBetween, type SpanPiece } from './span';
+export { halfEachWay } from './halfEachWay';
 export { tributaryArea, type TributaryArea } from './tributary';
 export { floorsByArrival, floorsOn, type FloorLoad } from './floors';
 export { shapeForce, shapeMoment, type ArrivalShape } from './shape';

@@ -15,3 +15,12 @@ export function intensityOf(buildUp: BuildUp, pitch: number): Carried {
   known.set(pitch, (carried = carriedOf(sum)));
   return carried;
 }
+
+const layers = new WeakMap<BuildUp, Carried>();
+
+/** Weight of the layers of a build-up by case, N/mm2 of its face: of a wall, on which nothing lies. */
+export function weightOfLayers(buildUp: BuildUp): Carried {
+  let known = layers.get(buildUp);
+  if (!known) layers.set(buildUp, (known = intensityOf({ ...buildUp, variable: [] }, 0)));
+  return known;
+}

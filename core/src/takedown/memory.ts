@@ -26,7 +26,7 @@ export class Memory {
   /** Levels whose panels are not weighed yet, in a first run. */
   readonly unweighed = new Set<LevelState>();
   /** Beams with loads of build-ups along them. */
-  readonly withStrips = new Set<Slot>();
+  readonly withBuildUps = new Set<Slot>();
   /** Members with loose ends. */
   readonly withEnds = new Set<Slot>();
 }

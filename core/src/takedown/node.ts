@@ -117,3 +117,7 @@ export function elevationOf(building: Building, { kind, body }: Node): number {
       return building.elevation(body.base);
   }
 }
+
+/** Whether what acts on it first-hand follows from a build-up: strips of a beam, layers of a wall. */
+export const hasBuildUp = (node: Node): boolean =>
+  (node.kind === 'beam' && node.body.strips.length > 0) || (node.kind === 'wall' && node.body.buildUp !== null);

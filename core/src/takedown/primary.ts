@@ -17,7 +17,7 @@ import { carriedOf, permanentOf, type Carried } from './carried';
 import { Brought, type Landed } from './landed';
 import { scaled, type LooseEnd, type Source } from './ledger';
 import { type ArrivalShape } from './shape';
-import { intensityOf } from './intensity';
+import { intensityOf, weightOfLayers } from './intensity';
 import { lengthIn } from './inUnits';
 import { LooseEnds } from './looseEnd';
 import type { Node } from './node';
@@ -158,6 +158,8 @@ class PrimaryLoads {
   /** A wall's own weight by the height of its face, less its openings, stretch by stretch. */
   private face(wall: Wall, height: number): void {
     const { length } = this.node;
+    const buildUp = wall.buildUp === null ? undefined : this.building.buildUps.get(wall.buildUp);
+    const weight = buildUp ? weightOfLayers(buildUp) : permanentOf(wall.weight);
     wall.openings.forEach(({ to, head }, i) => {
       if (to <= length + 1 && head <= height + 1) return;
       this.ends.add(
@@ -187,7 +189,7 @@ class PrimaryLoads {
       const solid = Math.max(0, height - open);
       const label = open > 0 ? 'own weight at an opening' : 'own weight';
       const shape: ArrivalShape = { type: 'distributed', from, to, start: solid, end: solid };
-      if (solid > 0) this.apply(`own${i || ''}`, label, OWN[0].source, shape, permanentOf(wall.weight));
+      if (solid > 0) this.apply(`own${i || ''}`, label, OWN[0].source, shape, weight);
     }
   }
 

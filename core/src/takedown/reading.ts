@@ -4,7 +4,7 @@ import type { LooseEnd } from './ledger';
 import type { LevelState } from './levels';
 import { LooseEnds } from './looseEnd';
 import type { Memory } from './memory';
-import { elevationOf, readNodes, type Node } from './node';
+import { elevationOf, hasBuildUp, readNodes, type Node } from './node';
 import type { Route } from './route';
 import { sameBearing, sameLists, sameLoads, type Bearers } from './same';
 import type { Neighbourhood } from './shelf';
@@ -31,7 +31,7 @@ export class Reading {
 
   /** Members as they are now; a changed one is stale, and so are those that hand something to it. @returns what tells on the route */
   readMembers(building: Building): { moved: Set<Slot>; gone: Slot[] } {
-    const { slots, shelf, last, withEnds, withStrips } = this.memory;
+    const { slots, shelf, last, withEnds, withBuildUps } = this.memory;
     const moved = new Set<Slot>();
     const gone: Slot[] = [];
     readNodes(
@@ -43,8 +43,8 @@ export class Reading {
         let slot = last ? slots.get(id) : undefined;
         const isNew = !slot;
         if (!slot) slots.set(id, (slot = new Slot(node, shelf.place(id, neighbourhood(node)))));
-        if (node.kind === 'beam' && node.body.strips.length > 0) withStrips.add(slot);
-        else if (!isNew) withStrips.delete(slot);
+        if (hasBuildUp(node)) withBuildUps.add(slot);
+        else if (!isNew) withBuildUps.delete(slot);
         if (isNew) {
           this.stale.add(slot);
           // the first route is made from nothing
@@ -66,7 +66,7 @@ export class Reading {
     for (const slot of gone) {
       slots.delete(slot.id);
       withEnds.delete(slot);
-      withStrips.delete(slot);
+      withBuildUps.delete(slot);
       slot.entry.remove();
     }
     for (const slot of gone) {
@@ -140,7 +140,7 @@ export class Reading {
       lay(level);
     }
     for (const level of panels.moved(levels.all(), touched)) if (panels.weigh(building, level, reach)) lay(level);
-    if (this.buildUpsMoved) for (const slot of memory.withStrips) this.stale.mark(slot);
+    if (this.buildUpsMoved) for (const slot of memory.withBuildUps) this.stale.mark(slot);
   }
 
   /** A level whose panels are weighed. */

@@ -27,7 +27,11 @@ export const wallSchema = z.strictObject({
     .nullable()
     .default(null)
     .describe('height of the wall itself; null: from level to level'),
-  weight: quantity('areaLoad', 'weight per area of its face', { min: 0, max: 0.2 }),
+  buildUp: refersTo(['buildUp'], 'layers and leaves of the wall: its face weighs what they weigh')
+    .nullable()
+    .default(null)
+    .describe('layers and leaves of the wall: its face weighs what they weigh; null: it weighs what is typed'),
+  weight: quantity('areaLoad', 'weight per area of its face; of a wall without build-up', { min: 0, max: 0.2 }),
   weightGiven: z.boolean().default(true).describe('false: nobody has typed the weight, it is a usual one'),
   thickness: quantity('sectionLength', 'thickness', { min: 10, max: 5000 }).default(215),
   construction: text(80).default('').describe('construction'),

@@ -116,6 +116,15 @@ const buildUp: Column = {
   },
 };
 
+/** The build-up of a wall, which may have none. */
+const wallBuildUp: Column = {
+  ...buildUp,
+  read: (value, body, ...rest) => {
+    if (value.trim() === '') body['buildUp'] = null;
+    else buildUp.read(value, body, ...rest);
+  },
+};
+
 /** The case of an action of the project in which a load acts, by its name; `usual`: it belongs to none. It brings its nature and use with it. */
 const actionCase: Column = {
   title: 'action case',
@@ -349,6 +358,7 @@ export const COLUMNS = {
     level('from', 'base'),
     level('to', 'top'),
     weightOfFace,
+    wallBuildUp,
     quantity('thickness', 'sectionLength', 'thickness'),
     text('construction', 'construction'),
     choice('carries load', 'bears', { open: 'open', yes: 'yes', no: 'no' }),

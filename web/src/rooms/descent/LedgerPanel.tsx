@@ -1,5 +1,6 @@
-import { useMemo, useState } from 'react';
+import { Fragment, useMemo, useState } from 'react';
 import {
+  halfEachWay,
   tributaryArea,
   wordOf,
   arrivalTotal,
@@ -134,6 +135,7 @@ export function LedgerPanel() {
   const number = numbersOf(computed.takedown).get(ledger.id);
   const going = (to: string | null) => (to === 'ground' ? 'the ground' : to === null ? 'nothing' : markOf(building, to));
   const open = asked?.id === ledger.id ? asked.leave : null;
+  const halves = halfEachWay(ledger);
   return (
     <SidePanel label={`Ledger of ${ledger.mark}`}>
       <PanelHead
@@ -185,30 +187,44 @@ export function LedgerPanel() {
         {head('Leaves')}
         <tbody>
           {ledger.leaves.map((leave, j) => (
-            <tr key={j} className={leave.to === null ? 'text-oxide' : ''}>
-              <td>
-                {leave.to && leave.to !== 'ground' ? (
-                  <button type="button" className="hover:text-oxide" onClick={() => select(leave.to)}>
-                    to {going(leave.to)}
+            <Fragment key={j}>
+              <tr className={leave.to === null ? 'text-oxide' : ''}>
+                <td>
+                  {leave.to && leave.to !== 'ground' ? (
+                    <button type="button" className="hover:text-oxide" onClick={() => select(leave.to)}>
+                      to {going(leave.to)}
+                    </button>
+                  ) : (
+                    `to ${going(leave.to)}`
+                  )}{' '}
+                  <button
+                    type="button"
+                    className="btn-line ml-1 text-[12px]"
+                    aria-expanded={open === j}
+                    aria-label={`Why: what ${ledger.mark} hands to ${going(leave.to)}`}
+                    onClick={() => setAsked(open === j ? null : { id: ledger.id, leave: j })}
+                  >
+                    why?
                   </button>
-                ) : (
-                  `to ${going(leave.to)}`
-                )}{' '}
-                <button
-                  type="button"
-                  className="btn-line ml-1 text-[12px]"
-                  aria-expanded={open === j}
-                  aria-label={`Why: what ${ledger.mark} hands to ${going(leave.to)}`}
-                  onClick={() => setAsked(open === j ? null : { id: ledger.id, leave: j })}
-                >
-                  why?
-                </button>
-              </td>
-              {cells(leave.byCase)}
-            </tr>
+                </td>
+                {cells(leave.byCase)}
+              </tr>
+              {halves ? (
+                <tr className="text-[12px] text-soft">
+                  <td className="pl-4">half each way</td>
+                  {cells(halves[j]!)}
+                </tr>
+              ) : null}
+            </Fragment>
           ))}
         </tbody>
       </table>
+      {halves ? (
+        <p className="mt-1 text-[12px] text-soft">
+          It runs on over its supports: the reactions are those of the continuous beam. Half each way is what lies up to the middle of each
+          span.
+        </p>
+      ) : null}
       {open !== null && causes ? (
         <section aria-label="Why" className="mt-2 border-l-2 border-oxide bg-oxidewash px-2 py-1">
           <Causes causes={causes} depth={0} />

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import {
   caseIdOfLoad,
   caseIn,
+  faceWeight,
   formatQuantity,
   itemName,
   markOf,
@@ -11,6 +12,7 @@ import {
   type Item,
   type Made,
   type PlanPoint,
+  type Wall,
 } from '@plinth/core';
 import { QuantityField, SelectField, TextField } from '../../parts/fields';
 import { useProject } from '../../project/context';
@@ -150,6 +152,13 @@ export function HangerCells({ item }: { item: Of<'hanger'> }) {
   );
 }
 
+/** What the face of a wall weighs by its build-up. */
+function FaceWeight({ wall }: { wall: Wall }) {
+  const { building, units } = useProject();
+  const name = building.buildUps.get(wall.buildUp!)?.name;
+  return <span title={name}>{formatQuantity(faceWeight(building, wall), 'areaLoad', units, { bare: true })}</span>;
+}
+
 export function WallCells({ item }: { item: Of<'wall'> }) {
   const cells = useCells(item);
   const { body } = item;
@@ -158,13 +167,17 @@ export function WallCells({ item }: { item: Of<'wall'> }) {
       {cells.mark()}
       {cells.ends(body)}
       <td className="num w-24">
-        <QuantityField
-          quiet
-          kind="areaLoad"
-          label={`Weight of the face of ${cells.name}`}
-          value={body.weight}
-          commit={(weight) => cells.change({ weight, weightGiven: true }, ': weight changed')}
-        />
+        {body.buildUp === null ? (
+          <QuantityField
+            quiet
+            kind="areaLoad"
+            label={`Weight of the face of ${cells.name}`}
+            value={body.weight}
+            commit={(weight) => cells.change({ weight, weightGiven: true }, ': weight changed')}
+          />
+        ) : (
+          <FaceWeight wall={body} />
+        )}
       </td>
       <td className="w-60">
         <TakenBy item={item} />

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import {
+  faceWeight,
   profileOf,
   type FamilyProfile,
   newWallOpening,
@@ -13,7 +14,7 @@ import {
 import { DrawingView } from '../../../parts/DrawingView';
 import { CheckField, OptionalQuantityField, QuantityField, SelectField, type Option, TextField } from '../../../parts/fields';
 import { PanelHead } from '../../../parts/SidePanel';
-import { useProject } from '../../../project/context';
+import { useItems, useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
 import { StandsOn } from '../TakenBy';
 import { STATUS, type Of } from './common';
@@ -62,6 +63,7 @@ export function WallForm({ item }: { item: Of<'wall'> }) {
   const { building, computed, units } = useProject();
   const { patch, quietly } = useEdit();
   const { body } = item;
+  const buildUps = useItems('buildUp').map(({ id, body }) => ({ value: id, label: body.name }));
   const rule = profileOf(building.brief.family).wallSpread;
   const set = (change: Partial<Wall>, what: string) => patch(item, change, `${body.mark}: ${what}`);
   const length = planLength(body);
@@ -131,12 +133,25 @@ export function WallForm({ item }: { item: Of<'wall'> }) {
         />
       </div>
       <div className="grid grid-cols-2 gap-3">
-        <QuantityField
-          label="Weight of its face"
-          kind="areaLoad"
-          value={body.weight}
-          commit={(weight) => set({ weight, weightGiven: true }, 'weight')}
+        <SelectField
+          label="Build-up"
+          value={body.buildUp ?? ''}
+          commit={(buildUp) => set({ buildUp: buildUp || null }, 'build-up')}
+          options={[{ value: '', label: 'none: weight typed' }, ...buildUps]}
         />
+        {body.buildUp === null ? (
+          <QuantityField
+            label="Weight of its face"
+            kind="areaLoad"
+            value={body.weight}
+            commit={(weight) => set({ weight, weightGiven: true }, 'weight')}
+          />
+        ) : (
+          <div>
+            <span className="label block">Weight of its face</span>
+            <span className="num">{formatQuantity(faceWeight(building, body), 'areaLoad', units)}</span>
+          </div>
+        )}
         <QuantityField
           label="Thickness"
           kind="sectionLength"
