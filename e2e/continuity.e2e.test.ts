@@ -89,6 +89,15 @@ describe('a beam that is fixed at its end', () => {
     await browser.waitForText('main', 'K1 is fixed to it and brings 12.6');
   });
 
+  it('a connection has its joint, and what is said of one that is gone is told and cleared', async () => {
+    await browser.go(`${url}/survey?level=floor&item=K1`);
+    await browser.type('joint', 'J3');
+    await saved();
+    await browser.go(`${url}/members?item=K1&level=floor`);
+    await browser.waitForText('[aria-label="Forces at its supports"]', 'by J3');
+    expect(await browser.complaints()).toEqual([]);
+  });
+
   it('a support that may sink bends the beam that runs over it, and presses on the next column', async () => {
     await browser.go(`${url}/survey?level=floor&item=T1`);
     await browser.type('may sink by', '10');

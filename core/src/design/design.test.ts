@@ -267,9 +267,11 @@ describe('pads', () => {
         entry.id === 'F1' ? item('footing', 'F1', { mark: 'F1', at: { x: 120, y: 0 }, level: 'L0' }) : entry,
       ),
     );
-    expect(shifted.designs.footing('F1')!.checks.find(isCheck('eccentric-load'))!.reason).toContain('120 mm off');
-    expect(shifted.designs.footing('F1')!.verdict).toBe('unproven');
-    expect(shifted.looseEnds.find((end) => end.key === 'eccentric:F1')!.why).toContain('C1 stands 120 mm off its axis');
+    const central = computeProject(bay({ extra: [] })).designs.footing('F1')!;
+    const footing = shifted.designs.footing('F1')!;
+    expect(footing.width).toBeGreaterThan(central.width);
+    expect(footing.checks.find(isCheck('bearing'))!.utilisation).toBeLessThanOrEqual(1);
+    expect(shifted.looseEnds.map(({ key }) => key)).not.toContain('eccentric:F1');
   });
   it('rule of thumb: 45 degrees, 150 mm at least, only within its limits', () => {
     const pad = (more: object) => ruleOfThumbPad({ load: 60_000, width: 750, column: 150, thickness: 300, ...more })[0]!;

@@ -40,3 +40,4 @@ export { chartChecks, chartConditions, longestSpan, spanChart, type ChartCell, t
 export { TYPED_BEAM, typedBeam, typedBeamItems, typedBeamSheet, type TypedBeam, type TypedLoad } from './typedBeam';
 export { actionsOf, forcedMember, FORCES_GIVEN, GIVEN_WORDS, type ForcedMember, type ForcesGiven } from './memberForces';
 export { middleOf, type ForceSet, type ThreeMoments } from './forces';
+export { proposalsFor, type Proposal } from './proposals';

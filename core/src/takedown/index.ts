@@ -2,6 +2,7 @@ export { takeDown, TakedownEngine, type BeamStiffness, type LiftingRules, type T
 export { SupportPlacer, withFoundSupports } from './foundSupports';
 export { REACH } from './outcome';
 export { heaviestOnGround, onlyMembers, pathOf } from './path';
+export { freshProposals, proposeBeams, proposedMark, type ProposedBeam, type ProposedEnd } from './support/proposal';
 export { NAMED, ruleInWords, type Bearer, type WallBearer } from './support/found';
 export { contains, regionOf } from './panel/polygon';
 export { sharePanel } from './panel/sharePanel';

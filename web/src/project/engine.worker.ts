@@ -8,6 +8,8 @@ import {
   packLedgers,
   PlinthError,
   ProjectEngine,
+  proposalsFor,
+  type Proposal,
   rationalise,
   reactionsOf,
   sheetFor,
@@ -290,6 +292,12 @@ const engine = {
   supportForces(id: string): readonly SupportForces[] {
     const { building, takedown } = held();
     return supportForces(contextOf(building, takedown), id);
+  },
+
+  /** Beams that would carry a wall which stops above nothing, with the loads that they would take. */
+  proposals(wall: string): readonly Proposal[] {
+    const { building, takedown } = held();
+    return proposalsFor(items.values(), building, takedown, wall);
   },
 
   /** Diagrams of a beam under one combination (by its name). Empty when it cannot be solved. */

@@ -4,6 +4,7 @@ import { useProject } from '../../project/context';
 import { useEdit } from '../../project/useEdit';
 import { ConnectionFields, LostConnections } from './forms/ConnectionFields';
 import { supportOptions } from './place';
+import { Proposals } from './Proposals';
 
 /** What takes a member, as found or named. */
 export function RestsOn({ id }: { id: string }) {
@@ -84,7 +85,7 @@ export function StandsOn({ item, title }: Supported & { title: string }) {
         </p>
       ) : null}
       <SupportChoice item={item} />
-      {item.kind === 'wall' ? null : <PostConnection item={item} by={found[0]?.by ?? null} />}
+      {item.kind === 'wall' ? <Proposals key={item.id} wall={item} /> : <PostConnection item={item} by={found[0]?.by ?? null} />}
     </section>
   );
 }
