@@ -45,6 +45,46 @@ def case(N, B, L, h, c1, c2, ex, ey):
     reach = min(2 * d, B / 2 - abs(ex) - c1 / 2, L / 2 - abs(ey) - c2 / 2)
     best = max((reach * i / 40 for i in range(1, 41)), key=lambda a: v(a) * a)
     out["face"], out["ring"] = v(0), v(best)
+    # perimeters that run to an edge, by brute force: the perimeter by its points, the area inside by a grid
+    X, Y = abs(ex), abs(ey)
+    def edge(a):
+        W_, E_, S_, N_ = -(B / 2 + X), B / 2 - X, -(L / 2 + Y), L / 2 - Y
+        pts = []
+        n = 3000
+        for (hx, hy, t0) in ((c1 / 2, c2 / 2, 0), (-c1 / 2, c2 / 2, 1), (-c1 / 2, -c2 / 2, 2), (c1 / 2, -c2 / 2, 3)):
+            for i in range(n):
+                t = (t0 + (i + .5) / n) * math.pi / 2
+                pts.append((hx + a * math.cos(t), hy + a * math.sin(t), a * math.pi / 2 / n))
+        for s in (1, -1):
+            for i in range(n):
+                pts.append((-c1 / 2 + (i + .5) / n * c1, s * (c2 / 2 + a), c1 / n))
+                pts.append((s * (c1 / 2 + a), -c2 / 2 + (i + .5) / n * c2, c2 / n))
+        pts = [q_ for q_ in pts if W_ < q_[0] < E_ and S_ < q_[1] < N_]
+        u = sum(l for _, _, l in pts)
+        xc, yc = sum(x * l for x, _, l in pts) / u, sum(y * l for _, y, l in pts) / u
+        m = 500
+        hx, hy = c1 / 2 + a, c2 / 2 + a
+        F = MX = MY = 0.0
+        da = 4 * hx * hy / m / m
+        for i in range(m):
+            x = -hx + (i + .5) / m * 2 * hx
+            if not W_ < x < E_: continue
+            for j in range(m):
+                y = -hy + (j + .5) / m * 2 * hy
+                if not S_ < y < N_: continue
+                if math.hypot(max(0, abs(x) - c1 / 2), max(0, abs(y) - c2 / 2)) > a: continue
+                f = (p + gx * x + gy * y) * da
+                F += f; MX += f * (x - xc); MY += f * (y - yc)
+        V = max(0, N - F)
+        beta = 1.0
+        if V:
+            beta += k(c1 / c2) * abs(-N * xc - MX) * u / (V * sum(abs(x - xc) * l for x, _, l in pts))
+            beta += k(c2 / c1) * abs(-N * yc - MY) * u / (V * sum(abs(y - yc) * l for _, y, l in pts))
+        return beta * V / (u * d)
+    if reach < 2 * d:
+        trials = [reach + (2 * d - reach) * i / 20 for i in range(1, 21)]
+        out["edge"] = max((edge(a) * a, edge(a)) for a in trials)[1]
+    else: out["edge"] = None
     b0 = 2 * (c1 + c2 + 2 * d)
     Vu = N - p * (c1 + d) * (c2 + d)
     tau = 0.0
@@ -58,5 +98,5 @@ def case(N, B, L, h, c1, c2, ex, ey):
 
 cases = [(900e3, 2400, 2400, 500, 300, 300, 150, 0), (900e3, 2400, 2400, 500, 300, 300, 0, -250), (1400e3, 3000, 2600, 600, 400, 250, 200, 120),
          (600e3, 2000, 2800, 450, 200, 350, -120, 200), (2000e3, 4000, 3600, 700, 450, 450, 300, -180), (400e3, 2000, 2000, 400, 200, 200, 300, 0)]
-def rounded(o): return {k: rounded(v) if isinstance(v, dict) else float("%.6g" % v) for k, v in o.items()}
+def rounded(o): return {k: rounded(v) if isinstance(v, dict) else v if v is None else float("%.6g" % v) for k, v in o.items()}
 print(json.dumps([rounded(case(*c)) for c in cases], indent=1))

@@ -26,7 +26,7 @@ const demand = (checks: ReturnType<typeof checksOf>, id: string, part?: string) 
   checks.find((check) => check.id === id && check.part === part)?.demand;
 
 describe('a pad whose column stands off its middle', () => {
-  describe.each(cases)('$N N on $B x $L, $ex and $ey off', ({ N, B, L, h, c1, c2, ex, ey, x, y, face, ring, twoWay }) => {
+  describe.each(cases)('$N N on $B x $L, $ex and $ey off', ({ N, B, L, h, c1, c2, ex, ey, x, y, face, ring, edge, twoWay }) => {
     const pad: Partial<PadInput> = {
       width: B,
       length: L,
@@ -47,6 +47,9 @@ describe('a pad whose column stands off its middle', () => {
       }
       expect(demand(checks, 'punching-at-the-column')! / face).toBeCloseTo(1, 4);
       expect(demand(checks, 'punching')! / ring).toBeCloseTo(1, 4);
+      // by a grid apart: a part in two hundred
+      if (edge === null) expect(demand(checks, 'punching', 'edge')).toBeUndefined();
+      else expect(Math.abs(demand(checks, 'punching', 'edge')! / edge - 1)).toBeLessThan(5e-3);
     });
     it('by ACI 318 too', () => {
       const checks = checksOf('american', pad);

@@ -3,6 +3,7 @@ import { compare, unproven, type Check, type Sheet } from '../../../sheet';
 import { pressureAtColumn } from '../../padSides';
 import type { PadInput } from '../../standard';
 import type { ConcreteAnnex } from '../annex';
+import { openPerimeter } from './openPerimeter';
 import { recordShearStrength, shearStrength } from './shearStrength';
 
 /** A perimeter at a distance from the face of the column. */
@@ -182,17 +183,100 @@ export function punch(
       ring,
     ),
   );
-  // with a column in the middle what lies beyond runs to two edges, and is shear at d; beside an edge it would run to one
+  // with a column in the middle what lies beyond runs to two edges at once, and is shear at d; beside an edge it runs to one
   if (growths.length > 0 && reach < 2 * d)
     checks.push(
-      unproven(
-        { id: 'punching', part: 'edge', name: 'Punching beside the edge' },
-        EN1992_1_1('6.4.2(4)'),
-        'brittle',
-        'the column stands off the middle and nearer to an edge than 2d: perimeters that run to that edge are not checked; a larger or thinner pad has none',
-        sheet,
+      besideEdge(
+        annex,
+        input,
+        off,
+        { p, alongX, alongY, reach, d, rho, N, combination },
+        sheet?.scope('On the governing perimeter that runs to an edge'),
       ),
     );
+}
+
+interface BesideEdge {
+  readonly p: number;
+  readonly alongX: number;
+  readonly alongY: number;
+  readonly reach: number;
+  readonly d: number;
+  readonly rho: number;
+  readonly N: number;
+  readonly combination: string;
+}
+
+/** Perimeters beyond the nearest edge up to 2d, as far as they lie within the pad, EN 1992-1-1 6.4.2(4), (6.51). */
+function besideEdge(
+  annex: ConcreteAnnex,
+  { width, length, columnWidth: c1, columnDepth: c2, isRound, concrete }: PadInput,
+  off: { readonly x: number; readonly y: number },
+  { p, alongX, alongY, reach, d, rho, N, combination }: BesideEdge,
+  sheet?: Sheet,
+): Check {
+  const fck = concrete.strength;
+  const [x, y] = [Math.abs(off.x), Math.abs(off.y)];
+  const edges = { west: -(width / 2 + x), east: width / 2 - x, south: -(length / 2 + y), north: length / 2 - y };
+  const k = { x: momentByShear(isRound ? 1 : c1 / c2), y: momentByShear(isRound ? 1 : c2 / c1) };
+  const at = (a: number) => {
+    const open = openPerimeter(N, { c1, c2, isRound: isRound ?? false, a }, edges, { p, gx: alongX, gy: alongY });
+    if (!open) return null;
+    const { u, V, along } = open;
+    const share = (axis: 'x' | 'y') => (V === 0 || along[axis].W === 0 ? 0 : (k[axis] * along[axis].M * u) / (V * along[axis].W));
+    const beta = 1 + share('x') + share('y');
+    return { a, ...open, beta, v: (beta * V) / (u * d), vRd: (shearStrength(annex, d, rho, fck) * 2 * d) / a };
+  };
+  let worst: NonNullable<ReturnType<typeof at>> | null = null;
+  for (let i = 1; i <= 20; i += 1) {
+    const trial = at(reach + ((2 * d - reach) * i) / 20);
+    if (trial && (!worst || trial.v / trial.vRd > worst.v / worst.vRd)) worst = trial;
+  }
+  const name = { id: 'punching', part: 'edge', name: 'Punching beside the edge' } as const;
+  const clause = EN1992_1_1('6.4.2(4)');
+  if (!worst) return unproven(name, clause, 'brittle', 'no perimeter lies within the pad', sheet);
+  if (sheet) {
+    const { a, u, V, along, beta, v, vRd } = worst;
+    sheet.given('d', d, 'sectionLength', 'mean effective depth');
+    sheet.given('a', a, 'sectionLength', 'distance from the face: the worst of 20 perimeters up to 2d that run to an edge');
+    sheet.given('u', u, 'sectionLength', 'its length within the pad');
+    sheet.given('V_red', V, 'force', 'N_Ed less the pressure inside, by integration over the area inside', 'EN 1992-1-1 (6.48)');
+    const inputs: Record<string, number> = { V_red: V, u };
+    const terms = (['x', 'y'] as const).flatMap((axis) => {
+      const { M, W } = along[axis];
+      if (M === 0 || W === 0 || V === 0) return [];
+      sheet.given(
+        `M_${axis}`,
+        M,
+        'moment',
+        `of N_Ed and the pressure inside about the centroid of the perimeter, along ${axis}`,
+        'statics',
+      );
+      sheet.given(`W_${axis}`, W, 'area', 'of the perimeter about its centroid', 'EN 1992-1-1 (6.40)');
+      sheet.given(`k_${axis}`, k[axis], 'ratio', 'part of the moment that shear takes', 'table 6.1');
+      Object.assign(inputs, { [`M_${axis}`]: M, [`W_${axis}`]: W, [`k_${axis}`]: k[axis] });
+      return [`k_${axis} * M_${axis} * u / (V_red * W_${axis})`];
+    });
+    if (terms.length === 0) sheet.step('beta', '1', {}, 1, 'ratio', '(6.51)');
+    else sheet.step('beta', `1 + ${terms.join(' + ')}`, inputs, beta, 'ratio', '(6.51)');
+    sheet.step('v_Ed', 'beta * V_red / (u * d)', { beta, V_red: V, u, d }, v, 'stress', '(6.51)');
+    recordShearStrength(annex, sheet, d, rho, fck);
+    sheet.step('v_Rd', 'v_Rdc * 2 * d / a', { v_Rdc: shearStrength(annex, d, rho, fck), d, a }, vRd, 'stress', '(6.50)');
+  }
+  return compare(
+    {
+      ...name,
+      clause,
+      mode: 'brittle',
+      kind: 'stress',
+      demand: worst.v,
+      demandSymbol: 'v_Ed',
+      capacity: worst.vRd,
+      capacitySymbol: 'v_Rd',
+      combination,
+    },
+    sheet,
+  );
 }
 
 /** The pressure at the axis of a column that stands off the middle, and how it grows. */
