@@ -7,9 +7,9 @@ export const DOORS: readonly Mutant[] = [
   {
     point: 'A1',
     fault: 'a pad is sized step by step: a footing step of next to nothing never ends',
-    file: core('design/footing.ts'),
-    now: '  for (let halvings = 0; halvings < 64 && least < most; halvings++) {\n    const middle = Math.floor((least + most) / 2);\n    if (isAllowed(middle)) most = middle;\n    else least = middle + 1;\n  }\n  return sidesOf(most);',
-    wrong: '  while (!isAllowed(least)) least += 1;\n  return sidesOf(least);',
+    file: core('design/padBearing.ts'),
+    now: '  for (let halvings = 0; halvings < 64 && least < most; halvings++) {\n    const middle = Math.floor((least + most) / 2);\n    if (fits(middle)) most = middle;\n    else least = middle + 1;\n  }\n  return sidesOf(most);',
+    wrong: '  while (!fits(least)) least += 1;\n  return sidesOf(least);',
     test: 'core/src/design/steps.test.ts',
   },
   {

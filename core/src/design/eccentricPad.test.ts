@@ -91,6 +91,14 @@ describe('a pad under a column off its middle', () => {
       }),
       { numRuns: 15 },
     );
+    // uplift beyond the kern on the far side presses the near edge harder
+    const [far, light] = [column('C3', -900, 0), load('G3', 'C3', 10e3)];
+    const withFar = (...loads: Item[]) =>
+      design({ ...GIVEN, width: 3000, length: 3000 }, [column('C1', 200, 0), far, dead[0]!, light, ...loads], ground).pad.checks.find(
+        isCheck('bearing'),
+      )!.demand!;
+    // by statics: (6 x 0.9 / 3 - 1) of 1.0 W at the edge
+    expect(withFar(load('W', 'C3', -20e3, 'wind')) - withFar()).toBeCloseTo(((6 * 900) / 3000 - 1) * (20e3 / 9e6), 6);
     // several places: the ground is checked, the concrete says that it is not
     const { pad } = design(GIVEN, [column('C1', 200, 0), column('C2', -700, 300), ...dead], ground);
     expect(pad.checks.find(isCheck('strength-eccentric'))!.reason).toContain('several places');

@@ -1,7 +1,7 @@
 import type { Beam, PlanPoint } from '../../building';
 import { lengthIn } from '../inUnits';
 import type { Bearer, SupportDoubt } from './found';
-import { heldAs } from './saidConnections';
+import { heldAs, LOOSE } from './saidConnections';
 import { crossing, endToEnd, nearest, overlap } from './line';
 import type { OnLine } from './levelPlan';
 import type { LevelFinders } from './finders';
@@ -68,10 +68,13 @@ export function findBeamSupports(
     const candidates = found[i];
     if (!candidates) continue;
     const { id, body, line } = beams[i]!;
-    const held = heldAs(body, candidates, line.length);
+    const held = body.connections.length === 0 ? null : heldAs(body, candidates, line.length);
     supports.set(
       id,
-      candidates.map(({ at, by, rule }, n) => ({ by, at, rule, ...held[n]! })),
+      candidates.map(({ at, by, rule }, n) => {
+        const { holdsDown, fixed, spring, settlement } = held ? held[n]! : LOOSE;
+        return { by, at, rule, holdsDown, fixed, spring, settlement };
+      }),
     );
   }
   return { supports, doubts };

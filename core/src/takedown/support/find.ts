@@ -54,8 +54,7 @@ function findBeams(level: LevelPlan, finders: LevelFinders, reach: number): Pick
         id,
         body.supports.map((support) => ({ ...support, rule: NAMED })),
       );
-  const said = level.beams.flatMap((beam) =>
-    beam.body.connections.length === 0 ? [] : beamConnectionDoubts(level, beam, beams.get(beam.id)!),
-  );
-  return { beams, doubts: [...doubts, ...said, ...beamDoubts(level.beams, neighbours, supports, finders, reach)] };
+  for (const beam of level.beams)
+    if (beam.body.connections.length > 0) doubts.push(...beamConnectionDoubts(level, beam, beams.get(beam.id)!));
+  return { beams, doubts: [...doubts, ...beamDoubts(level.beams, neighbours, supports, finders, reach)] };
 }

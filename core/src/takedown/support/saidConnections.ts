@@ -6,11 +6,11 @@ import type { LevelPlan } from './levelPlan';
 type Held = Pick<Bearer, 'holdsDown' | 'fixed' | 'spring' | 'settlement'>;
 type Place = Pick<Bearer, 'by' | 'at'>;
 
-const LOOSE: Held = { holdsDown: false, ...FIRM };
+/** A connection of which nothing is said. */
+export const LOOSE: Held = { holdsDown: false, ...FIRM };
 
 /** How each connection of a beam whose supports are found holds it. @param places in order along the beam. length: mm */
 export function heldAs({ connections }: Pick<Beam, 'connections'>, places: readonly Place[], length: number): readonly Held[] {
-  if (connections.length === 0) return places.map(() => LOOSE);
   const contacts = contactsOf(places, length);
   return places.map(({ by }, i) => {
     const said = saidOf(connections, by, contacts[i]!);

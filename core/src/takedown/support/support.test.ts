@@ -131,6 +131,8 @@ describe('what a beam rests on', () => {
     expect(lost(0, { to: 'gone' })[0]!.title).toBe('B: its connection at its start with what carried it is not there any more');
     expect(lost(0, { end: 'along' })[0]!.why).toContain('It was said to be fixed.');
     expect(lost(0, { to: 'C2', end: 'end', joint: 'J3', eccentricity: 150 })).toEqual([]);
+    // what is said of its end is not read at its start
+    expect(run(...items(0, { end: 'end' })).bearers.get('B')).toMatchObject([{ fixed: false }, { fixed: false }]);
     const astray = run(
       ...items(0),
       wall('W', 3000, -500, 3000, 500),
