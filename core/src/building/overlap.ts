@@ -59,5 +59,8 @@ export function withJoinedOpenings(panel: Panel): Panel {
   } catch {
     return panel;
   }
-  return { ...panel, openings: joined.map(([outer]) => ({ label: '', outline: pointsOf(outer!) })) };
+  return {
+    ...panel,
+    openings: joined.map(([outer]) => ({ label: '', outline: pointsOf(outer!), bridged: panel.openings.every(({ bridged }) => bridged) })),
+  };
 }

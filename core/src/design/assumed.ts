@@ -62,7 +62,7 @@ export class AssumptionBook {
       for (const id of building.hangers.keys()) this.write(building, id, [HANGER]);
       building.walls.forEach((wall, id) => this.write(building, id, wallAssumptions(wall, building.brief)));
       for (const id of building.stripFootings.keys()) this.write(building, id, [STRIP]);
-      building.panels.forEach((panel, id) => this.write(building, id, panelAssumptions(panel)));
+      building.panels.forEach((panel, id) => this.write(building, id, panelAssumptions(panel, building.brief)));
       for (const members of [building.beams, building.columns])
         members.forEach((body: Beam | Column, id) => {
           if (isLoadOnly(building, id, body)) this.write(building, id, loadOnlyAssumptions(building, body));
@@ -82,7 +82,7 @@ export class AssumptionBook {
     again(last.hangers, building.hangers, () => [HANGER]);
     again(last.walls, building.walls, (wall) => wallAssumptions(wall, building.brief));
     again(last.stripFootings, building.stripFootings, () => [STRIP]);
-    again(last.panels, building.panels, panelAssumptions);
+    again(last.panels, building.panels, (panel) => panelAssumptions(panel, building.brief));
     for (const part of ['beams', 'columns'] as const) {
       const [before, now]: ReadonlyMap<string, Beam | Column>[] = [last[part], building[part]];
       if (before === now && last.brief === building.brief) continue;

@@ -1,6 +1,7 @@
 import type { Brief, Panel, Wall } from '../building';
 import { profileOf, type Family } from '../family';
 import { formatQuantity } from '../quantity';
+import { trimmedArea } from '../takedown';
 
 interface Taken {
   readonly key: string;
@@ -75,7 +76,7 @@ export function wallAssumptions(wall: Wall, { family, units }: Pick<Brief, 'fami
 }
 
 /** What the sharing of a panel takes for true. */
-export function panelAssumptions(panel: Panel): Taken[] {
+export function panelAssumptions(panel: Panel, { units }: Pick<Brief, 'units'>): Taken[] {
   if (panel.span === 'twoWay')
     return [
       {
@@ -84,7 +85,18 @@ export function panelAssumptions(panel: Panel): Taken[] {
         reason: 'A slab reinforced both ways and held on all sides; joists and decks carry one way.',
       },
     ];
+  const bridged = panel.openings.filter((opening) => opening.bridged);
+  const bridging = bridged.map((opening, i): Taken => {
+    const area = formatQuantity(trimmedArea(panel, opening.outline), 'floorArea', units, { figures: 3 });
+    return {
+      key: `bridged-${i + 1}`,
+      text: `${opening.label || `Opening ${i + 1}`} has no trimmers: the strips beside it carry what it cuts, the load of ${area} of floor.`,
+      reason:
+        'Each side takes half of it beside its own load: an opening small beside the span, with bars or joists added on both sides of it.',
+    };
+  });
   return [
+    ...bridging,
     panel.continuity === 'continuous'
       ? {
           key: 'continuous',

@@ -5,7 +5,7 @@ export { heaviestOnGround, onlyMembers, pathOf } from './path';
 export { freshProposals, proposeBeams, proposedMark, type ProposedBeam, type ProposedEnd } from './support/proposal';
 export { NAMED, ruleInWords, type Bearer, type WallBearer } from './support/found';
 export { contains, regionOf } from './panel/polygon';
-export { sharePanel } from './panel/sharePanel';
+export { sharePanel, trimmedArea } from './panel/sharePanel';
 export { type Bearing, type Orphan, type PanelSharing } from './panel/share';
 export { isClosedMoment } from './balance';
 export { footShapes, pressure, widening } from './wall/foot';

@@ -14,7 +14,16 @@ export const panelSchema = z.strictObject({
   level: onLevel('level of the panel'),
   outline: outline.describe('corners in order'),
   openings: z
-    .array(z.strictObject({ label: text(40).default('').describe('what it is'), outline }))
+    .array(
+      z.strictObject({
+        label: text(40).default('').describe('what it is'),
+        outline,
+        bridged: z
+          .boolean()
+          .default(false)
+          .describe('true: small and without trimmers, the strips beside it carry what it cuts; read of panels that span one way'),
+      }),
+    )
     .max(200)
     .default([])
     .describe('openings: their edges carry nothing'),

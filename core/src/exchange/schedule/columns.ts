@@ -173,19 +173,27 @@ const outline: Column = {
   },
 };
 
-/** Openings of a panel, each as "name: corners", with | between them; an empty cell is none. */
+/** Before the corners of an opening that the strips beside it bridge. */
+const BRIDGED = 'bridged';
+
+/** Openings of a panel, each as "name: corners" or "name: bridged: corners", with | between them; an empty cell is none. */
 const panelOpenings: Column = {
   title: 'openings',
   kind: 'position',
   write: (body, { units }) =>
-    (body['openings'] as readonly { label: string; outline: Corners }[])
-      .map((opening) => `${opening.label ? `${opening.label.replace(/[|:]/g, ' ')}: ` : ''}${writeCorners(opening.outline, units)}`)
+    (body['openings'] as readonly { label: string; outline: Corners; bridged: boolean }[])
+      .map(({ label, outline, bridged }) => {
+        const name = label || bridged ? `${label.replace(/[|:]/g, ' ')}: ` : '';
+        return `${name}${bridged ? `${BRIDGED}: ` : ''}${writeCorners(outline, units)}`;
+      })
       .join(' | '),
   read: (value, body, { units }, unit) => {
     body['openings'] = value.split('|').flatMap((part) => {
       if (part.trim() === '') return [];
-      const [, label = '', corners = ''] = /^(?:(.*):)?([^:]*)$/.exec(part)!;
-      return [{ label: label.trim(), outline: readCorners(corners.trim(), units, unit) }];
+      const [, named = '', corners = ''] = /^(?:(.*):)?([^:]*)$/.exec(part)!;
+      const bridged = new RegExp(`:\\s*${BRIDGED}\\s*$`).test(named);
+      const label = bridged ? named.slice(0, named.lastIndexOf(':')) : named;
+      return [{ label: label.trim(), outline: readCorners(corners.trim(), units, unit), bridged }];
     });
   },
 };

@@ -108,12 +108,12 @@ describe('a schedule', () => {
         { from: 2000, to: 3200, sill: 900, head: 2100, bearing: 200 },
       ],
     });
-    const panels = 'mark,openings [m]\nL1,stair: 1 1; 2 1; 2 3; 1 3 | 3 1; 4 1; 4 2\n';
+    const panels = 'mark,openings [m]\nL1,stair: 1 1; 2 1; 2 3; 1 3 | : bridged: 3 1; 4 1; 4 2\n';
     const panel = read(items, 'panel', panels);
     expect(panel.faults).toEqual([]);
     expect((panel.items[0]!.body as { openings: unknown }).openings).toEqual([
-      { label: 'stair', outline: [1, 2, 2, 1].map((x, i) => ({ x: 1000 * x, y: i < 2 ? 1000 : 3000 })) },
-      { label: '', outline: [3, 4, 4].map((x, i) => ({ x: 1000 * x, y: i < 2 ? 1000 : 2000 })) },
+      { label: 'stair', outline: [1, 2, 2, 1].map((x, i) => ({ x: 1000 * x, y: i < 2 ? 1000 : 3000 })), bridged: false },
+      { label: '', outline: [3, 4, 4].map((x, i) => ({ x: 1000 * x, y: i < 2 ? 1000 : 2000 })), bridged: true },
     ]);
     const loads = 'label,on,type,nature,load on area [kN/m2],corners [m]\nhoist and trolley,L1,area,permanent,2.5,1 1; 3 1; 3 2\n';
     const changed = [...items.filter(({ id }) => id !== 'L1' && id !== 'W1'), ...wall.items, ...panel.items];

@@ -19,18 +19,20 @@ const SIDES = [-1, 0, 1];
  * ends or crossings everything runs straight, so that there each strip's reactions are integrated; where they do not vary
  * linearly the length is cut, and each piece keeps its total and its first moment.
  * @param reach how far a support may lie outside the panel and still carry it, mm
- * @param loaded what is loaded, when that is not the whole panel: the strips stay those of the panel
+ * @param loaded what is loaded, when that is not all that the rings bound: the strips stay those of the panel
+ * @param part false: what is loaded is all that there is of the panel, whose strips run on over what the rings leave out
  */
 export function shareOneWay(
   panel: PanelShape,
   rings: readonly (readonly PlanPoint[])[],
   bearings: readonly Bearing[],
   reach: number,
-  loaded: readonly PlanPoint[] | null = null,
+  loaded: readonly (readonly PlanPoint[])[] | null = null,
+  part = loaded !== null,
 ): Pick<PanelSharing, 'shares' | 'orphans' | 'doubts'> {
   const axes = new Axes(panel.direction);
   const edges = edgesOf(axes, rings);
-  const patch = loaded ? edgesOf(axes, [loaded]) : edges;
+  const patch = loaded ? edgesOf(axes, loaded) : edges;
   let [low, high] = [Infinity, -Infinity];
   for (const { v1, v2 } of patch) {
     if (v1 < low) low = v1;
@@ -64,7 +66,7 @@ export function shareOneWay(
       // an opening that reaches the edge leaves nothing beside it
       if (at(to, middle) - at(from, middle) < 1e-3) continue;
       const under = supportsOf(from, to, beneath, v1, v2, reach);
-      if (!loaded && panel.continuity === 'simple' && under.length > 2) noteUnequal(under, middle, unequal);
+      if (!part && panel.continuity === 'simple' && under.length > 2) noteUnequal(under, middle, unequal);
       for (const [a, b] of loaded ? within(on, from, to, middle) : [[from, to] as const])
         if (under.length < 2) orphan(under.length === 0 ? 'no support' : 'one support', axes.trapezium(a, b, v1, v2));
         else integrate(panel, a, b, under, v1, v2, axes, shares);

@@ -36,4 +36,9 @@ export interface PanelSharing {
   readonly doubts: readonly PanelDoubt[];
 }
 
-export type PanelShape = Pick<Panel, 'outline' | 'openings' | 'span' | 'direction' | 'continuity'>;
+type Opening = Panel['openings'][number];
+
+/** What of a panel says how it lies; an opening of which nothing is said is not bridged. */
+export type PanelShape = Pick<Panel, 'outline' | 'span' | 'direction' | 'continuity'> & {
+  readonly openings: readonly (Omit<Opening, 'bridged'> & Partial<Pick<Opening, 'bridged'>>)[];
+};

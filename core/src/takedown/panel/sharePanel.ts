@@ -1,4 +1,5 @@
 import type { PlanPoint } from '../../building';
+import { Axes } from './axes';
 import { shareOneWay } from './oneWay';
 import { contains, crossesItself, meets, regionOf, sumRegions, tidyRing, type Region } from './polygon';
 import { shapeForce } from '../shape';
@@ -15,10 +16,13 @@ export function sharePanel(panel: PanelShape, bearings: readonly Bearing[], reac
   if (ring.length < 3 || crossesItself(ring)) return { whole: { area: 0, x: 0, y: 0 }, shares: [], orphans: [], doubts: [badOutline()] };
   const doubts: PanelDoubt[] = [];
   const openings: PlanPoint[][] = [];
+  const unbridged: PlanPoint[][] = [];
   for (const opening of panel.openings) {
     const hole = tidyRing(opening.outline);
-    if (hole.length >= 3 && !crossesItself(hole) && hole.every((corner) => isWithin(ring, corner))) openings.push(hole);
-    else
+    if (hole.length >= 3 && !crossesItself(hole) && hole.every((corner) => isWithin(ring, corner))) {
+      openings.push(hole);
+      if (!opening.bridged) unbridged.push(hole);
+    } else
       doubts.push({
         kind: 'outline',
         text: `${opening.label || 'an opening'} reaches past the panel or crosses itself, and is not taken out`,
@@ -30,13 +34,17 @@ export function sharePanel(panel: PanelShape, bearings: readonly Bearing[], reac
     const two = shareTwoWay(ring, openings, bearings, reach);
     return complete(whole, two, [...doubts, ...two.doubts]);
   }
-  const one = shareOneWay(panel, [ring, ...openings], bearings, reach);
+  // strips run on over an opening that they bridge, and carry what is left of them
+  const isBridged = unbridged.length < openings.length;
+  const one = isBridged
+    ? shareOneWay(panel, [ring, ...unbridged], bearings, reach, [ring, ...openings], false)
+    : shareOneWay(panel, [ring, ...openings], bearings, reach);
   return complete(whole, one, doubts.length === 0 ? one.doubts : [...doubts, ...one.doubts]);
 }
 
 /**
  * Shares a load on a part of a panel between what the panel lies on, strip by strip as the panel itself does. What lies beside the
- * panel or over an opening has nothing beneath it.
+ * panel or over an opening has nothing beneath it; over one that is bridged it is carried as if the panel were whole there.
  * @param outline of the loaded part
  */
 export function sharePatch(panel: PanelShape, outline: readonly PlanPoint[], bearings: readonly Bearing[], reach: number): PanelSharing {
@@ -56,8 +64,9 @@ export function sharePatch(panel: PanelShape, outline: readonly PlanPoint[], bea
       };
     return complete(whole, shareTwoWay(ring, holes, bearings, reach, patch), []);
   }
-  const openings = panel.openings.map((opening) => tidyRing(opening.outline)).filter((hole) => hole.length >= 3);
-  return complete(whole, shareOneWay(panel, [ring, ...openings], bearings, reach, patch), []);
+  const openings = panel.openings.filter(({ bridged }) => !bridged).map((opening) => tidyRing(opening.outline));
+  const holes = openings.filter((hole) => hole.length >= 3);
+  return complete(whole, shareOneWay(panel, [ring, ...holes], bearings, reach, [patch]), []);
 }
 
 /**
@@ -89,6 +98,30 @@ function complete(
 
 function badOutline(): PanelDoubt {
   return { kind: 'outline', text: 'its outline crosses itself or has no area' };
+}
+
+/**
+ * Area of floor whose load the strips beside a bridged opening take over: of the strips that it cuts, from edge to edge of the panel, what is left of them.
+ * Each side takes half of it, mm2.
+ */
+export function trimmedArea({ direction, outline }: Pick<PanelShape, 'direction' | 'outline'>, opening: readonly PlanPoint[]): number {
+  const axes = new Axes(direction);
+  const across = opening.map((corner) => axes.v(corner));
+  const [low, high] = [Math.min(...across), Math.max(...across)];
+  // the panel between both sides of the opening, by its lengths at places across
+  const n = 16;
+  let area = 0;
+  for (let i = 0; i < n; i += 1) {
+    const v = low + ((i + 0.5) / n) * (high - low);
+    const crossed = outline.flatMap((p, k) => {
+      const q = outline[(k + 1) % outline.length]!;
+      const [a, b] = [axes.v(p), axes.v(q)];
+      return a <= v !== b <= v ? [axes.u(p) + ((v - a) / (b - a)) * (axes.u(q) - axes.u(p))] : [];
+    });
+    const places = crossed.sort((a, b) => a - b);
+    for (let k = 0; k + 1 < places.length; k += 2) area += ((places[k + 1]! - places[k]!) * (high - low)) / n;
+  }
+  return Math.max(0, area - Math.abs(regionOf(opening).area));
 }
 
 /** Inside the ring or, to a millimetre, on its edge. */

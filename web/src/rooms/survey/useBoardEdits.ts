@@ -119,7 +119,7 @@ export function useBoardEdits({
     const [id, panel] = hit;
     quietly(
       put(
-        [{ id, kind: 'panel', body: { ...panel, openings: [...panel.openings, { label: '', outline: corners }] } }],
+        [{ id, kind: 'panel', body: { ...panel, openings: [...panel.openings, { label: '', outline: corners, bridged: false }] } }],
         `Opening in ${panel.mark}`,
       ).then(() => choose([id])),
     );

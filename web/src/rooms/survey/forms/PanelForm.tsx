@@ -1,5 +1,5 @@
 import { caseIn, formatQuantity, markOf, sumByCase, textInUnits, unitLabel, type Panel } from '@plinth/core';
-import { QuantityField, SelectField, TextField } from '../../../parts/fields';
+import { CheckField, QuantityField, SelectField, TextField } from '../../../parts/fields';
 import { PanelHead } from '../../../parts/SidePanel';
 import { useItems, useProject } from '../../../project/context';
 import { useEdit } from '../../../project/useEdit';
@@ -120,6 +120,20 @@ export function PanelForm({ item }: { item: Of<'panel'> }) {
               >
                 Close it
               </button>
+              {body.span === 'oneWay' ? (
+                <div className="col-span-2">
+                  <CheckField
+                    label="small: the strips beside it carry what it cuts"
+                    value={opening.bridged}
+                    commit={(bridged) =>
+                      set(
+                        { openings: body.openings.map((old, j) => (j === i ? { ...old, bridged } : old)) },
+                        bridged ? 'opening bridged' : 'opening not bridged',
+                      )
+                    }
+                  />
+                </div>
+              ) : null}
               <div className="col-span-2">
                 <CornersField
                   title="Its corners"
