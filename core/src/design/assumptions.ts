@@ -95,8 +95,19 @@ export function panelAssumptions(panel: Panel, { units }: Pick<Brief, 'units'>):
         'Each side takes half of it beside its own load: an opening small beside the span, with bars or joists added on both sides of it.',
     };
   });
+  const hanging: Taken[] = panel.cantilevers
+    ? [
+        {
+          key: 'cantilevers',
+          text: 'Where one support alone lies under it the panel hangs on that: all of its load lands there, and its moment twists what carries it.',
+          reason:
+            'A slab that runs on into the floor behind is to be drawn with that as one panel: its lever presses the support harder, and lifts the one behind.',
+        },
+      ]
+    : [];
   return [
     ...bridging,
+    ...hanging,
     panel.continuity === 'continuous'
       ? {
           key: 'continuous',

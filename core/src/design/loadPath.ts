@@ -16,7 +16,7 @@ export function loadPathChecks(context: Context, ledger: MemberLedger, philosoph
   const { source } = philosophy.rules;
   const purpose = { source, purpose: 'strength', what: 'checks of strength' } as const;
   return [
-    ...eccentricChecks(building, ledger, combinations(philosophy).strength, missing, sheet),
+    ...eccentricChecks(building, takedown.panels, ledger, combinations(philosophy).strength, missing, sheet),
     ...fixedEndChecks(context, ledger, philosophy, sheet),
     ...uncombinedChecks(ledger, combinations(philosophy).strength, takedown.cases, purpose, sheet),
     ...supportChecks(ledger, building.brief.units, sheet),

@@ -2,7 +2,7 @@ import { planLength, pointAlong, project, type Building, type PlanPoint } from '
 import { combinePressing, combineRelieving, type Combination } from '../load';
 import { formatQuantity, type UnitSystem } from '../quantity';
 import { byRule, unproven, type Assumption, type Check, type Sheet } from '../sheet';
-import { quantitySaid, type MemberLedger } from '../takedown';
+import { quantitySaid, shapeForce, shapeMoment, type Arrival, type MemberLedger, type Takedown } from '../takedown';
 
 /** Something that stands, or hangs, beside the axis of what carries it. */
 export interface OffAxis {
@@ -89,28 +89,69 @@ export const ECCENTRIC = { id: 'eccentric-load', name: 'Eccentric load' } as con
  */
 export function eccentricChecks(
   building: Building,
+  panels: Takedown['panels'],
   ledger: Pick<MemberLedger, 'id' | 'arrivals'>,
   combinations: readonly Combination[],
   what: string,
   sheet?: Sheet,
 ): Check[] {
   const found = offAxis(building, ledger);
-  if (found.length === 0) return [];
+  const slabs = twistingSlabs(building, panels, ledger);
+  if (found.length + slabs.length === 0) return [];
   const { units } = building.brief;
-  const named = found
-    .map(({ mark, distance, arrival }) => {
-      const { shape, byCase, adverse } = ledger.arrivals[arrival]!;
-      const stands = `${mark} stands ${quantitySaid(distance, 'sectionLength', units)} off its axis`;
-      // a wall comes in pieces, of which this is one
-      if (shape.type !== 'point') return stands;
-      const most = Math.max(
-        ...combinations.flatMap((one) => [combinePressing(byCase, adverse, one), -combineRelieving(byCase, adverse, one)]),
-        0,
-      );
-      return `${stands} and brings ${formatQuantity(most * distance, 'moment', units)}`;
-    })
-    .join('; ');
+  const largest = ({ byCase, adverse }: Pick<Arrival, 'byCase' | 'adverse'>) =>
+    Math.max(...combinations.flatMap((one) => [combinePressing(byCase, adverse, one), -combineRelieving(byCase, adverse, one)]), 0);
+  const twisted = slabs.map(
+    ({ mark, arrival, moment }) =>
+      `${mark} cantilevers from it and brings ${formatQuantity(largest(arrival) * moment, 'moment', units)} over its length`,
+  );
+  const posts = found.map(({ mark, distance, arrival }) => {
+    const landed = ledger.arrivals[arrival]!;
+    const stands = `${mark} stands ${quantitySaid(distance, 'sectionLength', units)} off its axis`;
+    // a wall comes in pieces, of which this is one
+    if (landed.shape.type !== 'point') return stands;
+    return `${stands} and brings ${formatQuantity(largest(landed) * distance, 'moment', units)}`;
+  });
+  const named = [...posts, ...twisted].join('; ');
   return [unproven(ECCENTRIC, byRule('statics'), 'ductile', `${named}: ${what} is not designed for yet`, sheet)];
+}
+
+interface TwistingSlab {
+  readonly mark: string;
+  /** One of its arrivals: load for each unit of its area. */
+  readonly arrival: Arrival;
+  /** First moment about the beam of the area that hangs on it, for each unit of load, mm3. */
+  readonly moment: number;
+}
+
+/** Slabs that cantilever from a beam: what their area lacks to be in equilibrium with the lines on which it lands. */
+function twistingSlabs(
+  { beams, walls, panels }: Building,
+  sharings: Takedown['panels'],
+  { id, arrivals }: Pick<MemberLedger, 'id' | 'arrivals'>,
+): TwistingSlab[] {
+  const beam = beams.get(id);
+  if (!beam) return [];
+  const found = new Map<string, TwistingSlab>();
+  for (const arrival of arrivals) {
+    if (arrival.source.type !== 'panel' || found.has(arrival.source.panel)) continue;
+    const { panel } = arrival.source;
+    const body = panels.get(panel);
+    const sharing = sharings.get(panel);
+    if (!body?.cantilevers || !sharing) continue;
+    let { x, y } = sharing.whole;
+    for (const { member, shape } of sharing.shares) {
+      const line = beams.get(member) ?? walls.get(member);
+      if (!line) continue;
+      const middle = pointAlong(line, shapeMoment(shape) / shapeForce(shape));
+      x -= shapeForce(shape) * middle.x;
+      y -= shapeForce(shape) * middle.y;
+    }
+    const length = planLength(beam);
+    const across = length === 0 ? 0 : Math.abs((x * (beam.to.y - beam.from.y) - y * (beam.to.x - beam.from.x)) / length);
+    if (across > LEAST_OFF * sharing.whole.area) found.set(panel, { mark: body.mark, arrival, moment: across });
+  }
+  return [...found.values()];
 }
 
 export const SUPPORT = { id: 'support', name: 'Support' } as const;

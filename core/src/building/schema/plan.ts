@@ -32,6 +32,10 @@ export const panelSchema = z.strictObject({
   direction: quantity('angle', 'direction of a one-way span, from east towards north', { min: -7, max: 7 }).default(0),
   pitch: quantity('angle', 'pitch of the plane; layers act per area of slope', { min: 0, max: 1.4 }).default(0),
   continuity: z.enum(['simple', 'continuous']).default('simple').describe('simple spans, or continuous over inner supports'),
+  cantilevers: z
+    .boolean()
+    .default(false)
+    .describe('true: strips with one support under them hang on it and twist it; read of panels that span one way'),
   status,
   note,
 });

@@ -393,6 +393,7 @@ export const COLUMNS = {
     note,
     panelOpenings,
     choice('over inner supports', 'continuity', { simple: 'simple', continuous: 'continuous' }),
+    choice('cantilevers', 'cantilevers', { no: false, yes: true }),
   ],
   hanger: [mark, ...place, level('top', 'top'), level('foot', 'base'), allowance, status, note],
   footing: [

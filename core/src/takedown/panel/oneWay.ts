@@ -68,7 +68,8 @@ export function shareOneWay(
       const under = supportsOf(from, to, beneath, v1, v2, reach);
       if (!part && panel.continuity === 'simple' && under.length > 2) noteUnequal(under, middle, unequal);
       for (const [a, b] of loaded ? within(on, from, to, middle) : [[from, to] as const])
-        if (under.length < 2) orphan(under.length === 0 ? 'no support' : 'one support', axes.trapezium(a, b, v1, v2));
+        if (under.length === 0 || (under.length === 1 && !panel.cantilevers))
+          orphan(under.length === 0 ? 'no support' : 'one support', axes.trapezium(a, b, v1, v2));
         else integrate(panel, a, b, under, v1, v2, axes, shares);
     }
     if (loaded) for (const [a, b] of outside(on, crossed, middle)) orphan('no support', axes.trapezium(a, b, v1, v2));

@@ -39,6 +39,7 @@ export interface PanelSharing {
 type Opening = Panel['openings'][number];
 
 /** What of a panel says how it lies; an opening of which nothing is said is not bridged. */
-export type PanelShape = Pick<Panel, 'outline' | 'span' | 'direction' | 'continuity'> & {
-  readonly openings: readonly (Omit<Opening, 'bridged'> & Partial<Pick<Opening, 'bridged'>>)[];
-};
+export type PanelShape = Pick<Panel, 'outline' | 'span' | 'direction' | 'continuity'> &
+  Partial<Pick<Panel, 'cantilevers'>> & {
+    readonly openings: readonly (Omit<Opening, 'bridged'> & Partial<Pick<Opening, 'bridged'>>)[];
+  };

@@ -2,12 +2,13 @@
  * Reactions of one strip of floor under one unit of load per length.
  * @param from start of the loaded strip, mm
  * @param to end of the loaded strip
- * @param supports positions in rising order, at least two; the first may lie before the strip's start or after it (overhang)
+ * @param supports positions in rising order; one takes all, and is twisted; of more the first may lie before the strip's start or after it (overhang)
  * @param continuous over inner supports (three-moment equation), or one simple span after another with the overhangs at the ends
  * @returns reaction at each support, mm of loaded length; they sum to `to - from` and keep its first moment
  */
 export function stripReactions(from: number, to: number, supports: readonly number[], continuous: boolean): number[] {
   const n = supports.length;
+  if (n === 1) return [to - from];
   const reactions = new Array<number>(n).fill(0);
   const moments = continuous && n > 2 ? supportMoments(from, to, supports) : endMoments(from, to, supports);
   for (let i = 0; i + 1 < n; i += 1) {

@@ -57,6 +57,13 @@ export function PanelForm({ item }: { item: Of<'panel'> }) {
           ]}
         />
       </div>
+      {body.span === 'oneWay' ? (
+        <CheckField
+          label="cantilevers where one support alone lies under it"
+          value={body.cantilevers}
+          commit={(cantilevers) => set({ cantilevers }, cantilevers ? 'cantilevers' : 'does not cantilever')}
+        />
+      ) : null}
       <button
         type="button"
         className="btn-line"
