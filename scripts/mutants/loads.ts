@@ -138,8 +138,8 @@ export const LOADS: readonly Mutant[] = [
     point: 'B9',
     fault: 'the beam under a post that stands off its axis is adequate',
     file: core('design/offAxis.ts'),
-    now: '  if (found.length === 0) return [];\n  const { units }',
-    wrong: '  if (found.length >= 0) return [];\n  const { units }',
+    now: '  if (found.length + slabs.length === 0) return [];',
+    wrong: '  if (found.length + slabs.length >= 0) return [];',
     test: 'core/src/design/offAxis.test.ts',
   },
   {

@@ -40,7 +40,7 @@ describe('buildings of earlier versions', () => {
     }
     // nothing that came since acts on it
     expect(project.takedown.cases.some(({ nature }) => nature === 'settlement')).toBe(false);
-    expect(project.takedown.looseEnds.filter(({ key }) => /^(stiffness|unfixed):/.test(key))).toEqual([]);
+    expect(project.takedown.looseEnds.filter(({ key }) => /^(stiffness|connection):/.test(key))).toEqual([]);
     expect(new ProjectEngine().run(items).designs.members().length).toBe(project.designs.members().length);
   });
 });

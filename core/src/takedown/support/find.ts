@@ -55,6 +55,7 @@ function findBeams(level: LevelPlan, finders: LevelFinders, reach: number): Pick
         body.supports.map((support) => ({ ...support, rule: NAMED })),
       );
   for (const beam of level.beams)
-    if (beam.body.connections.length > 0) doubts.push(...beamConnectionDoubts(level, beam, beams.get(beam.id)!));
+    if (beam.body.connections.length > 0 || (beam.body.supportsFound && beam.body.supports.length > 0))
+      doubts.push(...beamConnectionDoubts(level, beam, beams.get(beam.id)!));
   return { beams, doubts: [...doubts, ...beamDoubts(level.beams, neighbours, supports, finders, reach)] };
 }

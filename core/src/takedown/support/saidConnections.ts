@@ -75,7 +75,6 @@ export function beamConnectionDoubts(
   places: readonly Place[],
 ): SupportDoubt[] {
   const { connections } = body;
-  if (connections.length === 0) return [];
   const contacts = contactsOf(places, length);
   const doubts = lostConnections(level, { id, body }, (said) =>
     places.some(({ by }, i) => by === said.to && contacts[i]!.end === said.end && contacts[i]!.contact === said.contact),
@@ -99,5 +98,13 @@ export function beamConnectionDoubts(
         'Say it of the support, and clear it here.',
       );
   }
+  if (body.supportsFound && body.supports.some(saysHeld))
+    doubts.push({
+      kind: 'connection',
+      item: id,
+      title: `${body.mark}: how its supports are said to hold it is not read`,
+      why: 'They are found from the plan, and what is said of one that is found is said of its connection.',
+      remedy: 'Say it of the connection, in its form; or name its supports.',
+    });
   return doubts;
 }

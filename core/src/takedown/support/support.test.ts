@@ -165,6 +165,12 @@ describe('what a beam rests on', () => {
     expect(t({ to: 'C1', end: 'start', joint: 'J1' }).filter((title) => title.includes('connection'))).toEqual([]);
     expect(t({ to: 'C1', end: 'start', fixed: true })).toContain('B: how it is held of its connection at its start with C1 is not read');
   });
+  it('what is said of supports that are found is not ignored without a word', () => {
+    const told = (support: object) =>
+      titles(run(column('C1', 0, 0), column('C2', 6000, 0), beam('B', 0, 0, 6000, 0, { supports: [support] })));
+    expect(told({ at: 0, by: 'C1', holdsDown: true })).toContain('B: how its supports are said to hold it is not read');
+    expect(told({ at: 0, by: 'C1' }).filter((title) => title.includes('not read'))).toEqual([]);
+  });
   it('a skew wall is met where the lines cross', () => {
     const t = run(wall('W', 0, -1000, 2000, 1000), column('C', 5000, 0), beam('B', 1000, 0, 5000, 0));
     expect(on(t, 'B')).toEqual([
