@@ -47,6 +47,15 @@ export function saidOf<S extends ConnectionSaid>(said: readonly S[], by: string 
   return said.find((one) => one.to === by && one.end === end && one.contact === contact);
 }
 
+/** Whether a connection of which something is said is among those that a beam has. @param contacts of the places, in their order */
+export function isAmong(
+  { to, end, contact }: ConnectionSaid,
+  places: readonly { readonly by: string | null }[],
+  contacts: readonly Contact[],
+): boolean {
+  return places.some(({ by }, i) => by === to && contacts[i]!.end === end && contacts[i]!.contact === contact);
+}
+
 /** What the two pieces of a split beam keep of what is said: each its end; of a connection along it nobody knows here on which piece it lies. */
 export function splitConnections(said: readonly BeamConnection[]): readonly [BeamConnection[], BeamConnection[]] {
   return [said.filter(({ end }) => end !== 'end'), said.filter(({ end }) => end !== 'start')];

@@ -90,7 +90,7 @@ export function panelAssumptions(panel: Panel, { units }: Pick<Brief, 'units'>):
     const area = formatQuantity(trimmedArea(panel, opening.outline), 'floorArea', units, { figures: 3 });
     return {
       key: `bridged-${i + 1}`,
-      text: `${opening.label || `Opening ${i + 1}`} has no trimmers: the strips beside it carry what it cuts, the load of ${area} of floor.`,
+      text: `${opening.label || `Opening ${i + 1}`} has no trimmers: the strips beside it carry the load of the strips that it cuts, ${area} of floor.`,
       reason:
         'Each side takes half of it beside its own load: an opening small beside the span, with bars or joists added on both sides of it.',
     };
@@ -99,9 +99,9 @@ export function panelAssumptions(panel: Panel, { units }: Pick<Brief, 'units'>):
     ? [
         {
           key: 'cantilevers',
-          text: 'Where one support alone lies under it the panel hangs on that: all of its load lands there, and its moment twists what carries it.',
+          text: 'Where it has one support only the panel cantilevers from that: the support carries all of its load, with its moment as torsion.',
           reason:
-            'A slab that runs on into the floor behind is to be drawn with that as one panel: its lever presses the support harder, and lifts the one behind.',
+            'A slab that is continuous with the floor behind is to be drawn with it as one panel: the reaction at the support is then larger, with uplift at the one behind.',
         },
       ]
     : [];

@@ -3,7 +3,7 @@ import { findSection, isSection } from '../section';
 import type { Assumption } from '../sheet';
 import type { Standard } from '../standard';
 import { quantitySaid, type MemberLedger } from '../takedown';
-import { leftOutAssumptions } from './offAxis';
+import { neglectedOffsets } from './offAxis';
 import { assumptions, ownWeightAllowance, spanAssumptions } from './spanAssumptions';
 import { askedAssumptions } from './unreadFields';
 
@@ -53,5 +53,5 @@ export function beamAssumptions(building: Building, beam: Beam, ledger: MemberLe
       'Load acts at the shear centre or is held in place by what brings it.',
       'Load that sits on a free top flange and can move with it would lower the resistance to lateral-torsional buckling.',
     );
-  return [...list, ...leftOutAssumptions(building, ledger), ...spanAssumptions(beam, ledger, units)];
+  return [...list, ...neglectedOffsets(building, ledger), ...spanAssumptions(beam, ledger, units)];
 }

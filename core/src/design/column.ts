@@ -14,7 +14,7 @@ import { loadPathChecks } from './loadPath';
 import { noteRefusal } from './refusal';
 import { effectiveLength, effectiveLengthWords, sways, type BucklingAxis } from './effectiveLength';
 import { sideBeams } from './eccentricity';
-import { leftOutAssumptions } from './offAxis';
+import { neglectedOffsets } from './offAxis';
 import { reductionAssumption, reductionOf, type MemberReduction } from './reduction';
 import { mergeWorst, withoutSection, type MemberDesign } from './result';
 import { recordColumnForces } from './columnForces';
@@ -157,7 +157,7 @@ export function designColumn(context: Context, id: string): MemberDesign {
   const [text, reason] = ownWeightAllowance(column, building.brief.units);
   const assumptions = [
     ...columnAssumptions(column, standard, hasSideBeams, building.brief.units),
-    ...leftOutAssumptions(building, ledger),
+    ...neglectedOffsets(building, ledger),
     ...(column.section !== null && isSection(column.section) && findSection(column.section).shape.outline === 'angle'
       ? [CONCENTRIC_ANGLE]
       : []),
@@ -208,7 +208,7 @@ export function columnSheet(context: Context, id: string, philosophy: Philosophy
     sideBeams(building, takedown, standard, id, findSection(section)).some(({ kind }) => kind === 'beam');
   for (const assumption of [
     ...columnAssumptions(column, standard, hasSideBeams, building.brief.units),
-    ...leftOutAssumptions(building, ledger),
+    ...neglectedOffsets(building, ledger),
   ])
     sheet.assume(assumption.key, assumption.text, assumption.reason);
   recordTakedown(building, id, ledger, sheet);

@@ -53,7 +53,7 @@ describe('a pad under a column off its middle', () => {
     const e = (N * 600) / (N + weight);
     expect(far.checks.find(isCheck('bearing'))!.demand! / ((2 * (N + weight)) / (3 * (1000 - e) * 2400))).toBeCloseTo(1, 4);
     expect(far.checks.find(isCheck('contact'))!.demand!).toBeCloseTo(1 - (3 * (1000 - e)) / 2000, 4);
-    expect(far.checks.find(isCheck('strength-eccentric'))!.reason).toContain('lifts off the ground');
+    expect(far.checks.find(isCheck('strength-eccentric'))!.reason).toContain('no contact with the ground');
     const heavy = design(GIVEN, [column('C1', 950, 0), load('G', 'C1', 4000e3)], ground).pad;
     expect(heavy.checks.find(isCheck('contact'))!.verdict).toBe('short');
     const slim = { width: 1000, length: 1000, thickness: 300 };
@@ -102,6 +102,22 @@ describe('a pad under a column off its middle', () => {
     // several places: the ground is checked, the concrete says that it is not
     const { pad } = design(GIVEN, [column('C1', 200, 0), column('C2', -700, 300), ...dead], ground);
     expect(pad.checks.find(isCheck('strength-eccentric'))!.reason).toContain('several places');
+  });
+  it('is drawn with its load where that is, a beam that bears on it too', () => {
+    const beam = item('beam', 'B', {
+      mark: 'B',
+      level: 'L0',
+      from: at(150, -100),
+      to: at(6000, -100),
+      ownWeight: '40 kN/m',
+      section: null,
+      supports: [
+        { at: 0, by: 'F1' },
+        { at: 5850, by: null },
+      ],
+    });
+    expect(design(GIVEN, [beam]).pad.column.offset).toEqual({ x: 150, y: -100 });
+    expect(design(GIVEN, [column('C1', 200, 0), load('G', 'C1', 100e3)]).pad.column.offset).toEqual({ x: 200, y: 0 });
   });
   it('its sheet re-evaluates, and mirrors', () => {
     fc.assert(

@@ -75,7 +75,8 @@ function bearingOf(
     const { combination } = over.set;
     const inner = sheet?.scope(`Bearing on the soil, ${combination.name} (${combination.clause})`);
     if (inner) recordResultant(over.set, inner);
-    const reason = 'the load, with pad and backfill, lies off the pad: it overturns';
+    const reason =
+      'the load with pad and backfill has no equilibrium on the ground: its resultant lies off the pad, or is uplift; it overturns';
     inner?.note(`${reason}.`);
     const short = (): Check => ({
       ...BEARING,
@@ -120,8 +121,8 @@ function bearingOf(
     const lifted = least === worst ? inner : scopeOf(least);
     if (least !== worst) recordEccentric(least, width, length, thickness, ground, lifted);
     const part = 1 - least.contact.contact;
-    lifted?.step('l_b', '1 - c_b', { c_b: least.contact.contact }, part, 'ratio', 'statics', 'part of the base that lifts off');
-    lifted?.given('l_a', 1 - LEAST_CONTACT, 'ratio', 'at least half of the base is to press on the ground', 'rule');
+    lifted?.step('l_b', '1 - c_b', { c_b: least.contact.contact }, part, 'ratio', 'statics', 'part of the base without contact');
+    lifted?.given('l_a', 1 - LEAST_CONTACT, 'ratio', 'at least half of the base is to be in contact', 'rule');
     list.push(
       compare(
         {
@@ -157,11 +158,11 @@ function strengthOf(
   const missing = (reason: string) => ({ factored: null, checks: [unproven(CONCRETE, byRule('statics'), 'ductile', reason, sheet)] });
   const [first] = loads;
   if (loads.some(({ x, y }) => Math.hypot(x - first!.x, y - first!.y) > ONE_PLACE))
-    return missing('its loads stand in several places: how they bend it is not calculated');
+    return missing('it is loaded in several places: bending and shear under that are not calculated');
   const lifting = sets.find((set) => !isInFullContact(eccentricBearing(set, width, length, thickness, ground)));
   if (lifting)
     return missing(
-      `under ${lifting.combination.name} a part of it lifts off the ground: how that bends it is not calculated; a larger pad does not lift`,
+      `under ${lifting.combination.name} a part of the base has no contact with the ground: bending and shear under that are not calculated; a larger pad keeps contact`,
     );
   const off = { x: first!.x, y: first!.y };
   const checks: Check[] = [];
@@ -171,7 +172,7 @@ function strengthOf(
         TOP_BARS,
         byRule('statics'),
         'ductile',
-        `its load stands ${quantitySaid(Math.hypot(off.x, off.y), 'sectionLength', units)} off the middle, beyond the middle third: its far side may hang on its own weight, and top bars are not designed`,
+        `its load is ${quantitySaid(Math.hypot(off.x, off.y), 'sectionLength', units)} off the centre, outside the middle third: the far side may hog under its self-weight, and top bars are not designed`,
         sheet,
       ),
     );

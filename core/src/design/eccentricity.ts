@@ -1,5 +1,6 @@
 import type { OffAxisBearing } from '../analysis';
 import { contactsOf, planLength, saidOf, type Beam, type BeamConnection, type Building, type Column } from '../building';
+import { LEAST_OFFSET } from './neglectedOffset';
 import type { Section } from '../section';
 import type { Standard } from '../standard';
 import type { MemberLedger, Takedown } from '../takedown';
@@ -16,9 +17,6 @@ export interface SideBeam extends OffAxisBearing {
   /** Part of the moment that this length of the column takes; the rest goes into the length above or below. */
   readonly share: number;
 }
-
-/** Less is rounding, mm. */
-const LEAST_OFF = 0.5;
 
 /** A beam's support that lies nearer to its end than this ends there, mm. */
 const AT_END = 50;
@@ -82,7 +80,7 @@ function postBearings({ brief }: Building, column: Column, above: Column, arriva
   const along = { major: -dx * sin + dy * cos, minor: dx * cos + dy * sin } as const;
   return (['major', 'minor'] as const).flatMap((axis): SideBeam[] => {
     const off = along[axis];
-    if (Math.abs(off) < LEAST_OFF) return [];
+    if (Math.abs(off) < LEAST_OFFSET) return [];
     const side = Math.sign(off);
     return [{ arrival, mark: above.mark, kind: 'column', level: column.top, axis, side, eccentricity: Math.abs(off), share: 1, arm: off }];
   });

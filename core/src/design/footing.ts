@@ -1,4 +1,4 @@
-import type { Brief, Building, Footing, PlanPoint } from '../building';
+import type { Building, Footing, PlanPoint } from '../building';
 import { PlinthError } from '../error';
 import { askedOf, PAD_INPUTS } from '../input';
 import type { Combination } from '../load';
@@ -12,8 +12,9 @@ import { concentricDemand } from './concentricPad';
 import type { Context } from './context';
 import { eccentricDemand } from './eccentricPad';
 import { FIXING, fixedEndChecks } from './fixedEnds';
+import { neglectedAssumption } from './neglectedOffset';
 import { groundOf, LARGEST, weightOf } from './padBearing';
-import { distanceOff, placedLoads, type PlacedLoad } from './padLoads';
+import { distanceOff, placedLoads } from './padLoads';
 import { COMBINATION, uncombinedChecks } from './uncombined';
 import { reductionAssumption, reductionOf, type MemberReduction } from './reduction';
 import { ruleOfThumbPad } from './ruleOfThumb';
@@ -56,11 +57,12 @@ interface ColumnOutline {
 const UNKNOWN_OUTLINE = { width: 200, depth: 200, isRound: false, known: false };
 
 /** The outline of what stands on the footing, mm: its section's, turned as the column is, or a fifth of a metre when none is chosen. */
-function columnOutline(building: Building, ledger: MemberLedger, middle: PlanPoint): ColumnOutline {
+function columnOutline(building: Building, ledger: MemberLedger, footing: Footing): ColumnOutline {
   const from = ledger.arrivals
     .map((arrival) => (arrival.source.type === 'member' ? building.columns.get(arrival.source.member) : undefined))
     .find((column) => column);
-  const offset = from ? { x: from.at.x - middle.x, y: from.at.y - middle.y } : { x: 0, y: 0 };
+  const [first] = placedLoads(building, footing, ledger);
+  const offset = from ? { x: from.at.x - footing.at.x, y: from.at.y - footing.at.y } : { x: first?.x ?? 0, y: first?.y ?? 0 };
   if (!from?.section || !isSection(from.section)) return { ...UNKNOWN_OUTLINE, offset };
   const { shape, properties } = findSection(from.section);
   const { width, depth } = properties;
@@ -109,26 +111,6 @@ function frostAssumption({ heated }: Footing, depth: number, units: UnitSystem):
 
 const THUMB_OFF = { id: 'rule-of-thumb-eccentric', name: 'Rule of thumb' } as const;
 
-/** What stands off the middle by no more than the construction tolerance, and is taken to stand in it. */
-function leftOutAssumptions(placed: readonly PlacedLoad[], { constructionTolerance, units }: Brief): Assumption[] {
-  const seen = new Map(placed.filter((load) => distanceOff(load) > LEAST_OFF).map((load) => [load.id, load]));
-  if (seen.size === 0) return [];
-  const said = [...seen.values()].map(
-    (load) => `${load.mark} stands ${quantitySaid(distanceOff(load), 'sectionLength', units)} off the middle`,
-  );
-  return [
-    {
-      type: 'assumption',
-      key: 'off-middle',
-      text: `${said.join('; ')}: that is left out.`,
-      reason: `It is within the construction tolerance of the brief, ${quantitySaid(constructionTolerance, 'sectionLength', units)}.`,
-    },
-  ];
-}
-
-/** Less is rounding, mm. */
-const LEAST_OFF = 0.5;
-
 function bearingUnproven(sheet?: Sheet): Check {
   return unproven(
     { id: 'bearing', name: 'Bearing' },
@@ -146,7 +128,7 @@ export function designFooting(context: Context, id: string, record = false): { d
   const footing = building.footings.get(id)!;
   const ledger = takedown.members.get(id)!;
   const ground = groundOf(building, footing);
-  const outline = columnOutline(building, ledger, footing.at);
+  const outline = columnOutline(building, ledger, footing);
   const sheet = new Sheet();
   const assumptions: Assumption[] = [
     {
@@ -167,7 +149,10 @@ export function designFooting(context: Context, id: string, record = false): { d
   ];
   const placed = placedLoads(building, footing, ledger);
   const far = placed.filter((load) => distanceOff(load) > brief.constructionTolerance);
-  if (far.length === 0) assumptions.push(...leftOutAssumptions(placed, brief));
+  if (far.length === 0) {
+    const offsets = placed.map((load) => ({ ...load, distance: distanceOff(load) }));
+    assumptions.push(...neglectedAssumption('off-middle', offsets, 'the centre of the pad', brief));
+  }
   // what a reduction takes has no place of its own
   const reduction = far.length > 0 ? null : reductionOf(context, id);
   if (reduction) assumptions.push(reductionAssumption(reduction));
@@ -291,7 +276,9 @@ export function designFooting(context: Context, id: string, record = false): { d
     }
     if (!trial)
       return nothing(
-        `The soil cannot carry it: even a pad of ${quantitySaid(LARGEST, 'length', brief.units)} presses harder than allowed.`,
+        `The soil cannot carry it: even a pad of ${quantitySaid(LARGEST, 'length', brief.units)} exceeds the allowable bearing pressure${
+          far.length > 0 ? ', or loses contact with the ground in part' : ''
+        }.`,
       );
     if (record) {
       sheet.note(`${standard.title}. Editions: ${standard.editions.join(', ')}.`);

@@ -189,8 +189,8 @@ function loadedFaces({ walls, buildUps }: Building): LooseEnd[] {
       end(
         'wall-variable',
         id,
-        `${mark} has the build-up ${layers.name}, with variable load, which is left out`,
-        'Nothing lies on the face of a wall: only the layers weigh.',
+        `${mark} has the build-up ${layers.name}, with variable load, which is not applied`,
+        'Only the self-weight of the layers acts on a wall.',
         'Give it a build-up of its own, without variable load.',
       ),
     ];

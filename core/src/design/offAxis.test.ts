@@ -67,7 +67,7 @@ describe('what stands beside an axis', () => {
       standing(10)
         .designs.footing('F1')!
         .assumptions.find(({ key }) => key === 'off-middle')!.text,
-    ).toContain('C1 stands 10 mm off the middle');
+    ).toContain('C1 is 10 mm off the centre of the pad');
   });
   it('beyond it a pad is designed for it; a beam is not verified, and says which torsion it takes', () => {
     let last = 0;

@@ -2,7 +2,9 @@ import { planLength, pointAlong, project, type Building, type PlanPoint } from '
 import { combinePressing, combineRelieving, type Combination } from '../load';
 import { formatQuantity, type UnitSystem } from '../quantity';
 import { byRule, unproven, type Assumption, type Check, type Sheet } from '../sheet';
-import { quantitySaid, shapeForce, shapeMoment, type Arrival, type MemberLedger, type Takedown } from '../takedown';
+import { quantitySaid, type Arrival, type MemberLedger, type Takedown } from '../takedown';
+import { neglectedAssumption } from './neglectedOffset';
+import { twistingSlabs } from './twistingSlab';
 
 /** Something that stands, or hangs, beside the axis of what carries it. */
 export interface OffAxis {
@@ -34,23 +36,9 @@ export function offAxis(building: Building, ledger: Pick<MemberLedger, 'id' | 'a
   );
 }
 
-/** Less is rounding, mm. */
-const LEAST_OFF = 0.5;
-
-/** What stands beside the axis of a member by no more than the construction tolerance, and is taken to stand on it: one assumption. */
-export function leftOutAssumptions(building: Building, ledger: Pick<MemberLedger, 'id' | 'arrivals'>): Assumption[] {
-  const { constructionTolerance, units } = building.brief;
-  const found = besideAxis(building, ledger).filter(({ distance }) => distance > LEAST_OFF && distance <= constructionTolerance);
-  if (found.length === 0) return [];
-  const said = found.map(({ mark, distance }) => `${mark} stands ${quantitySaid(distance, 'sectionLength', units)} off its axis`);
-  return [
-    {
-      type: 'assumption',
-      key: 'off-axis',
-      text: `${said.join('; ')}: that is left out.`,
-      reason: `It is within the construction tolerance of the brief, ${quantitySaid(constructionTolerance, 'sectionLength', units)}.`,
-    },
-  ];
+/** Supported members whose offset is within the construction tolerance, and neglected: one assumption. */
+export function neglectedOffsets(building: Building, ledger: Pick<MemberLedger, 'id' | 'arrivals'>): Assumption[] {
+  return neglectedAssumption('off-axis', besideAxis(building, ledger), 'its axis', building.brief);
 }
 
 /** Everything that stands on a member, or hangs from it, with how far beside its axis. */
@@ -103,7 +91,7 @@ export function eccentricChecks(
     Math.max(...combinations.flatMap((one) => [combinePressing(byCase, adverse, one), -combineRelieving(byCase, adverse, one)]), 0);
   const twisted = slabs.map(
     ({ mark, arrival, moment }) =>
-      `${mark} cantilevers from it and brings ${formatQuantity(largest(arrival) * moment, 'moment', units)} over its length`,
+      `${mark} cantilevers from it and brings ${formatQuantity(largest(arrival) * moment, 'moment', units)} of torsion over its length`,
   );
   const posts = found.map(({ mark, distance, arrival }) => {
     const landed = ledger.arrivals[arrival]!;
@@ -114,44 +102,6 @@ export function eccentricChecks(
   });
   const named = [...posts, ...twisted].join('; ');
   return [unproven(ECCENTRIC, byRule('statics'), 'ductile', `${named}: ${what} is not designed for yet`, sheet)];
-}
-
-interface TwistingSlab {
-  readonly mark: string;
-  /** One of its arrivals: load for each unit of its area. */
-  readonly arrival: Arrival;
-  /** First moment about the beam of the area that hangs on it, for each unit of load, mm3. */
-  readonly moment: number;
-}
-
-/** Slabs that cantilever from a beam: what their area lacks to be in equilibrium with the lines on which it lands. */
-function twistingSlabs(
-  { beams, walls, panels }: Building,
-  sharings: Takedown['panels'],
-  { id, arrivals }: Pick<MemberLedger, 'id' | 'arrivals'>,
-): TwistingSlab[] {
-  const beam = beams.get(id);
-  if (!beam) return [];
-  const found = new Map<string, TwistingSlab>();
-  for (const arrival of arrivals) {
-    if (arrival.source.type !== 'panel' || found.has(arrival.source.panel)) continue;
-    const { panel } = arrival.source;
-    const body = panels.get(panel);
-    const sharing = sharings.get(panel);
-    if (!body?.cantilevers || !sharing) continue;
-    let { x, y } = sharing.whole;
-    for (const { member, shape } of sharing.shares) {
-      const line = beams.get(member) ?? walls.get(member);
-      if (!line) continue;
-      const middle = pointAlong(line, shapeMoment(shape) / shapeForce(shape));
-      x -= shapeForce(shape) * middle.x;
-      y -= shapeForce(shape) * middle.y;
-    }
-    const length = planLength(beam);
-    const across = length === 0 ? 0 : Math.abs((x * (beam.to.y - beam.from.y) - y * (beam.to.x - beam.from.x)) / length);
-    if (across > LEAST_OFF * sharing.whole.area) found.set(panel, { mark: body.mark, arrival, moment: across });
-  }
-  return [...found.values()];
 }
 
 export const SUPPORT = { id: 'support', name: 'Support' } as const;

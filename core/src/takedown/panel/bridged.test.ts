@@ -66,7 +66,7 @@ describe('a small opening that the strips beside it bridge', () => {
     );
     const said = (bridged: boolean) => JSON.stringify(allAssumptions(computeProject(floor(hole, bridged)).assumptions));
     expect(said(true)).toContain('duct has no trimmers');
-    expect(said(true)).toContain('the load of 1.70 m');
+    expect(said(true)).toContain('carry the load of the strips that it cuts, 1.70 m');
     expect(said(false)).not.toContain('no trimmers');
   });
   it('anywhere, of any size: force and both moments balance, the areas are all there, and edits follow', () => {
@@ -94,6 +94,16 @@ describe('a small opening that the strips beside it bridge', () => {
       ),
       { numRuns: 40 },
     );
+  });
+  it('on a two-way panel neither that nor a cantilever is read, and both are told', () => {
+    const twoWay = (change: object) =>
+      run(
+        floor(hole, false).map((entry) =>
+          entry.kind === 'panel' ? ({ ...entry, body: { ...entry.body, span: 'twoWay', ...change } } as Item) : entry,
+        ),
+      ).looseEnds.filter(({ title }) => title.includes('read of one-way panels only')).length;
+    const bridged = [{ label: 'duct', outline: corners(...hole), bridged: true }];
+    expect([twoWay({}), twoWay({ cantilevers: true }), twoWay({ openings: bridged })]).toEqual([0, 1, 1]);
   });
   it('a load on a part of the panel over it is carried too', () => {
     const load = item('load', 'Q', {

@@ -31,6 +31,8 @@ export function sharePanel(panel: PanelShape, bearings: readonly Bearing[], reac
   const solid = regionOf(ring);
   const whole = openings.length === 0 ? solid : sumRegions([solid, ...openings.map((hole) => sumRegions([regionOf(hole)], -1))]);
   if (panel.span === 'twoWay') {
+    if (panel.cantilevers || unbridged.length < openings.length)
+      doubts.push({ kind: 'shape', text: 'it is said to cantilever, or to bridge an opening, which is read of one-way panels only' });
     const two = shareTwoWay(ring, openings, bearings, reach);
     return complete(whole, two, [...doubts, ...two.doubts]);
   }

@@ -1,4 +1,4 @@
-import { contactsOf, saidOf, saysHeld, type Beam, type BeamConnection, type PostConnection } from '../../building';
+import { contactsOf, isAmong, saidOf, saysHeld, type Beam, type BeamConnection, type PostConnection } from '../../building';
 import { FIRM, type Bearer, type SupportDoubt } from './found';
 import type { LevelPlan } from './levelPlan';
 
@@ -76,9 +76,7 @@ export function beamConnectionDoubts(
 ): SupportDoubt[] {
   const { connections } = body;
   const contacts = contactsOf(places, length);
-  const doubts = lostConnections(level, { id, body }, (said) =>
-    places.some(({ by }, i) => by === said.to && contacts[i]!.end === said.end && contacts[i]!.contact === said.contact),
-  );
+  const doubts = lostConnections(level, { id, body }, (said) => isAmong(said, places, contacts));
   const unread = (said: BeamConnection, what: string, why: string, remedy: string) =>
     doubts.push({
       kind: 'connection',

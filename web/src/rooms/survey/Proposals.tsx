@@ -38,7 +38,7 @@ function Proposed({ wall, dismiss }: { wall: Extract<Item, { kind: 'wall' }>; di
     return (
       <p className="text-[13px] text-soft">
         {proposals.length === 0
-          ? 'It stands at the lowest level, or everywhere on something: draw the footing that carries it.'
+          ? 'It is at the lowest level, or supported along its whole length: draw a footing for it.'
           : 'None of them is left.'}{' '}
         <button type="button" className="btn-line" onClick={dismiss}>
           Close
@@ -49,9 +49,10 @@ function Proposed({ wall, dismiss }: { wall: Extract<Item, { kind: 'wall' }>; di
   const accept = () => {
     const marks = marksOf(building);
     const items = wanted.map((proposal): Item => {
-      const mark = nextMark('B', marks);
-      marks.push(mark);
       const { item } = proposal;
+      // the mark that was shown, unless somebody took it meanwhile
+      const mark = marks.includes(item.body.mark) ? nextMark('B', marks) : item.body.mark;
+      marks.push(mark);
       return { ...item, id: freshId('beam'), body: { ...item.body, ...endsOf(proposal), mark } };
     });
     dismiss();
@@ -73,7 +74,7 @@ function Proposed({ wall, dismiss }: { wall: Extract<Item, { kind: 'wall' }>; di
         ))}
       </ol>
       <p className="text-[12px] text-soft">
-        Unfactored, with all of them drawn and an allowance for their own weight. They are beams to be sized.
+        Characteristic loads with all of them drawn, self-weight allowance included. Sections are to be chosen.
       </p>
       <div className="mt-1 flex gap-2">
         <button type="button" className="btn" onClick={() => quietly(accept())}>

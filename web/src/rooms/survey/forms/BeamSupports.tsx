@@ -2,8 +2,8 @@ import {
   BEARERS,
   contactsOf,
   formatQuantity,
+  isAmong,
   markOf,
-  newBeamConnection,
   newSupport,
   planLength,
   ruleInWords,
@@ -58,10 +58,10 @@ export function BeamSupports({ item }: { item: Of<'beam'> | Of<'truss'> }) {
   const findThem = () => {
     const places = [...body.supports].sort((a, b) => a.at - b.at);
     const at = contactsOf(places, length);
-    const connections = places.reduce((list, { at: _, by, ...held }, i) => {
-      const said = newBeamConnection({ to: by ?? 'x', ...at[i]!, ...held });
-      return by === null || !saysHeld(said) ? list : withSaid(list, by, at[i]!, held);
-    }, body.connections as BeamConnection[]);
+    const connections = places.reduce<BeamConnection[]>(
+      (list, { at: _, by, ...held }, i) => (by !== null && saysHeld(held) ? withSaid(list, by, at[i]!, held) : list),
+      [...body.connections],
+    );
     return set({ supportsFound: true, supports: [], connections }, 'supports are found');
   };
   const more = (by: string | null, contact: Contact) =>
@@ -135,7 +135,7 @@ export function BeamSupports({ item }: { item: Of<'beam'> | Of<'truss'> }) {
       )}
       <LostConnections
         said={body.connections}
-        is={(one) => found.some(({ by }, i) => by === one.to && contacts[i]!.end === one.end && contacts[i]!.contact === one.contact)}
+        is={(one) => isAmong(one, found, contacts)}
         clear={(one) =>
           quietly(set({ connections: body.connections.filter((other) => other !== one) }, 'what was said of a connection is cleared'))
         }

@@ -59,7 +59,7 @@ export function PanelForm({ item }: { item: Of<'panel'> }) {
       </div>
       {body.span === 'oneWay' ? (
         <CheckField
-          label="cantilevers where one support alone lies under it"
+          label="cantilevers where it has one support only"
           value={body.cantilevers}
           commit={(cantilevers) => set({ cantilevers }, cantilevers ? 'cantilevers' : 'does not cantilever')}
         />
@@ -130,7 +130,7 @@ export function PanelForm({ item }: { item: Of<'panel'> }) {
               {body.span === 'oneWay' ? (
                 <div className="col-span-2">
                   <CheckField
-                    label="small: the strips beside it carry what it cuts"
+                    label="no trimmers: bridged by the strips beside it"
                     value={opening.bridged}
                     commit={(bridged) =>
                       set(
