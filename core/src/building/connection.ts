@@ -19,6 +19,12 @@ function endAt(at: number, length: number): BeamConnection['end'] {
   return length - at <= AT_END ? 'end' : 'along';
 }
 
+/** A beam supported nearer to its end than this ends there, at the side of a column; one that runs further is over it, and bears centrally. mm */
+const AT_SIDE = 50;
+
+/** Whether a beam ends at a place, so that it bears on a column off its axis. at, length: mm from its start */
+export const endsAt = (at: number, length: number): boolean => at < AT_SIDE || at >= length - AT_SIDE;
+
 /**
  * Which connection each place is at which a beam rests: told by what carries it there and by the end, so that it stays the same when anything else is
  * drawn, moved or taken away.

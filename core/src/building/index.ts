@@ -6,7 +6,7 @@ export { BEARERS, MEMBERS } from './schema/common';
 export { become, mayBecome } from './become';
 export { newStrip, newSupport } from './schema/beam';
 export { newBeamConnection, saysAnything, saysHeld, type BeamConnection, type PostConnection } from './schema/connection';
-export { connectionKey, contactsOf, isAmong, saidOf, withSaid, type ConnectionEnd, type Contact } from './connection';
+export { connectionKey, contactsOf, endsAt, isAmong, saidOf, withSaid, type ConnectionEnd, type Contact } from './connection';
 export { newWallOpening } from './schema/wall';
 export { KIND_WORD, wordOf } from './words';
 export { isPlaced, PLACED, placedItem, storeyAt, type PlacedKind } from './placed';

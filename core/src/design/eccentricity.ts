@@ -1,5 +1,5 @@
 import type { OffAxisBearing } from '../analysis';
-import { contactsOf, planLength, saidOf, type Beam, type BeamConnection, type Building, type Column } from '../building';
+import { contactsOf, endsAt, planLength, saidOf, type Beam, type BeamConnection, type Building, type Column } from '../building';
 import { LEAST_OFFSET } from './neglectedOffset';
 import type { Section } from '../section';
 import type { Standard } from '../standard';
@@ -17,9 +17,6 @@ export interface SideBeam extends OffAxisBearing {
   /** Part of the moment that this length of the column takes; the rest goes into the length above or below. */
   readonly share: number;
 }
-
-/** A beam's support that lies nearer to its end than this ends there, mm. */
-const AT_END = 50;
 
 /**
  * Beams that end at a column's side and bear off its axis, for a section of that column. A beam that runs on over it bears centrally;
@@ -40,8 +37,8 @@ export function sideBeams(building: Building, takedown: Takedown, standard: Stan
     if (!beam || !leave) return;
     const [dx, dy] = [beam.to.x - beam.from.x, beam.to.y - beam.from.y];
     const length = Math.hypot(dx, dy);
-    const atStart = leave.at < AT_END;
-    if (length === 0 || (!atStart && leave.at < length - AT_END)) return;
+    if (length === 0 || !endsAt(leave.at, length)) return;
+    const atStart = leave.at < length / 2;
     // from the column along the beam
     const sign = atStart ? 1 : -1;
     const [ux, uy] = [(sign * dx) / length, (sign * dy) / length];

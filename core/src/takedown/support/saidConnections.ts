@@ -1,4 +1,4 @@
-import { contactsOf, isAmong, saidOf, saysHeld, type Beam, type BeamConnection, type PostConnection } from '../../building';
+import { contactsOf, endsAt, isAmong, saidOf, saysHeld, type Beam, type BeamConnection, type PostConnection } from '../../building';
 import { FIRM, type Bearer, type SupportDoubt } from './found';
 import type { LevelPlan } from './levelPlan';
 
@@ -86,8 +86,19 @@ export function beamConnectionDoubts(
       remedy,
     });
   for (const said of connections) {
-    if (said.eccentricity !== null && (said.end === 'along' || !level.columnsBelow.some(({ id }) => id === said.to)))
-      unread(said, 'the eccentricity', 'It is that of a beam that ends at the side of a column.', 'Clear it.');
+    if (said.eccentricity !== null) {
+      const column = level.columnsBelow.find(({ id }) => id === said.to);
+      const place = places.find((_, i) => isAmong(said, [places[i]!], [contacts[i]!]));
+      if (place && (!column || !endsAt(place.at, length)))
+        unread(said, 'the eccentricity', 'It is that of a beam that ends at the side of a column.', 'Clear it.');
+      else if (column?.body.beamsBear === 'central')
+        unread(
+          said,
+          'the eccentricity',
+          `Beams are said to bear centrally on ${column.body.mark}.`,
+          'Clear it, or let them bear off its face.',
+        );
+    }
     if (saysHeld(said) && !body.supportsFound)
       unread(
         said,

@@ -1,6 +1,7 @@
 import {
   BEARERS,
   contactsOf,
+  endsAt,
   formatQuantity,
   isAmong,
   markOf,
@@ -64,11 +65,11 @@ export function BeamSupports({ item }: { item: Of<'beam'> | Of<'truss'> }) {
     );
     return set({ supportsFound: true, supports: [], connections }, 'supports are found');
   };
-  const more = (by: string | null, contact: Contact) =>
+  const more = (by: string | null, at: number, contact: Contact) =>
     by === null ? null : (
       <ConnectionFields
         said={saidOf(body.connections, by, contact)}
-        eccentric={contact.end !== 'along' && building.columns.has(by)}
+        eccentric={endsAt(at, length) && building.columns.get(by)?.beamsBear === 'nominal'}
         commit={(said: SaidFields, what: string) => say(by, contact, said, what)}
       />
     );
@@ -86,7 +87,7 @@ export function BeamSupports({ item }: { item: Of<'beam'> | Of<'truss'> }) {
               {formatQuantity(at, 'length', units)}
               <span className="block text-[12px] text-soft">found: {ruleInWords({ rule }, by === null ? '' : markOf(building, by))}</span>
               <HoldFields held={held} yields={mayYield} commit={(held) => say(by, contacts[i]!, held, heldWords(held))} />
-              {more(by, contacts[i]!)}
+              {more(by, at, contacts[i]!)}
             </div>
           ))}
           {tooFew ? (
@@ -115,7 +116,7 @@ export function BeamSupports({ item }: { item: Of<'beam'> | Of<'truss'> }) {
               </button>
               <div className="col-span-3">
                 <HoldFields held={entry} yields={mayYield} commit={(held) => change(i, held, heldWords(held))} />
-                {contacts[i] ? more(entry.by, contacts[i]) : null}
+                {contacts[i] ? more(entry.by, entry.at, contacts[i]) : null}
               </div>
             </div>
           ))}
