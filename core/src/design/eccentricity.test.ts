@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { item } from '../building';
+import { item, newBeamConnection } from '../building';
 import { findSection } from '../section';
 import { bay } from './bay.test.data';
 import { computeProject, sheetFor } from '.';
@@ -52,6 +52,24 @@ describe('columns in simple construction', () => {
     const share = check(design)!.demand! - compressed;
     expect(share).toBeGreaterThan(moment / (Wply * 355) - 1e-9);
     expect(share).toBeLessThan(moment / (0.9 * Wply * 355));
+  });
+  it('the eccentricity that is specified for a connection takes the place of the nominal one', () => {
+    const compressed = (design: ReturnType<typeof column>) =>
+      Math.max(
+        ...['flexural-buckling/major', 'flexural-buckling/minor', 'torsional-buckling'].map((name) => check(design, name)!.utilisation!),
+      );
+    const of = (eccentricity: number) => {
+      const items = bay().map((entry) =>
+        entry.id === 'B1' && entry.kind === 'beam'
+          ? { ...entry, body: { ...entry.body, connections: [newBeamConnection({ to: 'C1', end: 'start', eccentricity })] } }
+          : entry,
+      );
+      const design = column(items);
+      return check(design)!.demand! - compressed(design);
+    };
+    // 1.5 R e over Wpl,z fy, by hand
+    expect(of(60)).toBeCloseTo((1.5 * w * 3 * 1e3 * 60) / (Wplz * 355), 3);
+    expect(of(120) / of(60)).toBeCloseTo(2, 6);
   });
   it('beams on both sides cancel; a column above shares the moment; central bearing has none', () => {
     const other = beamWest('floor');

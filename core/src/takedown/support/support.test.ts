@@ -139,6 +139,12 @@ describe('what a beam rests on', () => {
       beam('B2', 0, 0, 6000, 0, { mark: 'B2', connections: [{ to: 'W', end: 'along', eccentricity: 80 }] }),
     );
     expect(titles(astray)).toContain('B2: the eccentricity of its connection along it with W is not read');
+    // it runs over the column, or is said to bear centrally: the eccentricity is not read, and that is told
+    const off = { end: 'start', eccentricity: 150 };
+    const told = (list: Item[]) => titles(run(...list)).filter((title) => title.includes('eccentricity'));
+    expect([told(items(0, off)), told(items(-150, off)).length]).toEqual([[], 1]);
+    const central = items(0, off).map((entry) => (entry.id === 'C1' ? column('C1', 0, 0, 'L0', 'L1', { beamsBear: 'central' }) : entry));
+    expect(told(central)).toEqual(['B: the eccentricity of its connection at its start with C1 is not read']);
     const post = (said: string) =>
       run(pad('F1', 0, 0), column('C1', 0, 0, 'L0', 'L1', { connections: [{ to: said, end: 'foot', joint: 'J1' }] }));
     expect(titles(post('F1')).filter((title) => title.includes('connection'))).toEqual([]);

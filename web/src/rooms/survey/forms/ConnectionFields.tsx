@@ -56,8 +56,8 @@ export function LostConnections<S extends Said>({ said, is, clear }: LostProps<S
         const mark = markOf(building, one.to);
         return (
           <li key={`${one.to} ${one.end} ${one.contact}`}>
-            Something is said of a connection at {WHERE[one.end]} with {mark === one.to ? 'a member that is gone' : mark}, which is not
-            there.{' '}
+            The connection at {WHERE[one.end]} with {mark === one.to ? 'a deleted member' : mark} no longer exists: what is specified for it
+            has no effect.{' '}
             <button type="button" className="btn-line" onClick={() => clear(one)}>
               Clear it
             </button>

@@ -148,8 +148,8 @@ export function WallForm({ item }: { item: Of<'wall'> }) {
           />
         ) : (
           <div>
-            <span className="label block">Weight of its face</span>
-            <span className="num">{formatQuantity(faceWeight(building, body), 'areaLoad', units)}</span>
+            <span className="block text-[13px] text-soft">Weight of its face</span>
+            <span className="block pt-1">{formatQuantity(faceWeight(building, body), 'areaLoad', units)}</span>
           </div>
         )}
         <QuantityField
