@@ -36,12 +36,18 @@ export function findSupports(
 
 function foundPosts(level: LevelPlan, finders: LevelFinders, reach: number): Pick<FoundSupports, 'posts' | 'postDoubts'> {
   const posts = findPosts(level, finders, reach);
-  const postDoubts = [...level.columnsAbove, ...level.hangersAbove].flatMap((post) => {
-    if (post.body.connections.length === 0) return [];
-    const end = 'beamsBear' in post.body ? 'foot' : 'head';
-    return lostConnections(level, post, (said) => said.to === posts.get(post.id)?.by && said.end === end && said.contact === 1);
-  });
-  return { posts, postDoubts: postDoubts.length === 0 ? NO_DOUBTS : postDoubts };
+  let postDoubts = NO_DOUBTS;
+  for (const [list, end] of [
+    [level.columnsAbove, 'foot'],
+    [level.hangersAbove, 'head'],
+  ] as const)
+    for (const post of list) {
+      if (post.body.connections.length === 0) continue;
+      const { by } = posts.get(post.id)!;
+      const lost = lostConnections(level, post, (said) => said.to === by && said.end === end && said.contact === 1);
+      postDoubts = [...postDoubts, ...lost];
+    }
+  return { posts, postDoubts };
 }
 
 function findBeams(level: LevelPlan, finders: LevelFinders, reach: number): Pick<FoundSupports, 'beams' | 'doubts'> {
